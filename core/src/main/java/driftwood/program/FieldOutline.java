@@ -1,0 +1,28 @@
+package driftwood.program;
+
+import driftwood.tree.Traits;
+import driftwood.tree.TypeRef;
+
+/**
+ * A field as other files may see it.
+ *
+ * @param name    its name; never blank
+ * @param type    as declared, or NONE
+ * @param traits  modifiers and annotations
+ * @param start   what its initial value is
+ * @param trail   the way to its initial value, UNKNOWN where there is none
+ * @param line    first line of the declaration
+ * @param endLine last line of the declaration
+ */
+public record FieldOutline(String name, TypeRef type, Traits traits, Start start, Trail trail, int line, int endLine) {
+
+    /** What a field starts with. */
+    public enum Start {
+        NOTHING, NULL, LITERAL, VALUE
+    }
+
+    /** A constant by the language's own convention: static and never reassigned. */
+    public boolean isConstant() {
+        return traits.isStatic() && traits.isFinal();
+    }
+}

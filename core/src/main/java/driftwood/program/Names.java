@@ -1,0 +1,121 @@
+package driftwood.program;
+
+import driftwood.tree.Import;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a type name means where it is written: enclosing and inherited types, single imports, the same package,
+ * imports on demand, in the order of the Java Language Specification 6.4.1 and 6.5.5.
+ */
+final class Names {
+    private final Program program;
+    private final Map<String, Optional<TypeOutline>> remembered = new HashMap<>();
+
+    Names(Program program) {
+        this.program = program;
+    }
+
+    /** A type by the name written inside a type; empty where it is foreign or a type parameter. */
+    Optional<TypeOutline> type(String name, TypeOutline scope) {
+        if (name.isEmpty()) {
+            return Optional.empty();
+        }
+        String key = scope.name() + " " + name;
+        Optional<TypeOutline> known = remembered.get(key);
+        if (known == null) {
+            known = find(name, scope);
+            remembered.put(key, known);
+        }
+        return known;
+    }
+
+    /** The same for a supertype's name, which is not looked for among inherited types: that would go in circles. */
+    Optional<TypeOutline> typeAround(String name, TypeOutline scope) {
+        return qualified(name, first -> simple(first, scope, false));
+    }
+
+    private Optional<TypeOutline> find(String name, TypeOutline scope) {
+        return qualified(name, first -> simple(first, scope, true));
+    }
+
+    private interface Lookup {
+        Optional<TypeOutline> of(String simpleName);
+    }
+
+    private Optional<TypeOutline> qualified(String name, Lookup lookup) {
+        int dot = name.indexOf('.');
+        if (dot < 0) {
+            return lookup.of(name);
+        }
+        Optional<TypeOutline> whole = program.type(name);
+        if (whole.isPresent()) {
+            return whole;
+        }
+        Optional<TypeOutline> found = lookup.of(name.substring(0, dot));
+        for (String segment : name.substring(dot + 1).split("\\.")) {
+            found = found.flatMap(outer -> member(segment, outer, new HashSet<>()));
+        }
+        return found;
+    }
+
+    private Optional<TypeOutline> simple(String name, TypeOutline scope, boolean inherited) {
+        for (TypeOutline around = scope; around != null; around = program.type(around.outer()).orElse(null)) {
+            if (around.typeParameters().contains(name)) {
+                return Optional.empty();
+            }
+            if (around.simpleName().equals(name)) {
+                return Optional.of(around);
+            }
+            Optional<TypeOutline> member = inherited ? member(name, around, new HashSet<>()) : own(name, around);
+            if (member.isPresent()) {
+                return member;
+            }
+        }
+        return imported(name, program.fileOf(scope));
+    }
+
+    private Optional<TypeOutline> own(String name, TypeOutline type) {
+        return program.type(type.name() + "." + name);
+    }
+
+    /** A type declared in a type or inherited by it. */
+    private Optional<TypeOutline> member(String name, TypeOutline type, Set<String> seen) {
+        Optional<TypeOutline> own = own(name, type);
+        if (own.isPresent() || !seen.add(type.name())) {
+            return own;
+        }
+        for (TypeOutline parent : program.parents(type)) {
+            Optional<TypeOutline> found = member(name, parent, seen);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<TypeOutline> imported(String name, Outline file) {
+        for (Import each : file.imports()) {
+            if (!each.onDemand() && each.name().endsWith("." + name)) {
+                return program.type(each.name());
+            }
+        }
+        String prefix = file.packageName().isEmpty() ? "" : file.packageName() + ".";
+        Optional<TypeOutline> neighbour = program.type(prefix + name);
+        if (neighbour.isPresent()) {
+            return neighbour;
+        }
+        for (Import each : file.imports()) {
+            if (each.onDemand()) {
+                Optional<TypeOutline> found = program.type(each.name() + "." + name);
+                if (found.isPresent()) {
+                    return found;
+                }
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,48 @@
+package driftwood.program;
+
+import driftwood.source.Language;
+import driftwood.tree.Import;
+import java.util.List;
+
+/**
+ * What the rest of the project may need to know of a file, without its tree.
+ *
+ * @param file        relative path
+ * @param language    of the file
+ * @param test        whether it is test code
+ * @param lines       how many it has
+ * @param packageName empty for the default package
+ * @param imports     as written
+ * @param types       all of them, nested, local and anonymous ones too
+ * @param creations   every creation of an instance
+ * @param calls       every call with a known way to its receiver
+ */
+public record Outline(String file, Language language, boolean test, int lines, String packageName,
+        List<Import> imports, List<TypeOutline> types, List<CreationFact> creations, List<CallFact> calls) {
+
+    /**
+     * A creation of an instance.
+     *
+     * @param within    qualified name of the type whose code creates
+     * @param routine   symbol of the routine, or that of the field being initialised
+     * @param type      as written
+     * @param arguments in order
+     * @param anonymous whether a body makes it an anonymous subtype
+     * @param line      where it begins
+     */
+    public record CreationFact(String within, String routine, String type, List<Argument> arguments,
+            boolean anonymous, int line) {
+    }
+
+    /**
+     * A call.
+     *
+     * @param within    qualified name of the type whose code calls
+     * @param routine   symbol of the calling routine, or that of the field being initialised
+     * @param trail     the way to the result: its last step is the call; constructors are called "this" and "super"
+     * @param arguments in order
+     * @param line      where it begins
+     */
+    public record CallFact(String within, String routine, Trail trail, List<Argument> arguments, int line) {
+    }
+}

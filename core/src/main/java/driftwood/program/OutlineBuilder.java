@@ -1,0 +1,110 @@
+package driftwood.program;
+
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.read.FileTree;
+import driftwood.tree.Call;
+import driftwood.tree.Creation;
+import driftwood.tree.EnumConstant;
+import driftwood.tree.Field;
+import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
+import driftwood.tree.Node;
+import driftwood.tree.Routine;
+import driftwood.tree.TypeDeclaration;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Draws the outline of one file from its tree. */
+public final class OutlineBuilder extends Walk {
+    private final List<TypeOutline> types = new ArrayList<>();
+    private final List<CreationFact> creations = new ArrayList<>();
+    private final List<CallFact> calls = new ArrayList<>();
+    private TypeRef createdSupertype = TypeRef.NONE;
+
+    private OutlineBuilder(FileTree file) {
+        super(file);
+    }
+
+    /** The outline of a file. */
+    public static Outline of(FileTree file) {
+        OutlineBuilder builder = new OutlineBuilder(file);
+        builder.scan(file.unit());
+        return new Outline(file.file().path(), file.file().language(), file.file().test(), file.lines().count(),
+                file.unit().packageName(), file.unit().imports(), builder.types, builder.creations, builder.calls);
+    }
+
+    @Override
+    protected void entered(TypeDeclaration declaration) {
+        List<FieldOutline> fields = new ArrayList<>();
+        List<RoutineOutline> routines = new ArrayList<>();
+        List<String> constants = new ArrayList<>();
+        for (Node member : declaration.members()) {
+            if (member instanceof Field field) {
+                fields.add(field(field));
+            } else if (member instanceof Routine routine) {
+                routines.add(new RoutineOutline(type(), routine.name(), routine.kind(), routine.traits(),
+                        routine.typeParameters(), routine.returns(), parameters(routine), routine.body().isPresent(),
+                        file.line(routine), file.endLine(routine)));
+            } else if (member instanceof EnumConstant constant) {
+                constants.add(constant.name());
+            }
+        }
+        boolean anonymous = declaration.name().isEmpty();
+        List<TypeRef> supertypes = anonymous && createdSupertype.isPresent()
+                ? List.of(createdSupertype) : declaration.supertypes();
+        String name = type();
+        int dot = name.lastIndexOf('.');
+        String around = dot < 0 ? "" : name.substring(0, dot);
+        types.add(new TypeOutline(name.intern(), around.equals(file.unit().packageName()) ? "" : around,
+                file.file().path(), declaration.kind(), declaration.traits(), declaration.typeParameters(), supertypes,
+                declaration.permitted(), fields, routines, constants, anonymous, file.line(declaration),
+                file.endLine(declaration)));
+    }
+
+    private FieldOutline field(Field field) {
+        FieldOutline.Start start = field.initial().map(OutlineBuilder::startOf).orElse(FieldOutline.Start.NOTHING);
+        Trail trail = field.initial().map(this::trail).orElse(Trail.UNKNOWN);
+        return new FieldOutline(field.name(), field.type(), field.traits(), start, trail, file.line(field),
+                file.endLine(field));
+    }
+
+    private static FieldOutline.Start startOf(Node initial) {
+        if (initial instanceof Literal literal) {
+            return literal.kind() == LiteralKind.NULL ? FieldOutline.Start.NULL : FieldOutline.Start.LITERAL;
+        }
+        return FieldOutline.Start.VALUE;
+    }
+
+    @Override
+    public Void visitCreation(Creation creation) {
+        if (!creation.array()) {
+            creations.add(new CreationFact(type(), member(), creation.type().text().intern(),
+                    Argument.of(creation.arguments()), creation.body().isPresent(), file.line(creation)));
+        }
+        TypeRef outer = createdSupertype;
+        createdSupertype = creation.type();
+        visitNode(creation);
+        createdSupertype = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitEnumConstant(EnumConstant constant) {
+        TypeRef outer = createdSupertype;
+        createdSupertype = new TypeRef(type());
+        visitNode(constant);
+        createdSupertype = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        Trail trail = trail(call);
+        if (trail.isKnown()) {
+            calls.add(new CallFact(type(), member(), trail, Argument.of(call.arguments()), file.line(call)));
+        }
+        return visitNode(call);
+    }
+}

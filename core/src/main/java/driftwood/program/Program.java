@@ -1,0 +1,209 @@
+package driftwood.program;
+
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.tree.TypeRef;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * The linked project: all outlines joined. What cannot be resolved is foreign, never guessed. Immutable once linked;
+ * answers are remembered, and asking is safe from one thread at a time.
+ */
+public final class Program {
+    private final List<Outline> outlines;
+    private final Map<String, TypeOutline> types = new LinkedHashMap<>();
+    private final Map<String, Outline> files = new HashMap<>();
+    private final Map<String, List<TypeOutline>> nested = new HashMap<>();
+    private final Map<String, List<TypeOutline>> subtypes = new HashMap<>();
+    private final Map<String, List<TypeOutline>> parents = new HashMap<>();
+    private final Map<String, List<CreationFact>> creators = new HashMap<>();
+    private final Names names;
+    private final Values values;
+
+    private Program(List<Outline> outlines) {
+        this.outlines = outlines;
+        this.names = new Names(this);
+        this.values = new Values(this, names);
+    }
+
+    /** Joins outlines. The order in which they come does not matter. */
+    public static Program link(Collection<Outline> outlines) {
+        List<Outline> sorted = new ArrayList<>(outlines);
+        sorted.sort(Comparator.comparing(Outline::file));
+        Program program = new Program(sorted);
+        program.index();
+        return program;
+    }
+
+    private void index() {
+        for (Outline outline : outlines) {
+            for (TypeOutline type : outline.types()) {
+                if (types.putIfAbsent(type.name(), type) == null) {
+                    files.put(type.name(), outline);
+                    nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
+                }
+            }
+        }
+        for (TypeOutline type : types.values()) {
+            for (TypeRef parent : type.supertypes()) {
+                names.typeAround(parent.name(), type).ifPresent(found -> {
+                    parents.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(found);
+                    subtypes.computeIfAbsent(found.name(), key -> new ArrayList<>()).add(type);
+                });
+            }
+        }
+        for (Outline outline : outlines) {
+            for (CreationFact creation : outline.creations()) {
+                TypeOutline around = types.get(creation.within());
+                if (around != null) {
+                    names.type(new TypeRef(creation.type()).name(), around).ifPresent(made ->
+                            creators.computeIfAbsent(made.name(), key -> new ArrayList<>()).add(creation));
+                }
+            }
+        }
+    }
+
+    public List<Outline> outlines() {
+        return outlines;
+    }
+
+    /** All types of the project, in the order of their files. */
+    public Collection<TypeOutline> types() {
+        return types.values();
+    }
+
+    /** A type by its qualified name. */
+    public Optional<TypeOutline> type(String qualified) {
+        return Optional.ofNullable(types.get(qualified));
+    }
+
+    /** The file a type stands in. @param type one of this project */
+    public Outline fileOf(TypeOutline type) {
+        return files.get(type.name());
+    }
+
+    /** Types declared directly inside another. */
+    public List<TypeOutline> nestedIn(TypeOutline type) {
+        return nested.getOrDefault(type.name(), List.of());
+    }
+
+    /** The project's types that a name written inside a type means; empty where it is foreign. */
+    public Optional<TypeOutline> resolve(TypeRef ref, TypeOutline scope) {
+        return ref.isArray() ? Optional.empty() : names.type(ref.name(), scope);
+    }
+
+    /** Direct supertypes inside the project. */
+    public List<TypeOutline> parents(TypeOutline type) {
+        return parents.getOrDefault(type.name(), List.of());
+    }
+
+    /** All supertypes inside the project, nearest first, without the type itself. */
+    public Set<TypeOutline> ancestors(TypeOutline type) {
+        return closure(type, parents);
+    }
+
+    /** Direct subtypes. */
+    public List<TypeOutline> children(TypeOutline type) {
+        return subtypes.getOrDefault(type.name(), List.of());
+    }
+
+    /** All subtypes, without the type itself. */
+    public Set<TypeOutline> descendants(TypeOutline type) {
+        return closure(type, subtypes);
+    }
+
+    private static Set<TypeOutline> closure(TypeOutline from, Map<String, List<TypeOutline>> edges) {
+        Set<TypeOutline> seen = new LinkedHashSet<>();
+        Deque<TypeOutline> open = new ArrayDeque<>(edges.getOrDefault(from.name(), List.of()));
+        while (!open.isEmpty()) {
+            TypeOutline next = open.poll();
+            if (!next.equals(from) && seen.add(next)) {
+                open.addAll(edges.getOrDefault(next.name(), List.of()));
+            }
+        }
+        return seen;
+    }
+
+    /** Whether the project knows every ancestor: false where one of them is foreign. */
+    public boolean hasForeignParent(TypeOutline type) {
+        if (type.supertypes().size() > parents(type).size()) {
+            return true;
+        }
+        return parents(type).stream().anyMatch(parent -> !parent.equals(type) && hasForeignParent(parent));
+    }
+
+    /** Every creation of a type, tests included. */
+    public List<CreationFact> creations(TypeOutline type) {
+        return creators.getOrDefault(type.name(), List.of());
+    }
+
+    /** The static type of a value; empty where it is not known. @param within qualified name of the type around */
+    public Optional<ValueType> typeOf(Trail trail, String within) {
+        return type(within).flatMap(scope -> values.typeOf(trail, scope));
+    }
+
+    /** The project's type of a value; empty where it is foreign or not known. */
+    public Optional<TypeOutline> projectType(Trail trail, String within) {
+        return typeOf(trail, within).flatMap(value -> resolve(value.ref(), value.scope()));
+    }
+
+    /** The field that a trail ends at; empty where it ends elsewhere. */
+    public Optional<Fields.Found> fieldAt(Trail trail, String within) {
+        return type(within).flatMap(scope -> values.fieldAt(trail, scope));
+    }
+
+    /** The project's routines that a call may mean: its own declaration and overloads of the same length. */
+    public List<RoutineOutline> routinesAt(Trail call, String within) {
+        return type(within).map(scope -> values.routinesAt(call, scope)).orElse(List.of());
+    }
+
+    /**
+     * The first declaration of a routine in the project: the one that others override.
+     *
+     * @return the routine itself where it overrides nothing in the project
+     */
+    public RoutineOutline rootOf(RoutineOutline routine) {
+        if (routine.isConstructor() || routine.traits().isStatic() || routine.traits().isPrivate()) {
+            return routine;
+        }
+        RoutineOutline root = routine;
+        for (TypeOutline ancestor : type(routine.owner()).map(this::ancestors).orElse(Set.of())) {
+            for (RoutineOutline candidate : ancestor.routines()) {
+                if (candidate.name().equals(routine.name())
+                        && candidate.parameters().size() == routine.parameters().size()
+                        && !candidate.traits().isStatic() && !candidate.traits().isPrivate()) {
+                    root = candidate;
+                }
+            }
+        }
+        return root;
+    }
+
+    /** All calls that code in types of the project makes, grouped by the name called. */
+    public Map<String, List<CallFact>> callsByName() {
+        if (callsByName == null) {
+            Map<String, List<CallFact>> grouped = new TreeMap<>();
+            for (Outline outline : outlines) {
+                for (CallFact call : outline.calls()) {
+                    grouped.computeIfAbsent(call.trail().lastName(), key -> new ArrayList<>()).add(call);
+                }
+            }
+            callsByName = grouped;
+        }
+        return callsByName;
+    }
+
+    private Map<String, List<CallFact>> callsByName;
+}

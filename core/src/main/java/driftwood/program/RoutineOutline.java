@@ -1,0 +1,76 @@
+package driftwood.program;
+
+import driftwood.tree.RoutineKind;
+import driftwood.tree.Traits;
+import driftwood.tree.TypeRef;
+import java.util.List;
+
+/**
+ * A routine as other files may see it.
+ *
+ * @param owner          qualified name of the declaring type
+ * @param name           that of the type for a constructor
+ * @param kind           method, constructor or initialiser
+ * @param traits         modifiers and annotations
+ * @param typeParameters names only
+ * @param returns        declared result, NONE where there is none
+ * @param parameters     in order
+ * @param hasBody        false for abstract routines
+ * @param line           first line
+ * @param endLine        last line
+ */
+public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> typeParameters,
+        TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, int line, int endLine) {
+
+    /**
+     * A parameter of a routine.
+     *
+     * @param name     its name
+     * @param type     as declared, or NONE
+     * @param nullable whether an annotation allows nothing
+     * @param variadic whether it takes any number of arguments
+     */
+    public record ParameterOutline(String name, TypeRef type, boolean nullable, boolean variadic) {
+    }
+
+    public boolean isConstructor() {
+        return kind == RoutineKind.CONSTRUCTOR;
+    }
+
+    /** Name and parameter types in the form {@code quay.Tariff#quote(Vessel,int)}. */
+    public String symbol() {
+        return symbol(owner, name, parameters);
+    }
+
+    static String symbol(String owner, String name, List<ParameterOutline> parameters) {
+        StringBuilder text = new StringBuilder(owner).append('#').append(name).append('(');
+        for (int i = 0; i < parameters.size(); i++) {
+            text.append(i == 0 ? "" : ",").append(parameters.get(i).type().simpleName());
+            if (parameters.get(i).type().isArray()) {
+                text.append("[]");
+            }
+        }
+        return text.append(')').toString();
+    }
+
+    /** Whether a call with so many arguments can mean this routine. */
+    public boolean takes(int arguments) {
+        int last = parameters.size() - 1;
+        return arguments == parameters.size()
+                || last >= 0 && parameters.get(last).variadic() && arguments >= last;
+    }
+
+    /** For messages: {@code quote(Vessel vessel)}. */
+    public String signature() {
+        StringBuilder text = new StringBuilder(name).append('(');
+        for (int i = 0; i < parameters.size(); i++) {
+            ParameterOutline parameter = parameters.get(i);
+            text.append(i == 0 ? "" : ", ");
+            if (parameter.type().isPresent()) {
+                text.append(parameter.type().text().replace(",", ", ")).append(' ');
+            }
+            text.append(parameter.name());
+        }
+        return text.append(')').toString();
+    }
+}

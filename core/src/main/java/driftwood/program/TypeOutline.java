@@ -1,0 +1,51 @@
+package driftwood.program;
+
+import driftwood.tree.Traits;
+import driftwood.tree.TypeKind;
+import driftwood.tree.TypeRef;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A type as other files may see it.
+ *
+ * @param name           qualified, nested types with a dot: {@code quay.Office.Desk}
+ * @param outer          qualified name of the enclosing type, empty at the top level
+ * @param file           path of its file
+ * @param kind           class, interface, enum, record or annotation
+ * @param traits         modifiers and annotations
+ * @param typeParameters names only
+ * @param supertypes     class first, then interfaces
+ * @param permitted      of a sealed type, else empty
+ * @param fields         in order, enum constants not among them
+ * @param routines       in order, constructors among them
+ * @param constants      of an enum, in order
+ * @param anonymous      created in the middle of a routine, without a name
+ * @param line           first line
+ * @param endLine        last line
+ */
+public record TypeOutline(String name, String outer, String file, TypeKind kind, Traits traits,
+        List<String> typeParameters, List<TypeRef> supertypes, List<TypeRef> permitted, List<FieldOutline> fields,
+        List<RoutineOutline> routines, List<String> constants, boolean anonymous, int line, int endLine) {
+
+    public String simpleName() {
+        return name.substring(name.lastIndexOf('.') + 1);
+    }
+
+    public boolean isInterface() {
+        return kind == TypeKind.INTERFACE || kind == TypeKind.ANNOTATION;
+    }
+
+    /** Whether instances of this very type can exist. */
+    public boolean isConcrete() {
+        return !isInterface() && !traits.isAbstract();
+    }
+
+    public Optional<FieldOutline> field(String wanted) {
+        return fields.stream().filter(field -> field.name().equals(wanted)).findFirst();
+    }
+
+    public List<RoutineOutline> constructors() {
+        return routines.stream().filter(RoutineOutline::isConstructor).toList();
+    }
+}

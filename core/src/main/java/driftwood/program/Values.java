@@ -1,0 +1,227 @@
+package driftwood.program;
+
+import driftwood.tree.Import;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Walks trails through the program: the types of values, the fields and routines that they end at. */
+final class Values {
+    private final Program program;
+    private final Names names;
+    private final Fields fields;
+
+    Values(Program program, Names names) {
+        this.program = program;
+        this.names = names;
+        this.fields = new Fields(program);
+    }
+
+    /** Where a walk stands: at a value of a type, at a type named as such, or at part of a package name. */
+    private record Place(Optional<ValueType> value, Optional<TypeOutline> named, String prefix) {
+        static final Place NOWHERE = new Place(Optional.empty(), Optional.empty(), "");
+
+        static Place at(TypeRef ref, TypeOutline scope) {
+            return ref.isPresent() ? new Place(Optional.of(new ValueType(ref, scope)), Optional.empty(), "") : NOWHERE;
+        }
+
+        static Place at(TypeOutline type) {
+            return new Place(Optional.of(new ValueType(new TypeRef(type.name()), type)), Optional.empty(), "");
+        }
+
+        static Place named(TypeOutline type) {
+            return new Place(Optional.empty(), Optional.of(type), "");
+        }
+    }
+
+    Optional<ValueType> typeOf(Trail trail, TypeOutline scope) {
+        Place place = start(trail, scope);
+        for (String step : trail.steps()) {
+            place = step(place, step, scope);
+        }
+        return place.value();
+    }
+
+    Optional<Fields.Found> fieldAt(Trail trail, TypeOutline scope) {
+        if (trail.isCall() || !trail.isKnown() || trail.last().equals(Trail.ELEMENT)) {
+            return Optional.empty();
+        }
+        if (trail.steps().isEmpty()) {
+            return trail.start() == Trail.Start.NAME ? fields.around(scope, trail.head()) : Optional.empty();
+        }
+        Trail owner = trail.owner();
+        Optional<TypeOutline> type = named(owner, scope).or(() -> project(typeOf(owner, scope)));
+        return type.flatMap(found -> fields.in(found, trail.last()));
+    }
+
+    private Optional<TypeOutline> named(Trail trail, TypeOutline scope) {
+        Place place = start(trail, scope);
+        for (String step : trail.steps()) {
+            place = step(place, step, scope);
+        }
+        return place.named();
+    }
+
+    List<RoutineOutline> routinesAt(Trail call, TypeOutline scope) {
+        if (!call.isCall()) {
+            return List.of();
+        }
+        Trail owner = call.owner().unheld();
+        String name = call.lastName();
+        int arguments = Trail.argumentsOf(call.last());
+        if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty()) {
+            return around(scope, name, arguments);
+        }
+        Optional<TypeOutline> type = named(call.owner(), scope).or(() -> project(typeOf(call.owner(), scope)));
+        return type.map(found -> routines(found, name, arguments)).orElse(List.of());
+    }
+
+    private Optional<TypeOutline> project(Optional<ValueType> value) {
+        return value.flatMap(found -> program.resolve(found.ref(), found.scope()));
+    }
+
+    /** Unqualified calls mean routines of the innermost type that has one of that name. */
+    private List<RoutineOutline> around(TypeOutline scope, String name, int arguments) {
+        for (TypeOutline type = scope; type != null; type = program.type(type.outer()).orElse(null)) {
+            List<RoutineOutline> found = routines(type, name, arguments);
+            if (!found.isEmpty()) {
+                return found;
+            }
+        }
+        for (Import each : program.fileOf(scope).imports()) {
+            int dot = each.name().lastIndexOf('.');
+            if (each.isStatic() && (each.onDemand() || each.name().endsWith("." + name))) {
+                String owner = each.onDemand() ? each.name() : each.name().substring(0, Math.max(0, dot));
+                List<RoutineOutline> found = program.type(owner)
+                        .map(type -> routines(type, name, arguments)).orElse(List.of());
+                if (!found.isEmpty()) {
+                    return found;
+                }
+            }
+        }
+        return List.of();
+    }
+
+    /** Routines of a type by name and number of arguments; inherited ones only where it has none itself. */
+    private List<RoutineOutline> routines(TypeOutline type, String name, int arguments) {
+        List<TypeOutline> level = List.of(type);
+        Set<String> seen = new HashSet<>();
+        while (!level.isEmpty()) {
+            List<RoutineOutline> found = new ArrayList<>();
+            Set<TypeOutline> next = new LinkedHashSet<>();
+            for (TypeOutline each : level) {
+                if (seen.add(each.name())) {
+                    for (RoutineOutline routine : each.routines()) {
+                        if (routine.name().equals(name) && !routine.isConstructor() && routine.takes(arguments)) {
+                            found.add(routine);
+                        }
+                    }
+                    next.addAll(program.parents(each));
+                }
+            }
+            if (!found.isEmpty()) {
+                return found;
+            }
+            level = List.copyOf(next);
+        }
+        return List.of();
+    }
+
+    private Place start(Trail trail, TypeOutline scope) {
+        return switch (trail.start()) {
+            case TYPED, CREATED -> Place.at(new TypeRef(trail.head()), scope);
+            case THIS -> Place.at(scope);
+            case SUPER -> program.parents(scope).stream().findFirst().map(Place::at).orElse(Place.NOWHERE);
+            case NAME -> name(trail.head(), scope);
+            case LITERAL -> Place.at(new TypeRef(trail.head().equals("STRING") ? "String" : trail.head()), scope);
+            case UNKNOWN -> Place.NOWHERE;
+        };
+    }
+
+    private Place name(String name, TypeOutline scope) {
+        Optional<Fields.Found> field = fields.around(scope, name);
+        if (field.isPresent()) {
+            return ofField(field.get());
+        }
+        return names.type(name, scope).map(Place::named)
+                .orElseGet(() -> new Place(Optional.empty(), Optional.empty(), name));
+    }
+
+    private Place ofField(Fields.Found found) {
+        if (found.field().isEmpty()) {
+            return Place.at(found.owner());
+        }
+        FieldOutline field = found.field().get();
+        if (field.type().isPresent()) {
+            return Place.at(field.type(), found.owner());
+        }
+        return typeOf(field.trail(), found.owner())
+                .map(value -> new Place(Optional.of(value), Optional.empty(), "")).orElse(Place.NOWHERE);
+    }
+
+    private Place step(Place place, String step, TypeOutline scope) {
+        if (step.startsWith(Trail.HELD)) {
+            return Place.at(new TypeRef(step.substring(1)), scope);
+        }
+        if (place.value().isPresent()) {
+            ValueType value = place.value().get();
+            return program.resolve(value.ref(), value.scope())
+                    .map(type -> member(type, step, Optional.of(value)))
+                    .orElseGet(() -> ForeignMembers.step(value.ref(), step)
+                            .map(ref -> Place.at(ref, value.scope())).orElse(Place.NOWHERE));
+        }
+        if (place.named().isPresent()) {
+            TypeOutline type = place.named().get();
+            if (step.equals("this") || step.equals("super")) {
+                return Place.at(type);
+            }
+            return member(type, step, Optional.empty());
+        }
+        if (!place.prefix().isEmpty() && step.indexOf('/') < 0) {
+            String longer = place.prefix() + "." + step;
+            return program.type(longer).map(Place::named)
+                    .orElseGet(() -> new Place(Optional.empty(), Optional.empty(), longer));
+        }
+        return Place.NOWHERE;
+    }
+
+    private Place member(TypeOutline type, String step, Optional<ValueType> receiver) {
+        int arguments = Trail.argumentsOf(step);
+        if (arguments >= 0) {
+            List<RoutineOutline> found = routines(type, Trail.nameOf(step), arguments);
+            if (found.isEmpty()) {
+                return component(type, step).orElse(Place.NOWHERE);
+            }
+            RoutineOutline routine = found.get(0);
+            return routine.typeParameters().contains(routine.returns().name()) ? Place.NOWHERE
+                    : substituted(routine.returns(), program.type(routine.owner()).orElse(type), receiver);
+        }
+        return fields.in(type, step).map(field -> field.field().isPresent()
+                        ? substituted(ofField(field), receiver) : ofField(field))
+                .or(() -> names.type(step, type).map(Place::named)).orElse(Place.NOWHERE);
+    }
+
+    /** A record's accessor that is not written out. */
+    private Optional<Place> component(TypeOutline type, String step) {
+        return step.endsWith("/0") ? fields.in(type, Trail.nameOf(step)).filter(found -> found.field().isPresent())
+                .map(this::ofField) : Optional.empty();
+    }
+
+    private Place substituted(Place place, Optional<ValueType> receiver) {
+        return place.value().map(value -> substituted(value.ref(), value.scope(), receiver)).orElse(place);
+    }
+
+    /** A result whose type is the owner's type parameter is what the receiver's type argument says. */
+    private Place substituted(TypeRef ref, TypeOutline owner, Optional<ValueType> receiver) {
+        int at = owner.typeParameters().indexOf(ref.text());
+        if (at < 0) {
+            return Place.at(ref, owner);
+        }
+        return receiver.filter(value -> value.ref().arguments().size() > at)
+                .map(value -> Place.at(value.ref().arguments().get(at), value.scope())).orElse(Place.NOWHERE);
+    }
+}

@@ -1,0 +1,217 @@
+package driftwood.program;
+
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.read.FileTree;
+import driftwood.tree.*;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Walks a file and knows at each node where it is: in which type, in which routine, and which locals are in sight.
+ * Outlines and detectors extend it. Overriding a declaration's visit must call the original.
+ */
+public abstract class Walk extends TreeScanner {
+    protected final FileTree file;
+    private final Deque<String> types = new ArrayDeque<>();
+    private final Deque<String> members = new ArrayDeque<>();
+    private final Deque<Routine> routines = new ArrayDeque<>();
+    private final Deque<Map<String, Trail>> scopes = new ArrayDeque<>();
+    private final Map<String, Integer> anonymous = new HashMap<>();
+
+    protected Walk(FileTree file) {
+        this.file = file;
+    }
+
+    /** Qualified name of the type around the current node; empty outside of types. */
+    protected final String type() {
+        return types.isEmpty() ? "" : types.peek();
+    }
+
+    /** Symbol of the routine or field around the current node, else the type's name. */
+    protected final String member() {
+        return members.isEmpty() ? type() : members.peek();
+    }
+
+    /** The routine around the current node. */
+    protected final Optional<Routine> routine() {
+        return Optional.ofNullable(routines.peek());
+    }
+
+    /** Symbol of a routine declared in the current type. */
+    protected final String symbol(Routine routine) {
+        return RoutineOutline.symbol(type(), routine.name(), parameters(routine));
+    }
+
+    protected static List<ParameterOutline> parameters(Routine routine) {
+        List<ParameterOutline> outlines = new ArrayList<>();
+        for (Parameter each : routine.parameters()) {
+            outlines.add(new ParameterOutline(each.name(), each.type(), isNullable(each.traits()), each.variadic()));
+        }
+        return outlines;
+    }
+
+    /** Whether an annotation says that nothing is allowed here. */
+    protected static boolean isNullable(Traits traits) {
+        return traits.annotations().stream().anyMatch(name -> name.endsWith("Nullable") || name.equals("CheckForNull"));
+    }
+
+    /** Called when a type has been entered, with its qualified name on top; anonymous types too. */
+    protected void entered(TypeDeclaration declaration) {
+    }
+
+    @Override
+    public Void visitTypeDeclaration(TypeDeclaration declaration) {
+        String outer = types.isEmpty() ? file.unit().packageName() : types.peek();
+        String own = declaration.name().isEmpty()
+                ? "<" + anonymous.merge(outer, 1, Integer::sum) + ">" : declaration.name();
+        types.push(outer.isEmpty() ? own : outer + "." + own);
+        members.push(types.peek());
+        routines.push(NO_ROUTINE);
+        entered(declaration);
+        visitNode(declaration);
+        routines.pop();
+        members.pop();
+        types.pop();
+        return null;
+    }
+
+    private static final Routine NO_ROUTINE = new Routine(0, 0, "", RoutineKind.INITIALISER, Traits.NONE, List.of(),
+            TypeRef.NONE, List.of(), Optional.empty());
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        routines.push(routine);
+        members.push(symbol(routine).intern());
+        scopes.push(new HashMap<>());
+        routine.parameters().forEach(each -> declare(each.name(), Trail.typed(each.type())));
+        visitNode(routine);
+        scopes.pop();
+        members.pop();
+        routines.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitField(Field field) {
+        members.push((type() + "#" + field.name()).intern());
+        visitNode(field);
+        members.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitBlock(Block block) {
+        scopes.push(new HashMap<>());
+        visitNode(block);
+        scopes.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitArm(Arm arm) {
+        scopes.push(new HashMap<>());
+        visitNode(arm);
+        scopes.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitLoop(Loop loop) {
+        scopes.push(new HashMap<>());
+        if (loop.kind() == LoopKind.EACH && loop.header().size() == 2 && loop.header().get(0) instanceof Local local) {
+            scan(loop.header().get(1));
+            declare(local.name(), local.type().isPresent() ? Trail.typed(local.type())
+                    : trail(loop.header().get(1)).then(Trail.ELEMENT));
+            scan(loop.body());
+        } else {
+            visitNode(loop);
+        }
+        scopes.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitLambda(Lambda lambda) {
+        scopes.push(new HashMap<>());
+        lambda.parameters().forEach(each -> declare(each.name(), Trail.typed(each.type())));
+        visitNode(lambda);
+        scopes.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitLocal(Local local) {
+        visitNode(local);
+        Trail declared = Trail.typed(local.type());
+        Trail initial = local.initial().map(this::trail).orElse(Trail.UNKNOWN);
+        declare(local.name(), initial.isCall() ? initial.heldAs(local.type())
+                : declared.isKnown() ? declared : initial);
+        return null;
+    }
+
+    @Override
+    public Void visitTypeTest(TypeTest test) {
+        visitNode(test);
+        test.binding().ifPresent(name -> declare(name, Trail.typed(test.type())));
+        return null;
+    }
+
+    private void declare(String name, Trail trail) {
+        if (!scopes.isEmpty()) {
+            scopes.peek().put(name, trail);
+        }
+    }
+
+    /** Whether a name is a local or parameter here. */
+    protected final boolean isLocal(String name) {
+        return scopes.stream().anyMatch(scope -> scope.containsKey(name));
+    }
+
+    /** The way to a value from here. */
+    protected final Trail trail(Node node) {
+        if (node instanceof Name name) {
+            return ofName(name.name());
+        }
+        if (node instanceof Member member) {
+            return trail(member.receiver()).then(member.name());
+        }
+        if (node instanceof Call call) {
+            Trail owner = call.receiver().map(this::trail).orElse(Trail.THIS);
+            return owner.thenCall(call.name(), call.arguments().size());
+        }
+        if (node instanceof Creation creation) {
+            return Trail.created(creation.type());
+        }
+        if (node instanceof Cast cast) {
+            return Trail.typed(cast.type());
+        }
+        if (node instanceof Index index) {
+            return trail(index.receiver()).then(Trail.ELEMENT);
+        }
+        if (node instanceof Literal literal) {
+            return new Trail(Trail.Start.LITERAL, literal.kind().name(), List.of());
+        }
+        return node instanceof Assignment assignment ? trail(assignment.target()) : Trail.UNKNOWN;
+    }
+
+    private Trail ofName(String name) {
+        if (name.equals("this")) {
+            return Trail.THIS;
+        }
+        if (name.equals("super")) {
+            return new Trail(Trail.Start.SUPER, "", List.of());
+        }
+        for (Map<String, Trail> scope : scopes) {
+            Trail found = scope.get(name);
+            if (found != null) {
+                return found;
+            }
+        }
+        return Trail.name(name);
+    }
+}

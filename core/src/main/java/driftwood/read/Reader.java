@@ -1,0 +1,22 @@
+package driftwood.read;
+
+import driftwood.source.SourceText;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Turns files of one language into common trees. Safe to use from several threads at once. */
+public interface Reader {
+
+    /**
+     * A number that changes whenever this reader makes another tree of the same text; part of every cache key.
+     */
+    int version();
+
+    /**
+     * Reads some files and hands each tree on as soon as it is made, so that no two are held longer than needed.
+     *
+     * @param sources texts of this reader's language; never null
+     * @param take    called once for each file, in any order, also for files with errors
+     */
+    void read(List<SourceText> sources, Consumer<FileTree> take);
+}

@@ -1,0 +1,37 @@
+package driftwood.source;
+
+import java.util.Locale;
+import java.util.Optional;
+
+/** A language that Driftwood reads, told by the extension of the file name. */
+public enum Language {
+    JAVA("java", "java");
+
+    private final String key;
+    private final String extension;
+
+    Language(String key, String extension) {
+        this.key = key;
+        this.extension = extension;
+    }
+
+    /** The name used in outputs and file formats, never null. */
+    public String key() {
+        return key;
+    }
+
+    /** The language of a file name, empty where Driftwood does not read it. */
+    public static Optional<Language> ofFileName(String name) {
+        int dot = name.lastIndexOf('.');
+        if (dot < 0) {
+            return Optional.empty();
+        }
+        String ending = name.substring(dot + 1).toLowerCase(Locale.ROOT);
+        for (Language language : values()) {
+            if (language.extension.equals(ending)) {
+                return Optional.of(language);
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,71 @@
+package driftwood.source;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+
+/**
+ * The text of a source file.
+ *
+ * @param file  the file it came from; never null
+ * @param text  its characters, without a byte order mark; never null
+ * @param latin true where the bytes are not UTF-8 and were read as ISO-8859-1, which never fails
+ */
+public record SourceText(SourceFile file, String text, boolean latin) {
+    /** A larger source file is generated or data; javac itself gives up on methods long before. In bytes. */
+    static final long LARGEST = 32L * 1024 * 1024;
+
+    /** What went wrong with a file, in words for the person at the keyboard. */
+    public static final class NotReadable extends Exception {
+        private static final long serialVersionUID = 1;
+
+        NotReadable(String why) {
+            super(why);
+        }
+    }
+
+    /**
+     * Reads a file.
+     *
+     * @throws NotReadable where the file is missing, forbidden, far too large, or not text
+     */
+    public static SourceText read(SourceFile file) throws NotReadable {
+        byte[] bytes;
+        try {
+            if (Files.size(file.location()) > LARGEST) {
+                throw new NotReadable("larger than " + LARGEST / (1024 * 1024) + " MiB");
+            }
+            bytes = Files.readAllBytes(file.location());
+        } catch (AccessDeniedException e) {
+            throw new NotReadable("no permission to read it");
+        } catch (NoSuchFileException e) {
+            throw new NotReadable("it is gone");
+        } catch (IOException e) {
+            throw new NotReadable("could not be read: " + e.getMessage());
+        }
+        return decode(file, bytes);
+    }
+
+    /**
+     * Decodes bytes as UTF-8, or as ISO-8859-1 where they are not UTF-8.
+     *
+     * @throws NotReadable where the bytes are not text at all (a zero byte)
+     */
+    public static SourceText decode(SourceFile file, byte[] bytes) throws NotReadable {
+        for (byte b : bytes) {
+            if (b == 0) {
+                throw new NotReadable("not text (it holds a zero byte)");
+            }
+        }
+        try {
+            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            return new SourceText(file, text.startsWith("\uFEFF") ? text.substring(1) : text, false);
+        } catch (CharacterCodingException e) {
+            return new SourceText(file, new String(bytes, StandardCharsets.ISO_8859_1), true);
+        }
+    }
+}

@@ -1,0 +1,6 @@
+package driftwood.tree;
+
+/** What a routine is for. */
+public enum RoutineKind {
+    METHOD, CONSTRUCTOR, INITIALISER
+}

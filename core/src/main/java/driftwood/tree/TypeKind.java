@@ -1,0 +1,6 @@
+package driftwood.tree;
+
+/** What kind of type a declaration makes. */
+public enum TypeKind {
+    CLASS, INTERFACE, ENUM, RECORD, ANNOTATION
+}
