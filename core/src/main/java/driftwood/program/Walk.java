@@ -161,6 +161,34 @@ public abstract class Walk extends TreeScanner {
         return null;
     }
 
+    /** An assigned local holds the new value from here on; its declared type stays known. */
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        visitNode(assignment);
+        if (assignment.target() instanceof Name name && assignment.operator().equals("=")) {
+            Trail value = trail(assignment.value());
+            for (Map<String, Trail> scope : scopes) {
+                Trail held = scope.get(name.name());
+                if (held != null) {
+                    scope.put(name.name(), value.isCall() ? value.heldAs(declaredType(held)) : typed(held));
+                    break;
+                }
+            }
+        }
+        return null;
+    }
+
+    private static TypeRef declaredType(Trail held) {
+        if (held.start() == Trail.Start.TYPED && held.steps().isEmpty()) {
+            return new TypeRef(held.head());
+        }
+        return held.last().startsWith(Trail.HELD) ? new TypeRef(held.last().substring(1)) : TypeRef.NONE;
+    }
+
+    private static Trail typed(Trail held) {
+        return declaredType(held).isPresent() ? Trail.typed(declaredType(held)) : held;
+    }
+
     private void declare(String name, Trail trail) {
         if (!scopes.isEmpty()) {
             scopes.peek().put(name, trail);

@@ -78,20 +78,23 @@ public final class JavaReader implements Reader {
     }
 
     private List<FileTree> parse(List<SourceText> sources) {
-        Map<JavaFileObject, List<Unread>> problems = new HashMap<>();
+        Map<URI, List<Unread>> problems = new HashMap<>();
+        Map<URI, SourceText> byName = new HashMap<>();
         List<Text> texts = new ArrayList<>();
         for (SourceText source : sources) {
-            texts.add(new Text(source));
+            Text text = new Text(source, texts.size());
+            texts.add(text);
+            byName.put(text.toUri(), source);
         }
-        DiagnosticListener<JavaFileObject> listener = problem -> note(problem, problems);
+        DiagnosticListener<JavaFileObject> listener = problem -> note(problem, byName, problems);
         JavacTask task = (JavacTask) compiler.getTask(null, null, listener, OPTIONS, null, texts);
         Trees trees = Trees.instance(task);
         List<FileTree> made = new ArrayList<>();
         try {
             for (CompilationUnitTree tree : task.parse()) {
-                SourceText source = ((Text) tree.getSourceFile()).source;
+                SourceText source = byName.get(tree.getSourceFile().toUri());
                 Unit unit = new JavaDeclarations(tree, trees.getSourcePositions(), source.text()).unit();
-                List<Unread> unread = problems.getOrDefault(tree.getSourceFile(), List.of());
+                List<Unread> unread = problems.getOrDefault(tree.getSourceFile().toUri(), List.of());
                 made.add(new FileTree(source, unit, new Lines(source.text()), unread));
             }
         } catch (java.io.IOException e) {
@@ -100,27 +103,29 @@ public final class JavaReader implements Reader {
         return made;
     }
 
-    private static void note(Diagnostic<? extends JavaFileObject> problem, Map<JavaFileObject, List<Unread>> problems) {
-        if (problem.getKind() == Diagnostic.Kind.ERROR && problem.getSource() instanceof Text text) {
+    /** The compiler wraps our texts in objects of its own, so they are known by name. */
+    private static void note(Diagnostic<? extends JavaFileObject> problem, Map<URI, SourceText> byName,
+            Map<URI, List<Unread>> problems) {
+        if (problem.getKind() == Diagnostic.Kind.ERROR && problem.getSource() != null) {
+            URI name = problem.getSource().toUri();
             String why = "syntax: " + problem.getMessage(Locale.ENGLISH).lines().findFirst().orElse("error");
-            problems.computeIfAbsent(text, key -> new ArrayList<>())
-                    .add(new Unread(text.source.file().path(), (int) Math.max(1, problem.getLineNumber()), why));
+            problems.computeIfAbsent(name, key -> new ArrayList<>()).add(new Unread(
+                    byName.get(name).file().path(), (int) Math.max(1, problem.getLineNumber()), why));
         }
     }
 
     /** A text already in memory, under a name that the compiler accepts. */
     private static final class Text extends SimpleJavaFileObject {
-        private final SourceText source;
+        private final String text;
 
-        Text(SourceText source) {
-            super(URI.create("text:///" + Integer.toHexString(System.identityHashCode(source)) + "/Source.java"),
-                    Kind.SOURCE);
-            this.source = source;
+        Text(SourceText source, int number) {
+            super(URI.create("text:///" + number + "/Source.java"), Kind.SOURCE);
+            this.text = source.text();
         }
 
         @Override
         public CharSequence getCharContent(boolean ignoreEncodingErrors) {
-            return source.text();
+            return text;
         }
 
         @Override

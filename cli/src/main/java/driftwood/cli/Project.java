@@ -1,0 +1,105 @@
+package driftwood.cli;
+
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import driftwood.source.Unread;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntConsumer;
+
+/** The project a command works on: its root, the places in it to look at, and a scan of them. */
+public final class Project {
+    private static final int LISTED = 20;
+
+    private final Path root;
+    private final List<Path> places;
+
+    private Project(Path root, List<Path> places) {
+        this.root = root;
+        this.places = places;
+    }
+
+    /**
+     * The project of some operands: a single folder is the root itself; several places are told relative to the
+     * working folder where it holds them all, else to the folder that does.
+     *
+     * @throws UsageException where a place does not exist
+     */
+    public static Project of(List<String> operands) {
+        List<Path> places = new ArrayList<>();
+        for (String operand : operands.isEmpty() ? List.of(".") : operands) {
+            places.add(existing(operand));
+        }
+        Path here = Path.of("").toAbsolutePath();
+        if (places.size() == 1 && Files.isDirectory(places.get(0))) {
+            return new Project(places.get(0).toAbsolutePath().normalize(), places);
+        }
+        Path root = places.stream().allMatch(each -> each.toAbsolutePath().normalize().startsWith(here))
+                ? here : common(places);
+        return new Project(root, places);
+    }
+
+    private static Path existing(String operand) {
+        try {
+            Path place = Path.of(operand);
+            if (Files.exists(place)) {
+                return place;
+            }
+        } catch (InvalidPathException e) {
+            throw new UsageException("'" + operand + "' is not a path: " + e.getReason() + ".");
+        }
+        throw new UsageException("there is no file or folder '" + operand + "'. Paths are taken from "
+                + Path.of("").toAbsolutePath() + ".");
+    }
+
+    private static Path common(List<Path> places) {
+        Path root = places.get(0).toAbsolutePath().normalize().getParent();
+        for (Path place : places) {
+            while (!place.toAbsolutePath().normalize().startsWith(root)) {
+                root = root.getParent();
+            }
+        }
+        return root;
+    }
+
+    public Path root() {
+        return root;
+    }
+
+    /** Scans the project; tells on stderr what could not be read. */
+    public Scan.Result scan(List<String> smells, boolean tests, Console console) {
+        Progress progress = new Progress(console);
+        IntConsumer count = progress::seen;
+        Scan.Result result = new Scan(new Scan.Options(smells, tests, Runtime.getRuntime().availableProcessors(), count))
+                .run(root, places);
+        progress.done();
+        for (String file : result.latin()) {
+            console.warn(file + " is not UTF-8; it was read as ISO-8859-1.");
+        }
+        for (Unread unread : result.unread().subList(0, Math.min(LISTED, result.unread().size()))) {
+            console.warn("not read: " + unread.file() + ":" + unread.line() + ": " + unread.why());
+        }
+        if (result.unread().size() > LISTED) {
+            console.warn("not read: " + (result.unread().size() - LISTED)
+                    + " more; 'driftwood scan --format json' lists them all.");
+        }
+        return result;
+    }
+
+    /**
+     * The finding of an id.
+     *
+     * @throws UsageException where the scan has none of that id
+     */
+    public Finding finding(String id, Scan.Result result) {
+        return result.findings().stream().filter(each -> each.id().equals(id)).findFirst().orElseThrow(() -> {
+            List<String> known = result.findings().stream().map(Finding::id).toList();
+            return new UsageException("no finding has the id '" + id + "' in " + root
+                    + Nearest.to(id, known).map(near -> "; did you mean " + near + "?").orElse(".")
+                    + " 'driftwood scan' lists the findings with their ids; --project DIR names another project.");
+        });
+    }
+}

@@ -1,0 +1,68 @@
+package driftwood.cli.command;
+
+import driftwood.cli.UsageException;
+import java.util.List;
+import org.apache.commons.cli.CommandLine;
+import org.apache.commons.cli.Option;
+import org.apache.commons.cli.Options;
+
+/** Options that several commands share, and reading their values. */
+final class Flags {
+    private Flags() {
+    }
+
+    static Option flag(String name, String description) {
+        return Option.builder().longOpt(name).desc(description).get();
+    }
+
+    static Option value(String name, String argument, String description) {
+        return Option.builder().longOpt(name).hasArg().argName(argument).desc(description).get();
+    }
+
+    static Options project() {
+        return new Options().addOption(value("project", "DIR", "the project to work on (default: this folder)"));
+    }
+
+    static List<String> projectOf(CommandLine line) {
+        return List.of(line.getOptionValue("project", "."));
+    }
+
+    /** A number of 0 or more. */
+    static double number(CommandLine line, String option, double otherwise) {
+        String text = line.getOptionValue(option);
+        if (text == null) {
+            return otherwise;
+        }
+        try {
+            double number = Double.parseDouble(text);
+            if (number >= 0) {
+                return number;
+            }
+        } catch (NumberFormatException e) {
+            throw wrongNumber(option, text);
+        }
+        throw wrongNumber(option, text);
+    }
+
+    private static UsageException wrongNumber(String option, String text) {
+        return new UsageException("--" + option + " takes a number of 0 or more, not '" + text + "'.");
+    }
+
+    static String choice(CommandLine line, String option, List<String> allowed) {
+        String text = line.getOptionValue(option, allowed.get(0));
+        if (!allowed.contains(text)) {
+            throw new UsageException("--" + option + " takes " + String.join(", ", allowed) + ", not '" + text + "'.");
+        }
+        return text;
+    }
+
+    /** The one operand a command needs. */
+    static String operand(CommandLine line, String what) {
+        if (line.getArgList().size() != 1) {
+            throw new UsageException(line.getArgList().isEmpty() ? "name " + what + "."
+                    : "name one " + what + ", not " + line.getArgList().size() + ": "
+                            + String.join(" ", line.getArgList()) + ".");
+        }
+        return line.getArgList().get(0);
+    }
+}

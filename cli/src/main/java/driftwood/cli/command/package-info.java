@@ -1,0 +1,2 @@
+/** The commands, one class each. */
+package driftwood.cli.command;

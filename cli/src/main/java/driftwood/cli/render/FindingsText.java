@@ -1,0 +1,131 @@
+package driftwood.cli.render;
+
+import driftwood.pattern.Fit;
+import driftwood.pattern.Patterns;
+import driftwood.pattern.Site;
+import driftwood.smell.Detail;
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Findings for people at a terminal: most drag first, each with its code, why it drags and what to try. */
+public final class FindingsText {
+    private static final int CODE_LINES = 7;
+
+    private final Scan.Result result;
+    private final Style style;
+    private final int width;
+    private final Excerpt excerpt;
+
+    public FindingsText(Scan.Result result, Style style, int width) {
+        this.result = result;
+        this.style = style;
+        this.width = width;
+        this.excerpt = new Excerpt(new Site(result.root(), result.program()), style, width);
+    }
+
+    /** @param top how many to show in full; chains on the same variants count as one */
+    public String of(List<Finding> shown, int top) {
+        StringBuilder text = new StringBuilder();
+        Set<Finding> told = new HashSet<>();
+        int full = 0;
+        for (Finding finding : shown) {
+            if (told.contains(finding)) {
+                continue;
+            }
+            if (full == top) {
+                break;
+            }
+            full++;
+            told.add(finding);
+            one(finding, text);
+            for (Finding sibling : siblings(finding, shown)) {
+                if (told.add(sibling)) {
+                    line(sibling, text);
+                }
+            }
+            text.append('\n');
+        }
+        summary(shown, told.size(), text);
+        return text.toString();
+    }
+
+    private void one(Finding finding, StringBuilder text) {
+        text.append(style.drag(finding.drag().value())).append("  ").append(style.strong(finding.smell())).append("  ")
+                .append(style.cool(finding.id())).append("  ").append(Style.safe(finding.file())).append(':')
+                .append(finding.line()).append('\n');
+        text.append(wrapped(Style.safe(unqualified(finding.symbol()) + " " + finding.message()), 5));
+        text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 5));
+        text.append(wrapped(style.dim("drag: ") + String.join("; ", finding.drag().reasons()), 5));
+        List<Fit> fits = Patterns.fits(finding, result.program());
+        if (!fits.isEmpty()) {
+            text.append(wrapped(style.dim("try: ") + fits.get(0).pattern() + " (" + fits.get(0).because() + ")", 5));
+        }
+    }
+
+    /** Without the package, which the path already tells. */
+    private static String unqualified(String symbol) {
+        int hash = symbol.indexOf('#');
+        String type = hash < 0 ? symbol : symbol.substring(0, hash);
+        int dot = 0;
+        while (dot < type.length() && Character.isLowerCase(type.charAt(dot)) && type.indexOf('.', dot) > 0) {
+            dot = type.indexOf('.', dot) + 1;
+        }
+        return type.substring(dot) + (hash < 0 ? "" : symbol.substring(hash));
+    }
+
+    private void line(Finding sibling, StringBuilder text) {
+        text.append("     ").append(style.dim("and ")).append(style.cool(sibling.id())).append("  ")
+                .append(Style.safe(sibling.file())).append(':').append(sibling.line()).append("  ")
+                .append(Style.safe(unqualified(sibling.symbol()))).append('\n');
+    }
+
+    private static List<Finding> siblings(Finding finding, List<Finding> shown) {
+        if (!(finding.detail() instanceof Detail.Branching branching)) {
+            return List.of();
+        }
+        return shown.stream().filter(other -> other != finding && branching.siblings().stream().anyMatch(place ->
+                place.file().equals(other.file()) && place.line() == other.line()
+                        && other.smell().equals(finding.smell()))).toList();
+    }
+
+    private String wrapped(String text, int indent) {
+        StringBuilder lines = new StringBuilder(" ".repeat(indent));
+        int column = indent;
+        for (String word : text.split(" ")) {
+            int length = word.replaceAll("\u001B\\[[0-9;]*m", "").length();
+            if (column > indent && column + length + 1 > width) {
+                lines.append('\n').append(" ".repeat(indent));
+                column = indent;
+            } else if (column > indent) {
+                lines.append(' ');
+                column++;
+            }
+            lines.append(word);
+            column += length;
+        }
+        return lines.append('\n').toString();
+    }
+
+    private void summary(List<Finding> shown, int told, StringBuilder text) {
+        if (shown.isEmpty()) {
+            text.append("No findings");
+        } else {
+            text.append(shown.size()).append(shown.size() == 1 ? " finding" : " findings");
+        }
+        text.append(" in ").append(result.files()).append(result.files() == 1 ? " file, " : " files, ")
+                .append(result.lines()).append(" lines");
+        if (!result.unread().isEmpty()) {
+            text.append("; ").append(result.unread().size()).append(" not read (listed above)");
+        }
+        text.append(".\n");
+        if (told < shown.size()) {
+            text.append(shown.size() - told).append(" of less drag are not shown: --top 0 shows all.\n");
+        }
+        if (!shown.isEmpty()) {
+            text.append("Next: driftwood explain ").append(shown.get(0).id()).append('\n');
+        }
+    }
+}

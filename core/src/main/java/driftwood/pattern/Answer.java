@@ -1,0 +1,56 @@
+package driftwood.pattern;
+
+import driftwood.smell.Evidence;
+import java.util.List;
+
+/**
+ * A refactoring into a pattern, thought through for one finding.
+ *
+ * @param roles   who plays what, with proposed names for those who do not exist yet
+ * @param steps   small ones, each leaving a program that compiles and behaves the same
+ * @param cost    what it adds
+ * @param after   every place to edit for one variant more, once it is done
+ * @param sketch  changed and new files; a sketch to think with, not a patch to apply
+ */
+public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after, List<Sketch> sketch) {
+
+    /**
+     * A participant.
+     *
+     * @param role   as the pattern calls it
+     * @param name   of the type or routine that plays it
+     * @param exists whether it is there already
+     */
+    public record Role(String role, String name, boolean exists) {
+    }
+
+    /**
+     * A step.
+     *
+     * @param does   what to do, in the imperative
+     * @param places where
+     * @param check  how to see that nothing else changed
+     */
+    public record Step(String does, List<Evidence> places, String check) {
+    }
+
+    /**
+     * What a pattern costs.
+     *
+     * @param types types added
+     * @param lines lines added, roughly; negative where the code gets shorter
+     * @param indirection one clause
+     */
+    public record Cost(int types, int lines, String indirection) {
+    }
+
+    /**
+     * A file before and after.
+     *
+     * @param file   relative path
+     * @param before empty for a new file
+     * @param after  never empty
+     */
+    public record Sketch(String file, String before, String after) {
+    }
+}

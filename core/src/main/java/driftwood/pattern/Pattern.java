@@ -1,0 +1,33 @@
+package driftwood.pattern;
+
+import driftwood.program.Program;
+import driftwood.smell.Finding;
+import java.util.List;
+import java.util.Optional;
+
+/** A pattern of the catalogue. Stateless. A new one is a class that implements this and a line in {@link Patterns}. */
+public interface Pattern {
+
+    /** The key as printed, read and written; never blank. */
+    String key();
+
+    /** What it is and when to use it, in two or three sentences. */
+    String what();
+
+    /** When to leave it. */
+    String whenNot();
+
+    /** Its participants. */
+    List<String> roles();
+
+    /** How well it answers a finding; empty where it does not. */
+    Optional<Fit> fit(Finding finding, Program program);
+
+    /**
+     * What a refactoring into this pattern looks like here.
+     *
+     * @param finding one that this pattern fits
+     * @param site    the program and its texts
+     */
+    Answer answer(Finding finding, Site site);
+}

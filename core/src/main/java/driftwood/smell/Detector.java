@@ -1,0 +1,28 @@
+package driftwood.smell;
+
+import driftwood.program.Program;
+import java.util.List;
+
+/**
+ * The second phase of a smell: judging all sightings against the program. A smell is one class that implements this,
+ * and one line in {@link Catalogue}.
+ *
+ * @param <S> the sightings it judges
+ */
+public interface Detector<S> {
+
+    /** The smell's key, title and explanation. */
+    Smell smell();
+
+    /** Who sees what this detector judges. */
+    Seer<S> seer();
+
+    /**
+     * The findings among the sightings.
+     *
+     * @param program  all files linked, tests included
+     * @param sighted  in the order of files and lines; sightings in test code are evidence at most
+     * @return findings in any order, without ids
+     */
+    List<Finding> judge(Program program, List<Seen<S>> sighted);
+}

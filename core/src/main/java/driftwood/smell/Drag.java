@@ -1,0 +1,60 @@
+package driftwood.smell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * How much a smell will hold back the next change, 0.0 to 5.0. Growing with the logarithm: the second place that must
+ * be edited hurts more than the tenth. See docs/drag.md for the formula and its reasons.
+ *
+ * @param value   0.0 to 5.0, rounded to one decimal
+ * @param reasons why, most important first; each a clause that can stand alone
+ */
+public record Drag(double value, List<String> reasons) {
+    private static final double PER_REACH = 0.8;
+    private static final double PER_SPREAD = 0.5;
+    private static final double PER_SIZE = 0.25;
+
+    /**
+     * Adds up the parts of a drag.
+     *
+     * @param reach places that must be edited together, at least 1
+     * @param files files these places are in, at least 1
+     * @param size  how much there is to understand at the place itself: arms, parameters, guards
+     */
+    public static Builder of(int reach, int files, int size) {
+        return new Builder(reach, files, size);
+    }
+
+    /** Collects risks and gives the drag. */
+    public static final class Builder {
+        private final List<String> reasons = new ArrayList<>();
+        private double sum;
+
+        private Builder(int reach, int files, int size) {
+            sum = PER_REACH * log2(1 + Math.max(1, reach)) + PER_SPREAD * log2(Math.max(1, files))
+                    + PER_SIZE * log2(1 + Math.max(0, size));
+            reasons.add(String.format(Locale.ROOT, "%d %s in %d %s to edit together", reach,
+                    reach == 1 ? "place" : "places", files, files == 1 ? "file" : "files"));
+        }
+
+        /** A risk of getting the change silently wrong. @param weight negative where something guards against it */
+        public Builder risk(boolean applies, double weight, String reason) {
+            if (applies) {
+                sum += weight;
+                reasons.add(reason);
+            }
+            return this;
+        }
+
+        public Drag build() {
+            double bounded = Math.min(5.0, Math.max(0.0, sum));
+            return new Drag(Math.round(bounded * 10) / 10.0, List.copyOf(reasons));
+        }
+    }
+
+    private static double log2(double x) {
+        return Math.log(x) / Math.log(2);
+    }
+}

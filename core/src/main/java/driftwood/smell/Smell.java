@@ -1,0 +1,18 @@
+package driftwood.smell;
+
+import java.util.List;
+
+/**
+ * A smell of the catalogue, in words for the reader.
+ *
+ * @param key     as printed, configured and written in files; never blank
+ * @param prefix  of the ids of its findings
+ * @param title   a few words
+ * @param what    what it is and why it hurts
+ * @param isNot   what looks like it and is none
+ * @param example a few lines of code that have it
+ * @param cures   keys of the patterns that answer it, best first
+ */
+public record Smell(String key, String prefix, String title, String what, String isNot, String example,
+        List<String> cures) {
+}

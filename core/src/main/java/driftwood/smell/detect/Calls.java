@@ -1,0 +1,86 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Place;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Who calls constructors and creation routines, from inside their type and from outside. */
+final class Calls {
+    private final Program program;
+    private final Map<String, List<CallFact>> byRoutine = new HashMap<>();
+
+    Calls(Program program) {
+        this.program = program;
+        program.outlines().forEach(outline -> outline.calls().forEach(call ->
+                byRoutine.computeIfAbsent(call.routine(), key -> new ArrayList<>()).add(call)));
+    }
+
+    /** Calls inside a routine to a routine of its own type, or to "this" and "super". */
+    List<CallFact> inside(RoutineOutline caller, String name) {
+        return byRoutine.getOrDefault(caller.symbol(), List.of()).stream()
+                .filter(call -> call.trail().start() == Trail.Start.THIS && call.trail().steps().size() == 1
+                        && call.trail().lastName().equals(name)).toList();
+    }
+
+    /** Creations inside a routine. */
+    List<CreationFact> creationsIn(TypeOutline type, RoutineOutline caller) {
+        return program.creations(type).stream().filter(each -> each.routine().equals(caller.symbol())).toList();
+    }
+
+    /** Call sites outside the type; those that fill optional parts with nothing say so in their note. */
+    List<Place> outside(TypeOutline type, RoutineOutline routine, boolean constructor) {
+        List<Place> places = new ArrayList<>();
+        if (constructor) {
+            for (CreationFact creation : program.creations(type)) {
+                if (isOutside(type, creation.within()) && routine.takes(creation.arguments().size())) {
+                    places.add(place(creation.within(), creation.routine(), creation.line(), routine,
+                            creation.arguments()));
+                }
+            }
+            return places;
+        }
+        for (CallFact call : program.callsByName().getOrDefault(routine.name(), List.of())) {
+            if (isOutside(type, call.within()) && program.routinesAt(call.trail(), call.within()).contains(routine)) {
+                places.add(place(call.within(), call.routine(), call.line(), routine, call.arguments()));
+            }
+        }
+        return places;
+    }
+
+    private Place place(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
+        List<String> filled = new ArrayList<>();
+        for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
+            if (arguments.get(i).isFiller()) {
+                filled.add(called.parameters().get(i).name() + " with " + arguments.get(i).name());
+            }
+        }
+        String file = program.type(within).map(TypeOutline::file).orElse("");
+        return new Place(file, line, line, routine, filled.isEmpty() ? "calls it" : "fills " + String.join(", ", filled));
+    }
+
+    List<Place> withFillers(TypeOutline type, RoutineOutline constructor) {
+        return outside(type, constructor, true).stream().filter(place -> place.note().startsWith("fills")).toList();
+    }
+
+    /** What callers outside pass for one parameter. */
+    List<Argument> argumentsAt(TypeOutline type, RoutineOutline constructor, int at) {
+        return program.creations(type).stream()
+                .filter(each -> isOutside(type, each.within())
+                        && each.arguments().size() == constructor.parameters().size())
+                .map(each -> each.arguments().get(at)).toList();
+    }
+
+    /** Calls inside the type itself, its nested types included, do not count. */
+    private static boolean isOutside(TypeOutline type, String within) {
+        return !within.equals(type.name()) && !within.startsWith(type.name() + ".");
+    }
+}

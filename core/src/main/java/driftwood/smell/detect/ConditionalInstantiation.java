@@ -1,0 +1,200 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.chain.Chain;
+import driftwood.smell.chain.Chain.Arm;
+import driftwood.smell.chain.ChainSeer;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * conditional-instantiation: two or more arms (a final else counts) each create a different concrete class of the
+ * project, used alike afterwards. Not: a routine that only makes this decision and is the only one to make it (that is
+ * the factory); arms that create the same class; exceptions. (Catalogue, conditional-instantiation.)
+ */
+public final class ConditionalInstantiation implements Detector<Chain> {
+    private static final Smell SMELL = new Smell("conditional-instantiation", "ci", "Conditional instantiation",
+            "A condition decides which class to create, in the middle of code that has other work to do. The decision "
+                    + "cannot be reused, tends to be repeated, and its copies drift apart.",
+            "A routine that does nothing but decide and is the only one that does (it is the factory); arms that "
+                    + "create the same class with other arguments; exceptions; a table from key to class.",
+            """
+            Permit permit = vessel.tonnage() > 500
+                    ? new HeavyPermit(vessel) : new LightPermit(vessel);
+            """,
+            List.of("factory-method", "factory", "registry"));
+
+    /** A chain with what its arms create. */
+    private record Deciding(String file, Chain chain, Map<String, TypeOutline> table, Optional<TypeOutline> common) {
+        Set<String> classes() {
+            Set<String> names = new LinkedHashSet<>();
+            table.values().forEach(type -> names.add(type.name()));
+            return names;
+        }
+    }
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Chain> seer() {
+        return ChainSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+        List<Deciding> all = new ArrayList<>();
+        for (Seen<Chain> seen : sighted) {
+            if (!seen.test()) {
+                deciding(seen.file(), seen.sighting(), program).ifPresent(all::add);
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        Set<Deciding> told = new HashSet<>();
+        for (Deciding first : all) {
+            if (told.contains(first)) {
+                continue;
+            }
+            List<Deciding> same = all.stream().filter(other -> sameDecision(first, other)).toList();
+            if (same.size() == 1 && first.chain().alone()) {
+                continue;
+            }
+            told.addAll(same);
+            Deciding place = same.stream().filter(each -> !each.chain().alone()).findFirst().orElse(first);
+            findings.add(finding(place, same.stream().filter(each -> each != place).toList()));
+        }
+        return findings;
+    }
+
+    private static boolean sameDecision(Deciding one, Deciding other) {
+        if (one.equals(other)) {
+            return true;
+        }
+        Set<String> shared = new HashSet<>(one.classes());
+        shared.retainAll(other.classes());
+        return shared.size() >= 2;
+    }
+
+    private static Optional<Deciding> deciding(String file, Chain chain, Program program) {
+        Optional<TypeOutline> scope = program.type(chain.within());
+        if (scope.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<String, TypeOutline> table = new LinkedHashMap<>();
+        Set<String> uses = new HashSet<>();
+        List<Arm> arms = new ArrayList<>(chain.arms());
+        chain.otherwise().ifPresent(arms::add);
+        for (Arm arm : arms) {
+            Optional<TypeOutline> made = arm.product().filter(product -> !product.anonymous())
+                    .flatMap(product -> program.resolve(new TypeRef(product.type()), scope.get()))
+                    .filter(type -> !isError(type));
+            if (made.isPresent()) {
+                table.put(arm.labels().isEmpty() ? "otherwise" : arm.title(), made.get());
+                uses.add(arm.product().get().use());
+            }
+        }
+        long classes = table.values().stream().map(TypeOutline::name).distinct().count();
+        if (classes < 2 || uses.size() > 1) {
+            return Optional.empty();
+        }
+        Optional<TypeOutline> common = common(table.values(), program);
+        boolean collected = uses.iterator().next().indexOf('.') > 0;
+        return common.isPresent() || collected || !uses.contains("return")
+                ? Optional.of(new Deciding(file, chain, table, common)) : Optional.empty();
+    }
+
+    private static boolean isError(TypeOutline type) {
+        return type.simpleName().endsWith("Exception") || type.simpleName().endsWith("Error");
+    }
+
+    private static Optional<TypeOutline> common(Iterable<TypeOutline> made, Program program) {
+        Set<TypeOutline> shared = null;
+        for (TypeOutline type : made) {
+            Set<TypeOutline> up = new LinkedHashSet<>(List.of(type));
+            up.addAll(program.ancestors(type));
+            if (shared == null) {
+                shared = up;
+            } else {
+                shared.retainAll(up);
+            }
+        }
+        return shared == null ? Optional.empty() : shared.stream().findFirst();
+    }
+
+    private static Finding finding(Deciding one, List<Deciding> repeats) {
+        Chain chain = one.chain();
+        List<String> disagreements = disagreements(one, repeats);
+        Set<String> files = new HashSet<>(Set.of(one.file()));
+        repeats.forEach(each -> files.add(each.file()));
+        Drag drag = Drag.of(1 + repeats.size(), files.size(), one.table().size())
+                .risk(!disagreements.isEmpty(), 0.8, "the copies disagree on " + String.join(", ", disagreements))
+                .risk(one.common().isEmpty(), 0.3, "what is created has no type of the project in common")
+                .build();
+        Map<String, String> table = new LinkedHashMap<>();
+        one.table().forEach((label, type) -> table.put(label, type.simpleName()));
+        List<Place> places = repeats.stream().map(each -> new Place(each.file(), each.chain().line(),
+                each.chain().endLine(), each.chain().routine(), "the same decision again: " + classes(each))).toList();
+        Detail detail = new Detail.Choosing(chain, table, one.common().map(TypeOutline::name).orElse(""), places);
+        String message = "decides which class to create: " + classes(one)
+                + (one.common().isPresent() ? ", used as " + one.common().get().simpleName() : "")
+                + (repeats.isEmpty() ? "" : "; decided again in " + repeats.size()
+                        + (repeats.size() == 1 ? " other place" : " other places"));
+        return new Finding("", SMELL.key(), drag, "java", one.file(), chain.line(), chain.endLine(), chain.routine(),
+                message, evidence(one, places, disagreements), detail);
+    }
+
+    private static String classes(Deciding each) {
+        return TypeSwitch.listed(each.table().values().stream().map(TypeOutline::simpleName).distinct().toList());
+    }
+
+    /** Labels that two copies answer with different classes. */
+    private static List<String> disagreements(Deciding one, List<Deciding> repeats) {
+        List<String> labels = new ArrayList<>();
+        for (Deciding other : repeats) {
+            one.table().forEach((label, type) -> {
+                TypeOutline there = other.table().get(label);
+                if (there != null && !there.equals(type) && !labels.contains(label)) {
+                    labels.add(label);
+                }
+            });
+        }
+        return labels;
+    }
+
+    private static List<Evidence> evidence(Deciding one, List<Place> repeats, List<String> disagreements) {
+        List<Evidence> evidence = new ArrayList<>();
+        List<Arm> arms = new ArrayList<>(one.chain().arms());
+        one.chain().otherwise().ifPresent(arms::add);
+        for (Arm arm : arms) {
+            String label = arm.labels().isEmpty() ? "otherwise" : arm.title();
+            TypeOutline made = one.table().get(label);
+            evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(), made == null
+                    ? label + ": " + TypeSwitch.does(arm) : label + " creates " + made.simpleName()));
+        }
+        repeats.forEach(place -> evidence.add(place.evidence()));
+        if (!disagreements.isEmpty()) {
+            evidence.add(new Evidence(one.file(), one.chain().line(), one.chain().endLine(),
+                    "the copies create different classes for " + String.join(", ", disagreements)));
+        }
+        return evidence;
+    }
+}

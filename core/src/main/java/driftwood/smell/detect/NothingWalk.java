@@ -1,0 +1,288 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Trail;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.detect.NothingSighting.Kind;
+import driftwood.tree.*;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Walks one file for {@link NothingSeer}. */
+final class NothingWalk extends Walk {
+    private final List<NothingSighting> sightings = new ArrayList<>();
+    private final Deque<Frame> frames = new ArrayDeque<>();
+    private int lambdas;
+
+    /** What is known of the routine being walked. */
+    private static final class Frame {
+        final Routine routine;
+        final MaybeEmptyLocals locals;
+        final Deque<Node> conditions = new ArrayDeque<>();
+        final Set<String> filled = new HashSet<>();
+        final List<NothingSighting> own = new ArrayList<>();
+
+        Frame(Routine routine) {
+            this.routine = routine;
+            this.locals = new MaybeEmptyLocals(routine);
+        }
+    }
+
+    NothingWalk(FileTree file) {
+        super(file);
+    }
+
+    List<NothingSighting> sightings() {
+        scan(file.unit());
+        return sightings;
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        int outer = lambdas;
+        lambdas = 0;
+        frames.push(new Frame(routine));
+        super.visitRoutine(routine);
+        close(frames.pop(), routine);
+        lambdas = outer;
+        return null;
+    }
+
+    /** Guards on a field that the same routine fills are lazy initialisation. */
+    private void close(Frame frame, Routine routine) {
+        for (NothingSighting each : frame.own) {
+            boolean ownField = !each.trail().isCall() && frame.filled.contains(each.trail().last());
+            sightings.add(each.isGuard() && ownField ? new NothingSighting(Kind.LAZY, each.within(), each.routine(),
+                    each.trail(), each.name(), each.line(), each.endLine(), each.note()) : each);
+        }
+        List<Node> body = routine.body().map(Block::statements).orElse(List.of());
+        if (body.size() == 1 && routine.parameters().isEmpty() && body.get(0) instanceof Return back
+                && back.value().isPresent() && (back.value().get() instanceof Name
+                || back.value().get() instanceof Member member && member.receiver() instanceof Name)) {
+            sightings.add(new NothingSighting(Kind.GETTER, type(), symbol(routine), trail(back.value().get()), "",
+                    file.line(routine), file.endLine(routine), ""));
+        }
+    }
+
+    private void add(Kind kind, Trail trail, String name, Node at, String note) {
+        if (!frames.isEmpty()) {
+            frames.peek().own.add(new NothingSighting(kind, type(), member(), trail, name, file.line(at),
+                    file.endLine(at), note));
+        }
+    }
+
+    @Override
+    public Void visitLambda(Lambda lambda) {
+        lambdas++;
+        super.visitLambda(lambda);
+        lambdas--;
+        return null;
+    }
+
+    @Override
+    public Void visitReturn(Return back) {
+        if (lambdas == 0 && !frames.isEmpty() && !frames.peek().routine.returns().text().equals("void")) {
+            back.value().ifPresent(value -> given(value, back));
+        }
+        return visitNode(back);
+    }
+
+    private void given(Node value, Node at) {
+        if (value instanceof Conditional choice) {
+            frames.peek().conditions.push(choice.condition());
+            given(choice.then(), at);
+            given(choice.otherwise(), at);
+            frames.peek().conditions.pop();
+        } else if (value instanceof Literal literal && literal.kind() == LiteralKind.NULL) {
+            if (!isPassedThrough()) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, condition());
+            }
+        } else if (value instanceof Name name && frames.peek().locals.mayBeEmpty(name.name())) {
+            add(Kind.YIELDS, Trail.UNKNOWN, "", at, "unless " + name.name() + " was found");
+        } else {
+            Trail trail = trail(value).unheld();
+            if (trail.isCall()) {
+                add(Kind.HANDS_ON, trail, "", at, condition());
+            }
+        }
+    }
+
+    private String condition() {
+        Deque<Node> conditions = frames.peek().conditions;
+        return conditions.isEmpty() ? "when nothing before has returned" : "if " + file.brief(conditions.peek());
+    }
+
+    /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */
+    private boolean isPassedThrough() {
+        Set<String> parameters = new HashSet<>();
+        frames.peek().routine.parameters().forEach(each -> parameters.add(each.name()));
+        Node nearest = frames.peek().conditions.peek();
+        return nearest != null && asksForNothing(nearest, parameters);
+    }
+
+    private static boolean asksForNothing(Node condition, Set<String> names) {
+        if (condition instanceof NullTest test) {
+            return test.subject() instanceof Name name && names.contains(name.name());
+        }
+        return condition instanceof Binary binary && binary.operator().equals("||")
+                && asksForNothing(binary.left(), names) && asksForNothing(binary.right(), names);
+    }
+
+    @Override
+    public Void visitIf(If branch) {
+        guards(branch.condition(), branch.then(), branch.otherwise(), branch);
+        scan(branch.condition());
+        if (frames.isEmpty()) {
+            return visitNode(branch);
+        }
+        frames.peek().conditions.push(branch.condition());
+        scan(branch.then());
+        branch.otherwise().ifPresent(this::scan);
+        frames.peek().conditions.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitConditional(Conditional choice) {
+        guards(choice.condition(), choice.then(), Optional.of(choice.otherwise()), choice);
+        return visitNode(choice);
+    }
+
+    @Override
+    public Void visitBinary(Binary binary) {
+        if (binary.operator().equals("&&") && !isCondition(binary) && binary.left() instanceof NullTest test
+                && test.negated()) {
+            guard(test, Kind.GUARD_SKIPS, binary, "takes false for nothing");
+        }
+        return visitNode(binary);
+    }
+
+    private final Set<Node> conditionsSeen = new HashSet<>();
+
+    private boolean isCondition(Node node) {
+        return conditionsSeen.contains(node);
+    }
+
+    /** The tests for nothing in a condition, and what becomes of nothing. */
+    private void guards(Node condition, Node then, Optional<Node> otherwise, Node whole) {
+        conditionsSeen.add(condition);
+        if (condition instanceof Binary binary
+                && (binary.operator().equals("&&") || binary.operator().equals("||"))) {
+            guards(binary.left(), then, otherwise, whole);
+            guards(binary.right(), then, otherwise, whole);
+            return;
+        }
+        if (condition instanceof NullTest test) {
+            Optional<Node> forNothing = test.negated() ? otherwise : Optional.of(then);
+            Optional<Node> forSomething = test.negated() ? Optional.of(then) : otherwise;
+            if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
+                add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
+            } else {
+                guard(test, kindOf(forNothing), whole, describe(forNothing, forSomething));
+            }
+        }
+    }
+
+    private void guard(NullTest test, Kind kind, Node at, String note) {
+        Trail trail = trail(test.subject()).unheld();
+        if (trail.isKnown() && (trail.isCall() || !trail.steps().isEmpty() || trail.start() == Trail.Start.NAME)) {
+            add(kind, trail, "", at, note);
+        }
+    }
+
+    /** Whether a branch gives the guarded field a value. */
+    private boolean fills(Node branch, Node subject) {
+        String wanted = subject.text(file.source().text());
+        boolean[] found = {false};
+        new TreeScanner() {
+            @Override
+            public Void visitAssignment(Assignment assignment) {
+                found[0] |= assignment.target().text(file.source().text()).equals(wanted);
+                return visitNode(assignment);
+            }
+        }.scan(branch);
+        return found[0] && !(subject instanceof Name name && isLocal(name.name()));
+    }
+
+    private static Kind kindOf(Optional<Node> forNothing) {
+        if (forNothing.isEmpty()) {
+            return Kind.GUARD_SKIPS;
+        }
+        Node last = lastOf(forNothing.get());
+        if (last instanceof Throw) {
+            return Kind.GUARD_THROWS;
+        }
+        boolean leaves = last instanceof Jump
+                || last instanceof Return back && (back.value().isEmpty() || isNull(back.value().get()));
+        return leaves ? Kind.GUARD_SKIPS : Kind.GUARD_DEFAULTS;
+    }
+
+    private static Node lastOf(Node body) {
+        return body instanceof Block block && !block.statements().isEmpty()
+                ? lastOf(block.statements().get(block.statements().size() - 1)) : body;
+    }
+
+    private static boolean isNull(Node node) {
+        return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+    }
+
+    private String describe(Optional<Node> forNothing, Optional<Node> forSomething) {
+        if (forNothing.isEmpty()) {
+            return forSomething.map(node -> "skips " + file.brief(firstOf(node))).orElse("skips");
+        }
+        return "for nothing: " + file.brief(firstOf(forNothing.get()));
+    }
+
+    private static Node firstOf(Node body) {
+        return body instanceof Block block && !block.statements().isEmpty() ? firstOf(block.statements().get(0)) : body;
+    }
+
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        if (assignment.operator().equals("=") && !frames.isEmpty()) {
+            field(assignment);
+        }
+        return super.visitAssignment(assignment);
+    }
+
+    private void field(Assignment assignment) {
+        boolean bare = assignment.target() instanceof Name name && !isLocal(name.name());
+        boolean ofThis = assignment.target() instanceof Member member && member.receiver() instanceof Name owner
+                && owner.name().equals("this");
+        if (!bare && !ofThis) {
+            return;
+        }
+        Trail trail = trail(assignment.target());
+        String name = trail.last();
+        if (isNull(assignment.value())) {
+            add(Kind.FIELD_NULL, trail, name, assignment, "");
+        } else if (frames.peek().routine.kind() == RoutineKind.CONSTRUCTOR) {
+            String from = assignment.value() instanceof Name value && isLocal(value.name()) ? value.name() : "";
+            add(Kind.FIELD_SET, trail, name, assignment, from);
+        } else {
+            boolean fromParameter = assignment.value() instanceof Name value && isLocal(value.name());
+            if (!fromParameter) {
+                frames.peek().filled.add(name);
+            }
+        }
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        boolean replaces = call.name().equals("requireNonNullElse") || call.name().equals("requireNonNullElseGet");
+        boolean wraps = call.name().equals("ofNullable");
+        if ((replaces || wraps) && !call.arguments().isEmpty()) {
+            Trail trail = trail(call.arguments().get(0)).unheld();
+            if (trail.isKnown()) {
+                add(Kind.GUARD_DEFAULTS, trail, "", call, replaces ? "takes a default for nothing"
+                        : "wraps nothing as an empty value");
+            }
+        }
+        return visitNode(call);
+    }
+}

@@ -1,0 +1,169 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Argument;
+import driftwood.program.FieldOutline;
+import driftwood.program.Fields;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Seen;
+import driftwood.smell.Smell;
+import driftwood.smell.detect.NothingSighting.Kind;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The fields of a project that stand for "nothing" by null and are guarded in three places or more. */
+final class NullFields {
+    private static final int PLACES = 3;
+
+    private final Program program;
+    private final List<Seen<NothingSighting>> sighted;
+    private final Map<String, Fields.Found> getters = new HashMap<>();
+
+    NullFields(Program program, List<Seen<NothingSighting>> sighted) {
+        this.program = program;
+        this.sighted = sighted;
+        for (Seen<NothingSighting> seen : sighted) {
+            NothingSighting each = seen.sighting();
+            if (each.kind() == Kind.GETTER) {
+                field(each.trail(), each.within()).ifPresent(found -> getters.put(each.routine(), found));
+            }
+        }
+    }
+
+    private Optional<Fields.Found> field(Trail trail, String within) {
+        return program.fieldAt(trail, within).filter(found -> found.field().isPresent());
+    }
+
+    /** The field that a guarded value comes from, directly or through a plain getter. */
+    private Optional<Fields.Found> guarded(NothingSighting guard) {
+        if (!guard.trail().isCall()) {
+            return field(guard.trail(), guard.within());
+        }
+        List<RoutineOutline> routines = program.routinesAt(guard.trail(), guard.within());
+        return routines.size() == 1 ? Optional.ofNullable(getters.get(routines.get(0).symbol())) : Optional.empty();
+    }
+
+    List<Finding> findings(Smell smell) {
+        Map<String, List<Place>> guards = new LinkedHashMap<>();
+        Map<String, Fields.Found> fields = new HashMap<>();
+        Set<String> tolerated = new HashSet<>();
+        Set<String> lazy = new HashSet<>();
+        for (Seen<NothingSighting> seen : sighted) {
+            NothingSighting each = seen.sighting();
+            if (each.kind() != Kind.LAZY && !each.isGuard()) {
+                continue;
+            }
+            guarded(each).ifPresent(found -> {
+                if (each.kind() == Kind.LAZY) {
+                    lazy.add(found.symbol());
+                    return;
+                }
+                fields.put(found.symbol(), found);
+                guards.computeIfAbsent(found.symbol(), key -> new ArrayList<>()).add(new Place(seen.file(),
+                        each.line(), each.endLine(), each.routine(), "guard, " + each.note()));
+                if (each.isTolerant()) {
+                    tolerated.add(found.symbol());
+                }
+            });
+        }
+        List<Finding> findings = new ArrayList<>();
+        guards.forEach((symbol, places) -> {
+            Fields.Found found = fields.get(symbol);
+            Set<String> routines = new HashSet<>();
+            places.forEach(place -> routines.add(place.symbol()));
+            if (routines.size() >= PLACES && tolerated.contains(symbol) && !lazy.contains(symbol) && !isLink(found)) {
+                why(found).ifPresent(reason -> findings.add(finding(smell, found, places, reason)));
+            }
+        });
+        return findings;
+    }
+
+    /** A link of a data structure to a node of its own kind: null is its end, not a missing collaborator. */
+    private boolean isLink(Fields.Found found) {
+        Optional<TypeOutline> type = program.resolve(found.field().orElseThrow().type(), found.owner());
+        return type.isPresent() && (type.get().equals(found.owner())
+                || program.ancestors(found.owner()).contains(type.get())
+                || program.nestedIn(found.owner()).contains(type.get()));
+    }
+
+    /** Why the field can be null, with the place that shows it; empty where nothing does. */
+    private Optional<Evidence> why(Fields.Found found) {
+        FieldOutline field = found.field().orElseThrow();
+        String file = found.owner().file();
+        Evidence declared = new Evidence(file, field.line(), field.endLine(), "the field begins as null");
+        if (field.start() == FieldOutline.Start.NULL) {
+            return Optional.of(declared);
+        }
+        Set<String> setIn = new HashSet<>();
+        for (Seen<NothingSighting> seen : sighted) {
+            NothingSighting each = seen.sighting();
+            boolean sameField = each.name().equals(field.name()) && field(each.trail(), each.within())
+                    .filter(other -> other.symbol().equals(found.symbol())).isPresent();
+            if (sameField && each.kind() == Kind.FIELD_NULL) {
+                return Optional.of(new Evidence(seen.file(), each.line(), each.endLine(), "the field is set to null"));
+            }
+            if (sameField && each.kind() == Kind.FIELD_SET) {
+                setIn.add(each.routine());
+                Optional<Evidence> passed = nullPassed(found.owner(), each);
+                if (passed.isPresent()) {
+                    return passed;
+                }
+            }
+        }
+        boolean neverSet = setIn.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
+                && !found.owner().isInterface();
+        return neverSet ? Optional.of(declared) : Optional.empty();
+    }
+
+    /** A creation that passes null for the parameter from which a constructor sets the field. */
+    private Optional<Evidence> nullPassed(TypeOutline owner, NothingSighting set) {
+        for (RoutineOutline constructor : owner.constructors()) {
+            if (!constructor.symbol().equals(set.routine())) {
+                continue;
+            }
+            for (int i = 0; i < constructor.parameters().size(); i++) {
+                if (!constructor.parameters().get(i).name().equals(set.note())) {
+                    continue;
+                }
+                for (CreationFact creation : program.creations(owner)) {
+                    if (creation.arguments().size() == constructor.parameters().size()
+                            && creation.arguments().get(i).kind() == Argument.Kind.NULL) {
+                        String file = program.type(creation.within()).map(TypeOutline::file).orElse(owner.file());
+                        return Optional.of(new Evidence(file, creation.line(), creation.line(),
+                                "null is passed for " + set.note()));
+                    }
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Finding finding(Smell smell, Fields.Found found, List<Place> guards, Evidence reason) {
+        FieldOutline field = found.field().orElseThrow();
+        Set<String> files = new LinkedHashSet<>(Set.of(found.owner().file()));
+        guards.forEach(place -> files.add(place.file()));
+        Drag drag = Drag.of(guards.size(), files.size(), 1).build();
+        List<Evidence> evidence = new ArrayList<>(List.of(reason));
+        guards.forEach(place -> evidence.add(place.evidence()));
+        String message = "field " + field.name() + " stands for nothing by null, guarded in " + guards.size()
+                + " places";
+        Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), guards, List.of());
+        return new Finding("", smell.key(), drag, "java", found.owner().file(), field.line(), field.endLine(),
+                found.symbol(), message, evidence, detail);
+    }
+}

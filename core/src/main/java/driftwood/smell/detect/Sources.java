@@ -1,0 +1,133 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Outline;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Evidence;
+import driftwood.smell.Seen;
+import driftwood.smell.detect.NothingSighting.Kind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The routines of a project that give null for "nothing", with those that only hand it on. */
+final class Sources {
+    private final Program program;
+    private final Map<String, RoutineOutline> routines = new HashMap<>();
+    private final Map<String, Source> sources = new LinkedHashMap<>();
+    private final Map<String, List<CallFact>> uses = new HashMap<>();
+
+    /**
+     * A source of nothing: a routine and those that override it.
+     *
+     * @param symbol   of the topmost declaration in the project
+     * @param file     of the first routine that gives null
+     * @param routine  that routine
+     * @param yields   each null return with its condition
+     * @param routines symbols of all that give null
+     */
+    record Source(String symbol, String file, RoutineOutline routine, List<Evidence> yields, Set<String> routines) {
+    }
+
+    private Sources(Program program) {
+        this.program = program;
+        for (TypeOutline type : program.types()) {
+            type.routines().forEach(routine -> routines.put(routine.symbol(), routine));
+        }
+        for (Outline outline : program.outlines()) {
+            for (CallFact call : outline.calls()) {
+                Trail used = call.trail().owner().unheld();
+                if (used.isCall()) {
+                    uses.computeIfAbsent(used.lastName(), key -> new ArrayList<>()).add(call);
+                }
+            }
+        }
+    }
+
+    static Sources of(Program program, List<Seen<NothingSighting>> sighted) {
+        Sources sources = new Sources(program);
+        for (Seen<NothingSighting> seen : sighted) {
+            if (seen.sighting().kind() == Kind.YIELDS) {
+                sources.add(seen, "gives null " + seen.sighting().note());
+            } else if (seen.sighting().kind() == Kind.HANDS_ON && sources.isLookUp(seen.sighting())) {
+                sources.add(seen, "hands on a look-up that may find nothing");
+            }
+        }
+        boolean grown = true;
+        while (grown) {
+            grown = false;
+            for (Seen<NothingSighting> seen : sighted) {
+                NothingSighting each = seen.sighting();
+                Source origin = each.kind() == Kind.HANDS_ON
+                        ? sources.sourceOf(each.trail(), each.within()).orElse(null) : null;
+                if (origin != null && !sources.knows(each.routine())) {
+                    grown |= sources.add(seen, "hands on the null of " + each.trail().lastName() + "()");
+                }
+            }
+        }
+        return sources;
+    }
+
+    private boolean knows(String routine) {
+        RoutineOutline outline = routines.get(routine);
+        return outline == null || Optional.ofNullable(sources.get(program.rootOf(outline).symbol()))
+                .map(source -> source.routines().contains(routine)).orElse(false);
+    }
+
+    /** A look-up in a map: what is not there comes back as null. */
+    private boolean isLookUp(NothingSighting each) {
+        return each.trail().lastName().equals("get") && Trail.argumentsOf(each.trail().last()) == 1
+                && program.typeOf(each.trail().owner(), each.within())
+                .filter(value -> value.ref().simpleName().endsWith("Map")).isPresent()
+                && program.projectType(each.trail().owner(), each.within()).isEmpty();
+    }
+
+    /** @return whether it was taken: contracts of foreign types cannot be changed here */
+    private boolean add(Seen<NothingSighting> seen, String note) {
+        RoutineOutline routine = routines.get(seen.sighting().routine());
+        if (routine == null || routine.isConstructor()) {
+            return false;
+        }
+        RoutineOutline root = program.rootOf(routine);
+        if (root.traits().isAnnotated("Override")) {
+            return false;
+        }
+        Source source = sources.computeIfAbsent(root.symbol(), key -> new Source(root.symbol(), seen.file(), routine,
+                new ArrayList<>(), new HashSet<>()));
+        source.yields().add(new Evidence(seen.file(), seen.sighting().line(), seen.sighting().endLine(), note));
+        source.yields().sort(Comparator.comparing(Evidence::file).thenComparingInt(Evidence::line));
+        source.routines().add(routine.symbol());
+        return true;
+    }
+
+    Source get(String symbol) {
+        return sources.get(symbol);
+    }
+
+    /** The source that a call means; empty where it means none, or where overloads leave it open. */
+    Optional<Source> sourceOf(Trail call, String within) {
+        Source found = null;
+        for (RoutineOutline routine : program.routinesAt(call, within)) {
+            Source source = sources.get(program.rootOf(routine).symbol());
+            if (source == null || found != null && found != source) {
+                return Optional.empty();
+            }
+            found = source;
+        }
+        return Optional.ofNullable(found);
+    }
+
+    /** Calls on the result of a call of that name. */
+    List<CallFact> usesOf(String name) {
+        return uses.getOrDefault(name, List.of());
+    }
+}
