@@ -1,5 +1,7 @@
 package driftwood.cli;
 
+import driftwood.cli.command.ExplainCommand;
+import driftwood.cli.command.PlanCommand;
 import driftwood.cli.command.ScanCommand;
 import java.util.Arrays;
 import java.util.List;
@@ -15,7 +17,7 @@ import org.apache.commons.cli.UnrecognizedOptionException;
 
 /** The composition root: finds the command, runs it, ends the process. */
 public final class Main {
-    static final List<Command> COMMANDS = List.of(new ScanCommand());
+    static final List<Command> COMMANDS = List.of(new ScanCommand(), new ExplainCommand(), new PlanCommand());
 
     private Main() {
     }

@@ -11,7 +11,8 @@ import java.util.Optional;
 
 /** All patterns that Driftwood plans with. A new one is a class and a line here. */
 public final class Patterns {
-    private static final List<Pattern> ALL = List.of();
+    private static final List<Pattern> ALL = List.of(new Builder(), new FactoryMethod(), new Factory(),
+            new Registry(), new Strategy(), new State(), new NullObject(), new OptionalValue(), new Visitor());
 
     private Patterns() {
     }

@@ -67,10 +67,14 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
             ParameterOutline parameter = parameters.get(i);
             text.append(i == 0 ? "" : ", ");
             if (parameter.type().isPresent()) {
-                text.append(parameter.type().text().replace(",", ", ")).append(' ');
+                text.append(readable(parameter.type())).append(' ');
             }
             text.append(parameter.name());
         }
         return text.append(')').toString();
+    }
+
+    private static String readable(TypeRef type) {
+        return type.text().replace(",", ", ").replace("?extends", "? extends ").replace("?super", "? super ");
     }
 }

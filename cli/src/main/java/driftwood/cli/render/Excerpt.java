@@ -1,6 +1,7 @@
 package driftwood.cli.render;
 
 import driftwood.pattern.Site;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -25,14 +26,21 @@ public final class Excerpt {
     public String of(String file, int line, int endLine, int most, int indent) {
         List<String> lines = site.lines(file);
         int last = Math.min(endLine, lines.size());
-        StringBuilder text = new StringBuilder();
-        int margin = margin(lines, line, last);
+        List<Integer> numbers = new ArrayList<>();
         for (int number = line; number <= last; number++) {
-            int shown = number - line;
-            if (last - line + 1 > most && shown == most - 2) {
-                text.append(" ".repeat(indent)).append(style.dim("     :")).append('\n');
-                number = last;
+            if (last - line + 1 <= most || !isRemark(lines.get(number - 1))) {
+                numbers.add(number);
             }
+        }
+        int margin = margin(lines, numbers);
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < numbers.size(); i++) {
+            if (numbers.size() > most && i == most - 2) {
+                text.append(" ".repeat(indent)).append(style.dim("    :")).append('\n');
+                i = numbers.size() - 2;
+                continue;
+            }
+            int number = numbers.get(i);
             String code = Style.safe(lines.get(number - 1));
             code = code.length() > margin ? code.substring(margin) : "";
             int room = Math.max(20, width - indent - 8);
@@ -43,9 +51,15 @@ public final class Excerpt {
         return text.toString();
     }
 
-    private static int margin(List<String> lines, int line, int last) {
+    /** Blank lines and lines of comment, which a long stretch can do without. */
+    private static boolean isRemark(String line) {
+        String text = line.strip();
+        return text.isEmpty() || text.startsWith("//") || text.startsWith("/*") || text.startsWith("*");
+    }
+
+    private static int margin(List<String> lines, List<Integer> numbers) {
         int margin = Integer.MAX_VALUE;
-        for (int number = line; number <= last; number++) {
+        for (int number : numbers) {
             String code = Style.safe(lines.get(number - 1));
             if (!code.isBlank()) {
                 margin = Math.min(margin, code.length() - code.stripLeading().length());

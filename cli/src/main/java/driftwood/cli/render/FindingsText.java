@@ -56,7 +56,7 @@ public final class FindingsText {
         text.append(style.drag(finding.drag().value())).append("  ").append(style.strong(finding.smell())).append("  ")
                 .append(style.cool(finding.id())).append("  ").append(Style.safe(finding.file())).append(':')
                 .append(finding.line()).append('\n');
-        text.append(wrapped(Style.safe(unqualified(finding.symbol()) + " " + finding.message()), 5));
+        text.append(wrapped(Style.safe(sentence(finding)), 5));
         text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 5));
         text.append(wrapped(style.dim("drag: ") + String.join("; ", finding.drag().reasons()), 5));
         List<Fit> fits = Patterns.fits(finding, result.program());
@@ -65,15 +65,22 @@ public final class FindingsText {
         }
     }
 
+    /** Where it is, and what: the form in which findings are told everywhere. */
+    static String sentence(Finding finding) {
+        return unqualified(finding.symbol()) + ": " + finding.message();
+    }
+
     /** Without the package, which the path already tells. */
-    private static String unqualified(String symbol) {
+    static String unqualified(String symbol) {
         int hash = symbol.indexOf('#');
         String type = hash < 0 ? symbol : symbol.substring(0, hash);
         int dot = 0;
         while (dot < type.length() && Character.isLowerCase(type.charAt(dot)) && type.indexOf('.', dot) > 0) {
             dot = type.indexOf('.', dot) + 1;
         }
-        return type.substring(dot) + (hash < 0 ? "" : symbol.substring(hash));
+        String owner = type.substring(dot);
+        boolean constructors = hash >= 0 && owner.endsWith(symbol.substring(hash + 1));
+        return owner + (hash < 0 || constructors ? "" : symbol.substring(hash));
     }
 
     private void line(Finding sibling, StringBuilder text) {
@@ -92,21 +99,7 @@ public final class FindingsText {
     }
 
     private String wrapped(String text, int indent) {
-        StringBuilder lines = new StringBuilder(" ".repeat(indent));
-        int column = indent;
-        for (String word : text.split(" ")) {
-            int length = word.replaceAll("\u001B\\[[0-9;]*m", "").length();
-            if (column > indent && column + length + 1 > width) {
-                lines.append('\n').append(" ".repeat(indent));
-                column = indent;
-            } else if (column > indent) {
-                lines.append(' ');
-                column++;
-            }
-            lines.append(word);
-            column += length;
-        }
-        return lines.append('\n').toString();
+        return Paragraph.of(text, width, indent, 0);
     }
 
     private void summary(List<Finding> shown, int told, StringBuilder text) {

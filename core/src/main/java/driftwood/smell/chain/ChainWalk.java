@@ -217,7 +217,7 @@ final class ChainWalk extends Walk {
             boolean requirement = statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
                     && call.name().startsWith("require");
             boolean declared = statement instanceof Local local
-                    && local.initial().map(Bodies::isLookup).orElse(true);
+                    && !(local.initial().isPresent() && local.initial().get() instanceof Creation);
             if (statement.end() <= start && !check && !requirement && !declared) {
                 return false;
             }

@@ -79,6 +79,11 @@ final class Calls {
                 .map(each -> each.arguments().get(at)).toList();
     }
 
+    /** Whether a builder of its own already stands beside the constructors. */
+    boolean hasBuilder(TypeOutline type) {
+        return program.nestedIn(type).stream().anyMatch(each -> each.simpleName().endsWith("Builder"));
+    }
+
     /** Calls inside the type itself, its nested types included, do not count. */
     private static boolean isOutside(TypeOutline type, String within) {
         return !within.equals(type.name()) && !within.startsWith(type.name() + ".");

@@ -42,7 +42,13 @@ public final class ConditionalInstantiation implements Detector<Chain> {
             List.of("factory-method", "factory", "registry"));
 
     /** A chain with what its arms create. */
-    private record Deciding(String file, Chain chain, Map<String, TypeOutline> table, Optional<TypeOutline> common) {
+    private record Deciding(String file, Chain chain, Map<String, TypeOutline> table, Optional<TypeOutline> common,
+            List<Arm> arms) {
+        /** Checks before the first creation belong to the routine, not to the decision. */
+        int line() {
+            return arms.get(0).line();
+        }
+
         Set<String> classes() {
             Set<String> names = new LinkedHashSet<>();
             table.values().forEach(type -> names.add(type.name()));
@@ -103,6 +109,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         Set<String> uses = new HashSet<>();
         List<Arm> arms = new ArrayList<>(chain.arms());
         chain.otherwise().ifPresent(arms::add);
+        List<Arm> deciding = new ArrayList<>();
         for (Arm arm : arms) {
             Optional<TypeOutline> made = arm.product().filter(product -> !product.anonymous())
                     .flatMap(product -> program.resolve(new TypeRef(product.type()), scope.get()))
@@ -110,6 +117,9 @@ public final class ConditionalInstantiation implements Detector<Chain> {
             if (made.isPresent()) {
                 table.put(arm.labels().isEmpty() ? "otherwise" : arm.title(), made.get());
                 uses.add(arm.product().get().use());
+            }
+            if (!table.isEmpty()) {
+                deciding.add(arm);
             }
         }
         long classes = table.values().stream().map(TypeOutline::name).distinct().count();
@@ -119,7 +129,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         Optional<TypeOutline> common = common(table.values(), program);
         boolean collected = uses.iterator().next().indexOf('.') > 0;
         return common.isPresent() || collected || !uses.contains("return")
-                ? Optional.of(new Deciding(file, chain, table, common)) : Optional.empty();
+                ? Optional.of(new Deciding(file, chain, table, common, deciding)) : Optional.empty();
     }
 
     private static boolean isError(TypeOutline type) {
@@ -151,14 +161,14 @@ public final class ConditionalInstantiation implements Detector<Chain> {
                 .build();
         Map<String, String> table = new LinkedHashMap<>();
         one.table().forEach((label, type) -> table.put(label, type.simpleName()));
-        List<Place> places = repeats.stream().map(each -> new Place(each.file(), each.chain().line(),
+        List<Place> places = repeats.stream().map(each -> new Place(each.file(), each.line(),
                 each.chain().endLine(), each.chain().routine(), "the same decision again: " + classes(each))).toList();
         Detail detail = new Detail.Choosing(chain, table, one.common().map(TypeOutline::name).orElse(""), places);
         String message = "decides which class to create: " + classes(one)
                 + (one.common().isPresent() ? ", used as " + one.common().get().simpleName() : "")
                 + (repeats.isEmpty() ? "" : "; decided again in " + repeats.size()
                         + (repeats.size() == 1 ? " other place" : " other places"));
-        return new Finding("", SMELL.key(), drag, "java", one.file(), chain.line(), chain.endLine(), chain.routine(),
+        return new Finding("", SMELL.key(), drag, "java", one.file(), one.line(), chain.endLine(), chain.routine(),
                 message, evidence(one, places, disagreements), detail);
     }
 
@@ -182,9 +192,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
 
     private static List<Evidence> evidence(Deciding one, List<Place> repeats, List<String> disagreements) {
         List<Evidence> evidence = new ArrayList<>();
-        List<Arm> arms = new ArrayList<>(one.chain().arms());
-        one.chain().otherwise().ifPresent(arms::add);
-        for (Arm arm : arms) {
+        for (Arm arm : one.arms()) {
             String label = arm.labels().isEmpty() ? "otherwise" : arm.title();
             TypeOutline made = one.table().get(label);
             evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(), made == null

@@ -22,13 +22,16 @@ import java.util.regex.Pattern;
 record Ladder(List<RoutineOutline> steps) {
     private static final int STEPS = 3;
     private static final int MANY = 5;
+    private static final Set<String> CONVENTIONAL =
+            Set.of("String", "Throwable", "Exception", "boolean", "Object[]", "Object");
     private static final Pattern COUNTED = Pattern.compile("(.*?)\\d+");
 
     static Ladder ofConstructors(TypeOutline type, List<RoutineOutline> constructors, Calls calls) {
         List<RoutineOutline> candidates = constructors.stream()
-                .filter(each -> !repeatsParent(each, calls) && !(isError(type) && isConventional(each))).toList();
-        return of(candidates, (small, large) -> calls.inside(small, "this").stream()
+                .filter(each -> !repeatsParent(each, calls)).toList();
+        Ladder ladder = of(candidates, (small, large) -> calls.inside(small, "this").stream()
                 .anyMatch(call -> fills(small, large, call.arguments())));
+        return isError(type) && ladder.isConventional() ? new Ladder(List.of()) : ladder;
     }
 
     static Ladder ofCreationRoutines(TypeOutline type, List<RoutineOutline> routines, Calls calls) {
@@ -138,9 +141,18 @@ record Ladder(List<RoutineOutline> steps) {
         if (arguments.size() != large.parameters().size() || arguments.size() <= small.parameters().size()) {
             return false;
         }
-        List<String> passed = arguments.stream().filter(each -> each.kind() == Argument.Kind.NAME)
-                .map(Argument::name).toList();
-        return small.parameters().stream().allMatch(each -> passed.contains(each.name()));
+        return small.parameters().stream().allMatch(each -> isPassed(each, arguments, large));
+    }
+
+    /** Overloads of the same length are told apart by the types at the places of the parameters passed on. */
+    private static boolean isPassed(ParameterOutline parameter, List<Argument> arguments, RoutineOutline large) {
+        for (int i = 0; i < arguments.size(); i++) {
+            if (arguments.get(i).kind() == Argument.Kind.NAME && arguments.get(i).name().equals(parameter.name())
+                    && large.parameters().get(i).type().name().equals(parameter.type().name())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** A constructor that only hands all its parameters to the parent's. */
@@ -156,9 +168,13 @@ record Ladder(List<RoutineOutline> steps) {
                 || each.simpleName().endsWith("Error") || each.simpleName().equals("Throwable"));
     }
 
-    private static boolean isConventional(RoutineOutline constructor) {
-        return constructor.parameters().size() <= 4 && constructor.parameters().stream().allMatch(each ->
-                Set.of("String", "Throwable", "Exception", "boolean", "Object[]", "Object").contains(each.type().text())
-                        || each.name().equals("cause"));
+    /** Message and cause come and go in the overloads of an exception; only what is left counts. */
+    private boolean isConventional() {
+        Set<List<String>> own = new HashSet<>();
+        for (RoutineOutline step : steps) {
+            own.add(step.parameters().stream().filter(each -> !CONVENTIONAL.contains(each.type().text())
+                    && !each.name().equals("cause")).map(ParameterOutline::name).toList());
+        }
+        return own.size() < STEPS;
     }
 }

@@ -180,6 +180,10 @@ final class NothingWalk extends Walk {
         if (condition instanceof NullTest test) {
             Optional<Node> forNothing = test.negated() ? otherwise : Optional.of(then);
             Optional<Node> forSomething = test.negated() ? Optional.of(then) : otherwise;
+            if (forNothing.isPresent() && lastOf(forNothing.get()) instanceof Jump jump
+                    && jump.kind() == JumpKind.BREAK) {
+                return;
+            }
             if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
                 add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
             } else {

@@ -42,7 +42,7 @@ public final class NullCheck implements Detector<NothingSighting> {
                 pilot.board(vessel);
             }
             """,
-            List.of("null-object"));
+            List.of("null-object", "optional-value"));
 
     @Override
     public Smell smell() {

@@ -16,6 +16,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Seen;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.NothingSighting.Kind;
+import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -25,10 +26,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** The fields of a project that stand for "nothing" by null and are guarded in three places or more. */
 final class NullFields {
     private static final int PLACES = 3;
+    private static final Pattern RESOURCE = Pattern.compile(".*(Stream|Reader|Writer|Channel|Socket|Thread|Executor"
+            + "|ExecutorService|Future|Connection|Process|Lock|Timer|Buffer|RandomAccessFile)");
 
     private final Program program;
     private final List<Seen<NothingSighting>> sighted;
@@ -86,7 +90,8 @@ final class NullFields {
             Fields.Found found = fields.get(symbol);
             Set<String> routines = new HashSet<>();
             places.forEach(place -> routines.add(place.symbol()));
-            if (routines.size() >= PLACES && tolerated.contains(symbol) && !lazy.contains(symbol) && !isLink(found)) {
+            if (routines.size() >= PLACES && tolerated.contains(symbol) && !lazy.contains(symbol) && !isLink(found)
+                    && !isResource(found)) {
                 why(found).ifPresent(reason -> findings.add(finding(smell, found, places, reason)));
             }
         });
@@ -99,6 +104,13 @@ final class NullFields {
         return type.isPresent() && (type.get().equals(found.owner())
                 || program.ancestors(found.owner()).contains(type.get())
                 || program.nestedIn(found.owner()).contains(type.get()));
+    }
+
+    /** A resource that is closed or a buffer that is let go: null says so, and no neutral object could stand in. */
+    private boolean isResource(Fields.Found found) {
+        TypeRef type = found.field().orElseThrow().type();
+        return type.isArray() || program.resolve(type, found.owner()).isEmpty()
+                && RESOURCE.matcher(type.simpleName()).matches();
     }
 
     /** Why the field can be null, with the place that shows it; empty where nothing does. */

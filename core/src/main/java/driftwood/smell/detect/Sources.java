@@ -24,6 +24,7 @@ final class Sources {
     private final Program program;
     private final Map<String, RoutineOutline> routines = new HashMap<>();
     private final Map<String, Source> sources = new LinkedHashMap<>();
+    private final Map<String, Source> origins = new HashMap<>();
     private final Map<String, List<CallFact>> uses = new HashMap<>();
 
     /**
@@ -69,12 +70,33 @@ final class Sources {
                 NothingSighting each = seen.sighting();
                 Source origin = each.kind() == Kind.HANDS_ON
                         ? sources.sourceOf(each.trail(), each.within()).orElse(null) : null;
-                if (origin != null && !sources.knows(each.routine())) {
-                    grown |= sources.add(seen, "hands on the null of " + each.trail().lastName() + "()");
+                if (origin != null && !sources.knows(each.routine())
+                        && sources.add(seen, "hands on the null of " + each.trail().lastName() + "()")) {
+                    grown = true;
+                    sources.handedOn(each.routine(), origin);
                 }
             }
         }
         return sources;
+    }
+
+    /** A source that only hands on what one other gives is no cause of its own. */
+    private void handedOn(String routine, Source origin) {
+        Source source = sources.get(program.rootOf(routines.get(routine)).symbol());
+        boolean first = source.yields().size() == 1;
+        if (first && source != origin) {
+            origins.put(source.symbol(), origin);
+        } else {
+            origins.remove(source.symbol());
+        }
+    }
+
+    private Source originOf(Source source) {
+        Source at = source;
+        for (int i = 0; i < origins.size() && origins.containsKey(at.symbol()); i++) {
+            at = origins.get(at.symbol());
+        }
+        return at;
     }
 
     private boolean knows(String routine) {
@@ -123,7 +145,7 @@ final class Sources {
             }
             found = source;
         }
-        return Optional.ofNullable(found);
+        return Optional.ofNullable(found).map(this::originOf);
     }
 
     /** Calls on the result of a call of that name. */

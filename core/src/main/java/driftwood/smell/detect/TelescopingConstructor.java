@@ -89,7 +89,7 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         Ladder ladder = Ladder.ofConstructors(type, constructors, calls);
         if (ladder.isTelescope()) {
             findings.add(ofLadder(type, ladder, calls, optional));
-        } else if (type.kind() != TypeKind.RECORD) {
+        } else if (type.kind() != TypeKind.RECORD && !calls.hasBuilder(type)) {
             for (RoutineOutline constructor : constructors) {
                 ofOne(type, constructor, calls, optional, findings);
             }

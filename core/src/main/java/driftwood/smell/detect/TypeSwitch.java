@@ -127,7 +127,7 @@ public final class TypeSwitch implements Detector<Chain> {
     private static List<Judged> siblings(Judged one, Map<String, List<Judged>> groups) {
         List<Judged> others = new ArrayList<>(groups.get(one.variants().group(one.chain())));
         others.remove(one);
-        if (one.variants().common().isEmpty()) {
+        if (one.variants().isLoose()) {
             others.removeIf(other -> shared(one, other) < 2);
         }
         return others;

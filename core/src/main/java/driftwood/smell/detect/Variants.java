@@ -156,6 +156,11 @@ record Variants(Kind kind, String common, List<String> names, List<Integer> arms
         return common.isEmpty() ? kind + " " + chain.subject().word() : kind + " " + common;
     }
 
+    /** Whether a common owner is not enough to say that two chains tell the same variants apart. */
+    boolean isLoose() {
+        return kind != Kind.ENUM && kind != Kind.TYPES || common.isEmpty();
+    }
+
     /** For messages: the simple name of what the variants have in common. */
     String commonName() {
         return common.substring(common.lastIndexOf('.') + 1);

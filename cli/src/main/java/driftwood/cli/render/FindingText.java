@@ -1,0 +1,92 @@
+package driftwood.cli.render;
+
+import driftwood.pattern.Site;
+import driftwood.plan.Candidate;
+import driftwood.plan.Drill;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Smell;
+import java.util.List;
+import java.util.Locale;
+
+/** One finding in full: its code, evidence, change drill and the ways to answer it. */
+public final class FindingText {
+    private static final int CODE_LINES = 60;
+
+    private final Style style;
+    private final int width;
+    private final Excerpt excerpt;
+
+    public FindingText(Site site, Style style, int width) {
+        this.style = style;
+        this.width = width;
+        this.excerpt = new Excerpt(site, style, width);
+    }
+
+    public String of(Finding finding, Smell smell, Drill drill, List<Candidate> candidates) {
+        StringBuilder text = new StringBuilder();
+        text.append(style.strong(smell.title())).append("  ").append(style.cool(finding.id())).append("  drag ")
+                .append(style.drag(finding.drag().value())).append('\n');
+        text.append(Style.safe(finding.file())).append(':').append(finding.line()).append("\n\n");
+        text.append(Paragraph.of(Style.safe(FindingsText.sentence(finding)) + ".",
+                width, 0, 0)).append('\n');
+        text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 0)).append('\n');
+        heading("Evidence", text);
+        text.append(places(finding.evidence(), finding.file()));
+        heading("Why it drags", text);
+        finding.drag().reasons().forEach(reason -> text.append(Paragraph.of("- " + reason, width, 2, 2)));
+        text.append(drill(drill));
+        heading("Ways to answer it", text);
+        text.append(candidates(candidates));
+        heading("What this smell is", text);
+        text.append(Paragraph.of(smell.what(), width, 2, 0));
+        text.append("\nNext: driftwood plan ").append(finding.id()).append('\n');
+        return text.toString();
+    }
+
+    private void heading(String title, StringBuilder text) {
+        text.append('\n').append(style.strong(title)).append('\n');
+    }
+
+    /** @param home file whose name need not be repeated */
+    String places(List<Evidence> places, String home) {
+        StringBuilder text = new StringBuilder();
+        for (Evidence place : places) {
+            String where = (place.file().equals(home) ? "line " : place.file() + ":") + place.line();
+            text.append(Paragraph.of(style.dim(Style.safe(where)) + "  " + Style.safe(place.note()), width, 2, 4));
+        }
+        return text.toString();
+    }
+
+    String drill(Drill drill) {
+        StringBuilder text = new StringBuilder();
+        heading("Change drill: " + drill.change(), text);
+        text.append("  ").append(style.warm("today " + count(drill.today()))).append('\n');
+        text.append(indented(places(drill.today(), "")));
+        text.append("  ").append(style.cool("after " + count(drill.after()))).append('\n');
+        text.append(indented(places(drill.after(), "")));
+        return text.toString();
+    }
+
+    private static String count(List<Evidence> places) {
+        int files = Drill.files(places);
+        return places.size() + (places.size() == 1 ? " place in " : " places in ") + files
+                + (files == 1 ? " file" : " files");
+    }
+
+    private static String indented(String block) {
+        return block.isEmpty() ? "" : "  " + block.stripTrailing().replace("\n", "\n  ") + "\n";
+    }
+
+    String candidates(List<Candidate> candidates) {
+        StringBuilder text = new StringBuilder();
+        for (Candidate each : candidates) {
+            String cost = each.pattern().equals(Candidate.LEAVE) ? ""
+                    : String.format(Locale.ROOT, "; costs %d %s, about %d lines, %s", each.cost().types(),
+                            each.cost().types() == 1 ? "type" : "types", each.cost().lines(), each.cost().indirection());
+            text.append(Paragraph.of(String.format(Locale.ROOT, "%.2f  %s  %s", each.fit(),
+                    style.cool(each.pattern()), Style.safe(each.because()) + cost), width, 2, 6));
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,33 @@
+package driftwood.cli.render;
+
+/** Text wrapped to the width of the terminal. */
+final class Paragraph {
+    private Paragraph() {
+    }
+
+    /**
+     * Wraps at blanks. Colours do not count.
+     *
+     * @param indent columns before each line
+     * @param hang   columns more before each line but the first
+     */
+    static String of(String text, int width, int indent, int hang) {
+        StringBuilder lines = new StringBuilder(" ".repeat(indent));
+        int column = indent;
+        boolean begin = true;
+        for (String word : text.split(" ")) {
+            int length = word.replaceAll("\u001B\\[[0-9;]*m", "").length();
+            if (!begin && column + length + 1 > width) {
+                lines.append('\n').append(" ".repeat(indent + hang));
+                column = indent + hang;
+            } else if (!begin) {
+                lines.append(' ');
+                column++;
+            }
+            lines.append(word);
+            column += length;
+            begin = false;
+        }
+        return lines.append('\n').toString();
+    }
+}

@@ -1,0 +1,76 @@
+package driftwood.cli.render;
+
+import driftwood.pattern.Answer;
+import driftwood.pattern.Site;
+import driftwood.plan.Candidate;
+import driftwood.plan.Plan;
+import java.nio.file.Path;
+
+/** A plan for people: the choice, who plays what, the steps, the drill, a sketch. */
+public final class PlanText {
+    private final Style style;
+    private final int width;
+    private final FindingText findings;
+
+    public PlanText(Site site, Style style, int width) {
+        this.style = style;
+        this.width = width;
+        this.findings = new FindingText(site, style, width);
+    }
+
+    /** @param saved where the plan was written */
+    public String of(Plan plan, Path saved) {
+        StringBuilder text = new StringBuilder();
+        text.append(style.strong("Plan for " + plan.finding())).append(": ").append(plan.smell()).append(" \u2192 ")
+                .append(style.cool(plan.pattern())).append('\n');
+        text.append(Style.safe(plan.file())).append(':').append(plan.line()).append("  ")
+                .append(Style.safe(FindingsText.unqualified(plan.symbol()))).append('\n');
+        text.append(Paragraph.of(Style.safe(plan.message()) + ".", width, 0, 0));
+        heading("Candidates", text);
+        text.append(findings.candidates(plan.candidates()));
+        if (plan.pattern().equals(Candidate.LEAVE)) {
+            text.append("\nThe advice is to leave it. To plan all the same: driftwood plan ").append(plan.finding())
+                    .append(" --pattern KEY\n");
+        } else {
+            body(plan, text);
+        }
+        text.append(findings.drill(plan.drill()));
+        if (!plan.sketch().isEmpty()) {
+            heading("Sketch (to think with, not to apply)", text);
+            text.append(coloured(plan.sketch()));
+        }
+        text.append("\nSaved as ").append(saved).append('\n');
+        text.append("Next: driftwood characterize ").append(plan.finding()).append('\n');
+        return text.toString();
+    }
+
+    private void body(Plan plan, StringBuilder text) {
+        heading("Roles", text);
+        for (Answer.Role role : plan.roles()) {
+            text.append("  ").append(role.role()).append(": ").append(style.strong(Style.safe(role.name())))
+                    .append(role.exists() ? "" : style.dim("  (new)")).append('\n');
+        }
+        heading("Steps", text);
+        int number = 1;
+        for (Answer.Step step : plan.steps()) {
+            text.append(Paragraph.of(number++ + ". " + Style.safe(step.does()) + " " + style.dim("[" + step.check() + "]"),
+                    width, 2, 3));
+            text.append(step.places().isEmpty() ? "" : "   " + findings.places(step.places(), "").stripTrailing()
+                    .replace("\n", "\n   ") + "\n");
+        }
+    }
+
+    private void heading(String title, StringBuilder text) {
+        text.append('\n').append(style.strong(title)).append('\n');
+    }
+
+    private String coloured(String diff) {
+        StringBuilder text = new StringBuilder();
+        for (String line : diff.split("\n")) {
+            String safe = Style.safe(line);
+            text.append(line.startsWith("+") ? style.cool(safe) : line.startsWith("-") ? style.warm(safe)
+                    : line.startsWith("@") ? style.dim(safe) : safe).append('\n');
+        }
+        return text.toString();
+    }
+}

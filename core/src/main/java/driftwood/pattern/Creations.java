@@ -1,0 +1,46 @@
+package driftwood.pattern;
+
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.smell.Detail.Ladder;
+import driftwood.smell.chain.Chain;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/** What the answers to creation smells have in common: names and the statement that uses the product. */
+final class Creations {
+    private Creations() {
+    }
+
+    /** The routine's parameters, as a declaration for an extracted routine. */
+    static String parameters(Chain chain, Site site) {
+        return Strategy.routineOf(chain, site.program()).map(routine -> String.join(", ", routine.parameters().stream()
+                .map(each -> each.type().text() + " " + each.name()).toList())).orElse("");
+    }
+
+    static String arguments(Chain chain, Site site) {
+        return Strategy.routineOf(chain, site.program()).map(routine -> String.join(", ", routine.parameters().stream()
+                .map(ParameterOutline::name).toList())).orElse("");
+    }
+
+    /** The statement that takes what the call creates, as the arms did. */
+    static String use(Chain chain, String call) {
+        String use = chain.arms().stream().flatMap(arm -> arm.product().stream()).map(Chain.Product::use).findFirst()
+                .orElse("return");
+        if (use.equals("return")) {
+            return chain.form() == Chain.Form.CONDITIONAL ? call + ";" : "return " + call + ";";
+        }
+        return use.startsWith("= ") ? use.substring(2) + " = " + call + ";" : use + "(" + call + ");";
+    }
+
+    /** {@code of} for the required parts, {@code withFlag} and so on for what a step adds. */
+    static String nameFor(RoutineOutline step, Ladder ladder) {
+        Set<String> required = new LinkedHashSet<>();
+        ladder.ladder().get(0).parameters().forEach(each -> required.add(each.name()));
+        List<String> added = step.parameters().stream().map(ParameterOutline::name)
+                .filter(name -> !required.contains(name)).map(Words::upper).toList();
+        return added.isEmpty() ? "of" : "with" + String.join("And", added.subList(0, Math.min(2, added.size())))
+                + (added.size() > 2 ? "AndMore" : "");
+    }
+}

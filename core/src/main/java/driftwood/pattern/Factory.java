@@ -1,0 +1,90 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Sketch;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** factory: the decision is an object of its own, which clients are given. */
+final class Factory implements Pattern {
+
+    @Override
+    public String key() {
+        return "factory";
+    }
+
+    @Override
+    public String what() {
+        return "The decision which class to create is an object of its own. Clients are given it and ask it; tests give "
+                + "them another one.";
+    }
+
+    @Override
+    public String whenNot() {
+        return "One client, one decision: a routine is enough.";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("factory", "product", "concrete product");
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        if (!(finding.detail() instanceof Choosing choosing)) {
+            return Optional.empty();
+        }
+        Set<String> types = new HashSet<>(Set.of(choosing.chain().within()));
+        choosing.repeats().forEach(place -> types.add(place.symbol().split("#")[0]));
+        return Optional.of(new Fit(key(), types.size() == 1 ? 0.45 : 0.62 + 0.04 * Math.min(5, types.size()),
+                types.size() == 1 ? "one type decides; an object for it is more than is needed"
+                        : types.size() + " types make the same decision: one factory can make it for all of them"));
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        Choosing choosing = (Choosing) finding.detail();
+        TypeOutline client = site.type(choosing.chain().within()).orElseThrow();
+        String product = choosing.common().isEmpty() ? "Object" : Words.simple(choosing.common());
+        String factory = product + "Factory";
+        List<Role> roles = new ArrayList<>(List.of(new Role("factory", factory, false),
+                new Role("product", product, !choosing.common().isEmpty())));
+        choosing.table().values().stream().distinct().forEach(each -> roles.add(new Role("concrete product", each, true)));
+        List<String> file = site.lines(finding.file());
+        StringBuilder text = new StringBuilder(site.packageLine(client)).append("/** Decides which ").append(product)
+                .append(" to create. */\nfinal class ").append(factory).append(" {\n    ").append(product)
+                .append(" create(").append(Creations.parameters(choosing.chain(), site)).append(") {\n");
+        file.subList(finding.line() - 1, Math.min(file.size(), finding.endLine()))
+                .forEach(line -> text.append("        ").append(line.strip()).append('\n'));
+        text.append("    }\n}\n");
+        String newFile = Site.beside(client, factory);
+        String call = Words.lower(factory) + ".create(" + Creations.arguments(choosing.chain(), site) + ")";
+        List<Sketch> sketch = List.of(new Sketch(newFile, "", text.toString()), new Edit(finding.file(), file)
+                .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(), call))).sketch());
+        List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
+        List<Step> steps = new ArrayList<>(List.of(
+                new Step("Copy the decision into " + factory + ", each arm returning what it creates.",
+                        List.of(new Evidence(newFile, 1, 1, "new file")), "compile"),
+                new Step("Give " + client.simpleName() + " the factory through its constructor.",
+                        List.of(new Evidence(client.file(), client.line(), client.line(), client.simpleName())), "compile"),
+                new Step("Replace the decision by a call.", here, "driftwood confirm")));
+        if (!choosing.repeats().isEmpty()) {
+            steps.add(new Step("Let the repeats ask the factory, one at a time; where they decide differently, ask which "
+                    + "is right.", choosing.repeats().stream().map(Place::evidence).toList(),
+                    "driftwood confirm after each"));
+        }
+        return new Answer(roles, steps, new Cost(1, 8, "clients hold a factory"),
+                List.of(new Evidence(newFile, 1, 1, "one arm in the factory")), sketch);
+    }
+}

@@ -1,0 +1,128 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Detail.Ladder;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** factory-method: one routine decides what is created; for ladders, creation routines with names that tell. */
+final class FactoryMethod implements Pattern {
+
+    @Override
+    public String key() {
+        return "factory-method";
+    }
+
+    @Override
+    public String what() {
+        return "One routine decides which class is created and hands out the common type; nobody else creates. For "
+                + "ladders of constructors: static creation routines whose names say what each combination is for.";
+    }
+
+    @Override
+    public String whenNot() {
+        return "There is one class to create and no decision to hide, or clients must be able to bring another factory "
+                + "(then a factory object).";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("creator", "product", "concrete product");
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        if (finding.detail() instanceof Choosing choosing) {
+            Set<String> types = new HashSet<>(Set.of(choosing.chain().within()));
+            choosing.repeats().forEach(place -> types.add(place.symbol().split("#")[0]));
+            return Optional.of(new Fit(key(), types.size() == 1 ? 0.68 : 0.5, types.size() == 1
+                    ? "the decision is needed in one type: a routine of its own is enough"
+                    : "one routine can decide for all " + types.size() + " types, if one of them may own it"));
+        }
+        if (finding.detail() instanceof Ladder ladder) {
+            boolean few = ladder.optional().size() <= 2;
+            return Optional.of(new Fit(key(), few ? 0.6 : 0.42, few
+                    ? "few combinations: a named creation routine for each reads better than overloads"
+                    : ladder.optional().size() + " optional parts are too many combinations to name"));
+        }
+        return Optional.empty();
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        return finding.detail() instanceof Choosing choosing ? forChoice(finding, choosing, site)
+                : forLadder(finding, (Ladder) finding.detail(), site);
+    }
+
+    private Answer forChoice(Finding finding, Choosing choosing, Site site) {
+        TypeOutline creator = site.type(choosing.chain().within()).orElseThrow();
+        String product = choosing.common().isEmpty() ? "Object" : Words.simple(choosing.common());
+        String routine = "create" + product;
+        List<Role> roles = new ArrayList<>(List.of(new Role("creator", creator.simpleName() + "." + routine + "()", false),
+                new Role("product", product, !choosing.common().isEmpty())));
+        choosing.table().values().stream().distinct().forEach(each -> roles.add(new Role("concrete product", each, true)));
+        List<String> file = site.lines(finding.file());
+        List<String> moved = new ArrayList<>(List.of("private " + product + " " + routine + "("
+                + Creations.parameters(choosing.chain(), site) + ") {"));
+        file.subList(finding.line() - 1, Math.min(file.size(), finding.endLine()))
+                .forEach(line -> moved.add("    " + line.strip()));
+        moved.add("}");
+        Edit edit = new Edit(finding.file(), file).insertAtEnd(creator.endLine(), moved)
+                .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(),
+                        routine + "(" + Creations.arguments(choosing.chain(), site) + ")")));
+        List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
+        List<Step> steps = new ArrayList<>(List.of(
+                new Step("Extract the decision into " + routine + "(), each arm returning what it creates.", here,
+                        "driftwood confirm"),
+                new Step("Give every arm the common type " + product + " as its result.", here, "compile")));
+        if (!choosing.repeats().isEmpty()) {
+            steps.add(new Step("Let the repeats call it, one at a time; where they decide differently, ask which is right.",
+                    choosing.repeats().stream().map(Place::evidence).toList(), "driftwood confirm after each"));
+        }
+        return new Answer(roles, steps, new Cost(0, 4, "one call"), List.of(new Evidence(finding.file(), finding.line(),
+                finding.line(), "one arm in " + routine + "()")), List.of(edit.sketch()));
+    }
+
+    private Answer forLadder(Finding finding, Ladder ladder, Site site) {
+        TypeOutline type = site.type(ladder.type()).orElseThrow();
+        RoutineOutline longest = ladder.ladder().get(ladder.ladder().size() - 1);
+        List<Role> roles = new ArrayList<>(List.of(new Role("product", type.simpleName(), true)));
+        List<String> added = new ArrayList<>();
+        for (RoutineOutline step : ladder.ladder()) {
+            String name = Creations.nameFor(step, ladder);
+            roles.add(new Role("creator", type.simpleName() + "." + name + "()", false));
+            added.add("static " + type.simpleName() + " " + name + step.signature().substring(step.name().length()) + " {");
+            added.add("    return new " + type.simpleName() + "(" + String.join(", ",
+                    step.parameters().stream().map(ParameterOutline::name).toList()) + ");");
+            added.add("}");
+            added.add("");
+        }
+        Edit edit = new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(), added);
+        List<Evidence> callers = ladder.callers().stream().map(Place::evidence).toList();
+        List<Step> steps = List.of(
+                new Step("Add a creation routine for each combination, named for what it is for.", List.of(
+                        new Evidence(type.file(), type.endLine(), type.endLine(), type.simpleName())), "compile"),
+                new Step("Redirect the callers, one at a time.", callers, "driftwood confirm"),
+                new Step("Make the constructors private; keep one, of " + longest.parameters().size() + " parameters.",
+                        List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the ladder")),
+                        "driftwood confirm"));
+        return new Answer(roles, steps, new Cost(0, 4 * ladder.ladder().size(), "names instead of overloads"),
+                List.of(new Evidence(type.file(), type.endLine(), type.endLine(),
+                        "a creation routine for each new combination"),
+                        new Evidence(longest.owner().isEmpty() ? finding.file() : type.file(), longest.line(),
+                                longest.endLine(), "the one constructor")), List.of(edit.sketch()));
+    }
+}

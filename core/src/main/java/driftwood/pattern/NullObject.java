@@ -1,0 +1,153 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Sketch;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Nothing;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** null-object: "nothing" becomes an object that answers every operation neutrally. */
+final class NullObject implements Pattern {
+    private static final Set<String> COLLECTIONS = Set.of("List", "Set", "Map", "Collection", "Iterable", "String",
+            "Stream", "Iterator");
+
+    @Override
+    public String key() {
+        return "null-object";
+    }
+
+    @Override
+    public String what() {
+        return "\"Nothing\" is an object like any other, which answers every operation neutrally; one shared instance is "
+                + "enough. Callers need no guard, and none can be forgotten. For collections and texts it exists "
+                + "already: the empty one.";
+    }
+
+    @Override
+    public String whenNot() {
+        return "Callers must know that there is nothing (they default differently, or report it): then an optional "
+                + "value says so in the type. Nor where nothing is an error.";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("abstraction", "real", "null object");
+    }
+
+    static Optional<TypeOutline> abstraction(Nothing nothing, Program program) {
+        return program.type(nothing.source().split("#")[0])
+                .flatMap(owner -> program.resolve(new TypeRef(nothing.yields()), owner));
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        if (!(finding.detail() instanceof Nothing nothing)) {
+            return Optional.empty();
+        }
+        String simple = new TypeRef(nothing.yields()).simpleName();
+        if (COLLECTIONS.contains(simple) || nothing.yields().endsWith("[]")) {
+            return Optional.of(new Fit(key(), 0.6, "an empty " + (nothing.yields().endsWith("[]") ? "array" : simple)
+                    + " can stand for nothing, if no caller tells the two apart"));
+        }
+        Optional<TypeOutline> type = abstraction(nothing, program);
+        if (type.isEmpty() || type.get().traits().isFinal() || !type.get().constants().isEmpty()) {
+            return Optional.empty();
+        }
+        long skipping = nothing.guards().stream().filter(place -> place.note().contains("skips")).count();
+        double score = 0.45 + 0.35 * skipping / Math.max(1, nothing.guards().size())
+                + (nothing.careless().isEmpty() ? 0 : 0.08) + (type.get().isInterface() ? 0.04 : 0);
+        return Optional.of(new Fit(key(), score, skipping + " of " + nothing.guards().size()
+                + " guards only skip, which a neutral " + type.get().simpleName() + " does by itself"));
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        Nothing nothing = (Nothing) finding.detail();
+        Optional<TypeOutline> type = abstraction(nothing, site.program());
+        String name = type.map(each -> "No" + each.simpleName()).orElse("the empty " + nothing.yields());
+        String instance = type.isPresent() ? name + ".INSTANCE" : emptyOf(nothing.yields());
+        List<Role> roles = new ArrayList<>(List.of(new Role("abstraction", nothing.yields(), true),
+                new Role("null object", name, type.isEmpty())));
+        List<Sketch> sketch = new ArrayList<>();
+        type.ifPresent(each -> sketch.add(new Sketch(Site.beside(each, name), "", code(each, name, site))));
+        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("gives null")).toList();
+        Edit edit = new Edit(finding.file(), site.lines(finding.file()));
+        List<String> lines = site.lines(finding.file());
+        for (Evidence each : yields) {
+            if (each.file().equals(finding.file()) && each.line() <= lines.size()) {
+                edit.replace(each.line(), each.line(), List.of(
+                        lines.get(each.line() - 1).strip().replaceFirst("\\bnull\\b", instance)));
+            }
+        }
+        sketch.add(edit.sketch());
+        List<Step> steps = List.of(
+                new Step(type.isPresent() ? "Add " + name + " with one shared instance; every operation answers neutrally."
+                        : "Agree on " + instance + " for nothing.", List.of(new Evidence(type.map(each ->
+                        Site.beside(each, name)).orElse(finding.file()), 1, 1, "new")), "compile"),
+                new Step("Let the source give it instead of null. The guards still stand, and are now never taken: "
+                        + "check that none decides more than skipping.", yields, "driftwood confirm"),
+                new Step("Remove the guards, one at a time.", nothing.guards().stream().map(Place::evidence).toList(),
+                        "driftwood confirm after each"));
+        Cost cost = new Cost(type.isPresent() ? 1 : 0, (type.isPresent() ? 12 : 0) - 2 * nothing.guards().size(),
+                "nothing looks like something in a debugger");
+        List<Evidence> after = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(),
+                "no guard: a new caller just uses what it gets"));
+        return new Answer(roles, steps, cost, after, sketch);
+    }
+
+    private static String code(TypeOutline type, String name, Site site) {
+        StringBuilder text = new StringBuilder(site.packageLine(type)).append("/** Stands for no ")
+                .append(type.simpleName()).append(": answers every operation neutrally and holds no state. */\nfinal class ")
+                .append(name).append(type.isInterface() ? " implements " : " extends ").append(type.simpleName())
+                .append(" {\n    static final ").append(name).append(" INSTANCE = new ").append(name)
+                .append("();\n\n    private ").append(name).append("() {\n    }\n");
+        for (RoutineOutline routine : type.routines()) {
+            if (!routine.isConstructor() && !routine.traits().isStatic() && !routine.traits().isPrivate()
+                    && !routine.traits().isFinal() && !routine.name().isEmpty()) {
+                String neutral = neutral(routine.returns(), type, name);
+                text.append("\n    @Override\n    ").append(type.isInterface() || routine.traits().has("public")
+                                ? "public " : "").append(routine.returns().text().replace(",", ", ")).append(' ')
+                        .append(routine.signature()).append(" {\n");
+                text.append(neutral.isEmpty() ? "" : "        return " + neutral + ";\n").append("    }\n");
+            }
+        }
+        return text.append("}\n").toString();
+    }
+
+    private static String neutral(TypeRef returns, TypeOutline type, String name) {
+        return switch (returns.simpleName()) {
+            case "void" -> "";
+            case "boolean", "Boolean" -> "false";
+            case "int", "long", "short", "byte", "double", "float", "char", "Integer", "Long", "Double" -> "0";
+            case "Optional" -> "Optional.empty()";
+            default -> returns.simpleName().equals(type.simpleName()) ? "this" : emptyOf(returns.text());
+        };
+    }
+
+    private static String emptyOf(String type) {
+        TypeRef ref = new TypeRef(type);
+        if (ref.isArray()) {
+            return "new " + ref.element().text() + "[0]";
+        }
+        return switch (ref.simpleName()) {
+            case "String" -> "\"\"";
+            case "List", "Collection", "Iterable" -> "List.of()";
+            case "Set" -> "Set.of()";
+            case "Map" -> "Map.of()";
+            case "Stream" -> "Stream.empty()";
+            case "Iterator" -> "Collections.emptyIterator()";
+            default -> "null /* what is a neutral " + ref.simpleName() + "? */";
+        };
+    }
+}

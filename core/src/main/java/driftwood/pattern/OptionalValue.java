@@ -1,0 +1,85 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.smell.Detail.Nothing;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** optional-value: the language's own way to say in the type that there may be nothing. */
+final class OptionalValue implements Pattern {
+
+    @Override
+    public String key() {
+        return "optional-value";
+    }
+
+    @Override
+    public String what() {
+        return "The result's type says that there may be nothing, and the compiler makes every caller decide. The idiom "
+                + "of the language beside the null object.";
+    }
+
+    @Override
+    public String whenNot() {
+        return "Fields and parameters (the idiom is for results), hot loops, and callers that all just skip: a null "
+                + "object spares them the decision.";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("source", "caller");
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        if (!(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
+            return Optional.empty();
+        }
+        long deciding = nothing.guards().stream().filter(place -> !place.note().contains("skips")).count();
+        double score = 0.48 + 0.25 * deciding / Math.max(1, nothing.guards().size())
+                + (nothing.careless().isEmpty() ? 0 : 0.1);
+        return Optional.of(new Fit(key(), score, deciding + " of " + nothing.guards().size()
+                + " guards decide something for nothing, which callers can say with orElse()"));
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        Nothing nothing = (Nothing) finding.detail();
+        List<Role> roles = List.of(new Role("source", Words.simple(nothing.source().split("\\(")[0]), true),
+                new Role("caller", nothing.guards().size() + nothing.careless().size() + " places", true));
+        List<String> lines = site.lines(finding.file());
+        Edit edit = new Edit(finding.file(), lines);
+        List<Evidence> yields = new ArrayList<>();
+        for (Evidence each : finding.evidence()) {
+            if (each.note().startsWith("gives null") && each.file().equals(finding.file())
+                    && each.line() <= lines.size()) {
+                yields.add(each);
+                edit.replace(each.line(), each.line(), List.of(lines.get(each.line() - 1).strip()
+                        .replaceFirst("\\bnull\\b", "Optional.empty()")));
+            }
+        }
+        if (finding.line() <= lines.size()) {
+            edit.replace(finding.line(), finding.line(), List.of(lines.get(finding.line() - 1).strip()
+                    .replaceFirst(java.util.regex.Pattern.quote(nothing.yields()), java.util.regex.Matcher
+                            .quoteReplacement("Optional<" + nothing.yields() + ">"))));
+        }
+        List<Step> steps = List.of(
+                new Step("Add a second routine that gives an optional value, calling the old one.",
+                        List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), "compile"),
+                new Step("Redirect the callers, one at a time: map, orElse, ifPresent say what each guard said.",
+                        nothing.guards().stream().map(Place::evidence).toList(), "driftwood confirm after each"),
+                new Step("Decide for the callers that forgot.", nothing.careless().stream().map(Place::evidence).toList(),
+                        "they failed before; now they say so"),
+                new Step("Move the body into the new routine and remove the old one.", yields, "driftwood confirm"));
+        return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
+                List.of(new Evidence(finding.file(), finding.line(), finding.line(),
+                        "a new caller must decide: the compiler asks")), List.of(edit.sketch()));
+    }
+}

@@ -1,0 +1,113 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.chain.Chain;
+import driftwood.smell.chain.Chain.Label;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** registry: a table from tag to handler or constructor, in one place. */
+final class Registry implements Pattern {
+
+    @Override
+    public String key() {
+        return "registry";
+    }
+
+    @Override
+    public String what() {
+        return "A table maps each key to a handler or constructor. A new variant is one entry; unknown keys get one "
+                + "clear error in one place.";
+    }
+
+    @Override
+    public String whenNot() {
+        return "The cases are told apart by conditions rather than keys, or the compiler already guards an exhaustive "
+                + "match, which a table would give up.";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("registry", "key", "entry");
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        Chain chain = chainOf(finding);
+        if (chain == null || chain.arms().stream().anyMatch(arm -> !isKeyed(arm))) {
+            return Optional.empty();
+        }
+        boolean guarded = chain.form() == Chain.Form.MATCH_VALUE && chain.otherwise().isEmpty();
+        double score = 0.44 + 0.02 * Math.min(8, chain.arms().size()) - (guarded ? 0.15 : 0);
+        return Optional.of(new Fit(key(), score, "every arm is chosen by a key of its own, so a table of "
+                + chain.arms().size() + " entries can choose" + (guarded ? ", but the compiler's guard is lost" : "")));
+    }
+
+    private static boolean isKeyed(Chain.Arm arm) {
+        return !arm.guarded() && arm.labels().stream().allMatch(label -> label.kind() == Label.Kind.NAME
+                || label.kind() == Label.Kind.STRING || label.kind() == Label.Kind.INTEGER);
+    }
+
+    private static Chain chainOf(Finding finding) {
+        return finding.detail() instanceof Branching branching ? branching.chain()
+                : finding.detail() instanceof Choosing choosing ? choosing.chain() : null;
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        Chain chain = chainOf(finding);
+        boolean creates = finding.detail() instanceof Choosing;
+        String name = Words.upper(chain.subject().word()) + (creates ? "Creators" : "Handlers");
+        String field = Words.lower(name);
+        List<Role> roles = new ArrayList<>(List.of(new Role("registry", field, false),
+                new Role("key", chain.subject().text(), true)));
+        List<String> table = new ArrayList<>(List.of("private static final Map<"
+                + keyType(chain) + ", " + (creates ? "Supplier<Object>" : "Runnable") + "> "
+                + Words.ofLabel(name).toUpperCase(java.util.Locale.ROOT) + " = Map.of("));
+        Map<String, String> made = finding.detail() instanceof Choosing choosing ? choosing.table() : Map.of();
+        for (int i = 0; i < chain.arms().size(); i++) {
+            Chain.Arm arm = chain.arms().get(i);
+            String entry = creates ? made.getOrDefault(arm.title(), "Object") + "::new" : "() -> { /* "
+                    + arm.does() + " */ }";
+            roles.add(new Role("entry", arm.title(), true));
+            for (int j = 0; j < arm.labels().size(); j++) {
+                boolean last = i == chain.arms().size() - 1 && j == arm.labels().size() - 1;
+                table.add("        " + arm.labels().get(j).text() + ", " + entry + (last ? ");" : ","));
+            }
+        }
+        int end = site.type(chain.within()).map(type -> type.endLine()).orElse(chain.endLine());
+        Edit edit = new Edit(finding.file(), site.lines(finding.file())).insertAtEnd(end, table)
+                .replace(chain.line(), chain.endLine(), List.of("var found = "
+                        + Words.ofLabel(name).toUpperCase(java.util.Locale.ROOT) + ".get(" + chain.subject().text()
+                        + ");", "if (found == null) {", "    throw new IllegalArgumentException(\"unknown "
+                        + chain.subject().word() + ": \" + " + chain.subject().text() + ");", "}"));
+        List<Evidence> chainPlace = List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain"));
+        List<Step> steps = List.of(
+                new Step("Turn each arm into an entry of a table beside the chain.", chainPlace, "compile"),
+                new Step("Decide what an unknown key means: what the default does now"
+                        + (chain.otherwise().isPresent() ? "" : " (today: silently nothing)") + ".", chainPlace,
+                        "compile"),
+                new Step("Replace the chain by the look-up.", chainPlace, "driftwood confirm"),
+                new Step("Add a test that every key has an entry.", List.of(), "run it"));
+        return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"),
+                List.of(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table")),
+                List.of(edit.sketch()));
+    }
+
+    private static String keyType(Chain chain) {
+        return switch (chain.arms().get(0).labels().get(0).kind()) {
+            case STRING -> "String";
+            case INTEGER -> "Integer";
+            default -> "Object";
+        };
+    }
+}

@@ -1,0 +1,106 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Sketch;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.chain.Chain;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** state: the value that is branched on is the object's own condition, and each condition knows what follows it. */
+final class State implements Pattern {
+
+    @Override
+    public String key() {
+        return "state";
+    }
+
+    @Override
+    public String what() {
+        return "Each condition an object can be in becomes an object of its own, which answers every operation and "
+                + "names the condition that follows. When one thing is done, the next state: that is the difference "
+                + "to a chain of responsibility (when one cannot, ask the next) and a strategy (chosen from outside).";
+    }
+
+    @Override
+    public String whenNot() {
+        return "The value never changes after construction (then it is a strategy), or there are two states and one "
+                + "operation.";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("context", "state", "concrete state", "transition");
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        if (!(finding.detail() instanceof Branching branching) || branching.onTypes()) {
+            return Optional.empty();
+        }
+        Chain chain = branching.chain();
+        boolean ownField = program.fieldAt(chain.subject().trail(), chain.within())
+                .filter(found -> found.owner().name().equals(chain.within())
+                        && found.field().map(field -> !field.traits().isFinal()).orElse(false)).isPresent();
+        if (!ownField) {
+            return Optional.empty();
+        }
+        boolean moves = chain.arms().stream().anyMatch(arm -> arm.does().contains(chain.subject().word() + " ="));
+        long own = branching.siblings().stream().filter(place -> place.symbol().startsWith(chain.within() + "#")).count();
+        double score = 0.46 + (moves ? 0.12 : 0) + 0.06 * Math.min(4, own);
+        return Optional.of(new Fit(key(), score, chain.subject().text() + " is the object's own, changing condition"
+                + (own > 0 ? ", and " + (own + 1) + " of its routines branch on it" : "")));
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        Branching branching = (Branching) finding.detail();
+        Chain chain = branching.chain();
+        TypeOutline context = site.type(chain.within()).orElseThrow();
+        String routine = Branches.routineFor(chain);
+        String state = context.simpleName() + "State";
+        String signature = Branches.signature(chain, site, routine);
+        List<String> file = site.lines(finding.file());
+        List<Role> roles = new ArrayList<>(List.of(new Role("context", context.simpleName(), true),
+                new Role("state", state, false)));
+        StringBuilder text = new StringBuilder(site.packageLine(context)).append("/** A condition that a ")
+                .append(context.simpleName()).append(" can be in. */\ninterface ").append(state).append(" {\n    ")
+                .append(signature).append(";\n");
+        for (Chain.Arm arm : chain.arms()) {
+            String name = Words.ofLabel(arm.labels().get(0).text());
+            roles.add(new Role("concrete state", name, false));
+            text.append("\n    final class ").append(name).append(" implements ").append(state)
+                    .append(" {\n        @Override\n        public ").append(signature).append(" {\n");
+            ArmText.body(chain, arm, file).forEach(line -> text.append("            ").append(line).append('\n'));
+            text.append("        }\n    }\n");
+        }
+        String newFile = Site.beside(context, state);
+        List<Sketch> sketch = List.of(new Sketch(newFile, "", text.append("}\n").toString()),
+                new Edit(finding.file(), file).replace(chain.line(), chain.endLine(),
+                        List.of(Branches.call(chain, site, "state." + routine))).sketch());
+        List<Step> steps = List.of(
+                new Step("Add " + state + " with every operation that branches on " + chain.subject().text() + ".",
+                        List.of(new Evidence(newFile, 1, 1, "new file")), "compile"),
+                new Step("Give each value a class that answers with its arm's body, one at a time.",
+                        chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
+                                arm.title())).toList(), "compile after each"),
+                new Step("Keep the state object beside the old field and set both in every transition.",
+                        List.of(new Evidence(context.file(), context.line(), context.endLine(), "assignments of "
+                                + chain.subject().text())), "driftwood confirm"),
+                new Step("Let the routine ask the state object instead of branching.",
+                        List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
+                        "driftwood confirm"),
+                Branches.siblingsStep(branching));
+        Cost cost = new Cost(1 + chain.arms().size(), 6 * chain.arms().size(), "the order of states is read from the "
+                + "transitions instead of one routine");
+        List<Evidence> after = List.of(new Evidence(newFile, 1, 1, "one state class more, and the transition into it"));
+        return new Answer(roles, steps, cost, after, sketch);
+    }
+}

@@ -1,0 +1,171 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Sketch;
+import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.chain.Chain;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * strategy: each variant answers for itself. Where the variants are types of the project, the behaviour moves onto them;
+ * where they are tags, each gets a strategy object.
+ */
+final class Strategy implements Pattern {
+
+    @Override
+    public String key() {
+        return "strategy";
+    }
+
+    @Override
+    public String what() {
+        return "Each variant answers for itself: the behaviour moves onto the variants, or into one object for each "
+                + "behind a common interface. The client calls one routine and no longer asks which kind it has. "
+                + "A strategy is chosen from outside; a state chooses its successor itself; a chain asks the next when "
+                + "one cannot.";
+    }
+
+    @Override
+    public String whenNot() {
+        return "The variants never change, the choice is made in one place only, or the arms share so many locals "
+                + "that each strategy would need half of the routine handed over.";
+    }
+
+    @Override
+    public List<String> roles() {
+        return List.of("context", "strategy", "concrete strategy");
+    }
+
+    @Override
+    public Optional<Fit> fit(Finding finding, Program program) {
+        if (!(finding.detail() instanceof Branching branching)) {
+            return Optional.empty();
+        }
+        boolean movable = branching.onTypes() && program.type(branching.common()).isPresent();
+        double score = 0.5 + 0.06 * Math.min(4, branching.siblings().size()) + (movable ? 0.14 : 0.04);
+        String because = movable
+                ? "the variants are types of this project and share " + Words.simple(branching.common())
+                        + ": each can answer for itself"
+                : "each of the " + branching.variants().size() + " tags can have an object of its own";
+        return Optional.of(new Fit(key(), score, because));
+    }
+
+    @Override
+    public Answer answer(Finding finding, Site site) {
+        Branching branching = (Branching) finding.detail();
+        Optional<TypeOutline> common = site.type(branching.common()).filter(type -> branching.onTypes());
+        return common.isPresent() ? onVariants(finding, branching, common.get(), site)
+                : asObjects(finding, branching, site);
+    }
+
+    private Answer onVariants(Finding finding, Branching branching, TypeOutline common, Site site) {
+        Chain chain = branching.chain();
+        String routine = Branches.routineFor(chain);
+        String signature = Branches.signature(chain, site, routine);
+        List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
+                new Role("strategy", common.simpleName() + "." + routine + "()", false)));
+        List<Evidence> variantPlaces = new ArrayList<>();
+        List<Sketch> sketch = new ArrayList<>();
+        List<String> file = site.lines(finding.file());
+        boolean isInterface = common.isInterface();
+        Edit base = new Edit(common.file(), site.lines(common.file())).insertAtEnd(common.endLine(),
+                List.of((isInterface ? "" : "abstract ") + signature + ";"));
+        sketch.add(base.sketch());
+        for (Chain.Arm arm : chain.arms()) {
+            for (TypeOutline variant : Branches.types(arm, chain, site)) {
+                roles.add(new Role("concrete strategy", variant.simpleName(), true));
+                variantPlaces.add(new Evidence(variant.file(), variant.line(), variant.line(), variant.simpleName()));
+                List<String> body = new ArrayList<>(List.of("@Override",
+                        (isInterface ? "public " : "") + signature + " {"));
+                ArmText.body(chain, arm, file).forEach(line -> body.add("    " + line));
+                body.add("}");
+                sketch.add(new Edit(variant.file(), site.lines(variant.file())).insertAtEnd(variant.endLine(), body)
+                        .sketch());
+            }
+        }
+        sketch.add(new Edit(finding.file(), file).replace(chain.line(), chain.endLine(),
+                List.of(Branches.call(chain, site, chain.subject().text() + "." + routine))).sketch());
+        List<Step> steps = List.of(
+                new Step("Declare " + routine + "() on " + common.simpleName() + ", throwing for now where it is not "
+                        + "abstract, so that everything still compiles.",
+                        List.of(new Evidence(common.file(), common.line(), common.endLine(), common.simpleName())),
+                        "compile"),
+                new Step("Move each arm's body onto its variant, one variant at a time; parameters of the routine that "
+                        + "the body uses become parameters.", variantPlaces, "compile after each"),
+                new Step("Replace the chain by one call. Keep what the default does as the body on "
+                        + common.simpleName() + " if variants were left out.",
+                        List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
+                        "driftwood confirm"),
+                Branches.siblingsStep(branching));
+        Cost cost = new Cost(0, Branches.lines(chain), "one virtual call; the cases are read in "
+                + branching.variants().size() + " files instead of one");
+        List<Evidence> after = List.of(new Evidence(common.file(), common.line(), common.line(),
+                "the new subtype itself: the compiler asks for " + routine + "()"));
+        return new Answer(roles, steps, cost, after, sketch);
+    }
+
+    private Answer asObjects(Finding finding, Branching branching, Site site) {
+        Chain chain = branching.chain();
+        String routine = Branches.routineFor(chain);
+        String strategy = Words.upper(routine) + "Rule";
+        String signature = Branches.signature(chain, site, routine);
+        TypeOutline context = site.type(chain.within()).orElseThrow();
+        List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
+                new Role("strategy", strategy, false)));
+        List<String> file = site.lines(finding.file());
+        StringBuilder text = new StringBuilder(site.packageLine(context)).append("/** What depends on ")
+                .append(chain.subject().word()).append(" in ").append(routine).append("(). */\ninterface ")
+                .append(strategy).append(" {\n    ").append(signature).append(";\n");
+        for (Chain.Arm arm : chain.arms()) {
+            String name = Words.ofLabel(arm.labels().get(0).text()) + Words.upper(routine);
+            roles.add(new Role("concrete strategy", name, false));
+            text.append("\n    /** For ").append(arm.title()).append(". */\n    final class ").append(name)
+                    .append(" implements ").append(strategy).append(" {\n        @Override\n        public ")
+                    .append(signature).append(" {\n");
+            ArmText.body(chain, arm, file).forEach(line -> text.append("            ").append(line).append('\n'));
+            text.append("        }\n    }\n");
+        }
+        text.append("}\n");
+        String newFile = Site.beside(context, strategy);
+        List<Sketch> sketch = List.of(new Sketch(newFile, "", text.toString()),
+                new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(Branches.call(chain, site,
+                        Words.lower(strategy) + "For(" + chain.subject().text() + ")." + routine))).sketch());
+        Optional<TypeOutline> owner = site.type(branching.common());
+        List<Step> steps = List.of(
+                new Step("Add the interface " + strategy + " with " + routine + "(), beside the old code.",
+                        List.of(new Evidence(newFile, 1, 1, "new file")), "compile"),
+                new Step("Give each arm's body an object of its own, one at a time.",
+                        chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
+                                "arm for " + arm.title())).toList(), "compile after each"),
+                new Step("Choose the object in one place" + owner.map(type -> ", best on "
+                        + type.simpleName() + " itself").orElse("") + ", with a clear error for unknown tags.",
+                        owner.map(type -> List.of(new Evidence(type.file(), type.line(), type.line(),
+                                type.simpleName()))).orElse(List.of()), "compile"),
+                new Step("Replace the chain by one call.",
+                        List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
+                        "driftwood confirm"),
+                Branches.siblingsStep(branching));
+        Cost cost = new Cost(1 + chain.arms().size(), Branches.lines(chain) + 2 * chain.arms().size(),
+                "one object and one call between the client and the case");
+        List<Evidence> after = new ArrayList<>();
+        owner.ifPresent(type -> after.add(new Evidence(type.file(), type.line(), type.line(),
+                "the new constant of " + type.simpleName() + ", with its strategy")));
+        after.add(new Evidence(newFile, 1, 1, "one class more"));
+        return new Answer(roles, steps, cost, after, sketch);
+    }
+
+    /** Used by patterns that keep the routine's parameters. */
+    static Optional<RoutineOutline> routineOf(Chain chain, Program program) {
+        return program.type(chain.within()).flatMap(type -> type.routines().stream()
+                .filter(each -> each.symbol().equals(chain.routine())).findFirst());
+    }
+}

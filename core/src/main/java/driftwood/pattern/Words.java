@@ -1,0 +1,39 @@
+package driftwood.pattern;
+
+import java.util.Locale;
+
+/** Proposed names: from the words that are there already. */
+final class Words {
+    private Words() {
+    }
+
+    /** {@code quote} becomes {@code Quote}. */
+    static String upper(String word) {
+        return word.isEmpty() ? word : word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
+    }
+
+    /** {@code TugQuote} becomes {@code tugQuote}. */
+    static String lower(String word) {
+        return word.isEmpty() ? word : word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
+    }
+
+    /** A label as part of a type name: {@code FIRST_CLASS}, {@code "first-class"} and {@code 4} become words. */
+    static String ofLabel(String label) {
+        StringBuilder name = new StringBuilder();
+        boolean allCaps = label.equals(label.toUpperCase(Locale.ROOT));
+        boolean begin = true;
+        for (char c : label.toCharArray()) {
+            if (!Character.isJavaIdentifierPart(c) || c == '_') {
+                begin = true;
+            } else {
+                name.append(begin ? Character.toUpperCase(c) : allCaps ? Character.toLowerCase(c) : c);
+                begin = false;
+            }
+        }
+        return name.isEmpty() || Character.isDigit(name.charAt(0)) ? "Case" + name : name.toString();
+    }
+
+    static String simple(String qualified) {
+        return qualified.substring(qualified.lastIndexOf('.') + 1);
+    }
+}

@@ -1,0 +1,31 @@
+package driftwood.plan;
+
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Step;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A plan for one finding. Saved as JSON; see docs/formats.md.
+ *
+ * @param format     of the file, with its version
+ * @param finding    id of the finding
+ * @param smell      its key
+ * @param symbol     where it is
+ * @param file       relative path
+ * @param line       first line when the plan was made
+ * @param message    what the finding said
+ * @param pattern    the chosen candidate's key
+ * @param candidates best first
+ * @param roles      who plays what
+ * @param steps      in order
+ * @param drill      one more variant, today and after
+ * @param sketch     a unified diff to think with; empty for leaving it
+ * @param sources    files the plan was made from, with the SHA-256 of their text
+ */
+public record Plan(String format, String finding, String smell, String symbol, String file, int line, String message,
+        String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill, String sketch,
+        Map<String, String> sources) {
+    /** The format of plan files. */
+    public static final String FORMAT = "driftwood-plan/1";
+}

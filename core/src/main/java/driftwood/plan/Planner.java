@@ -1,0 +1,100 @@
+package driftwood.plan;
+
+import driftwood.pattern.Answer;
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Fit;
+import driftwood.pattern.Pattern;
+import driftwood.pattern.Patterns;
+import driftwood.pattern.Site;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.store.Hash;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Compares candidates and makes plans. Reads sources, changes and runs nothing. */
+public final class Planner {
+    private final Site site;
+
+    public Planner(Site site) {
+        this.site = site;
+    }
+
+    /** All candidates for a finding, best first; leaving it is always among them. */
+    public List<Candidate> candidates(Finding finding) {
+        List<Candidate> candidates = new ArrayList<>();
+        for (Fit fit : Patterns.fits(finding, site.program())) {
+            Answer answer = Patterns.byKey(fit.pattern()).orElseThrow().answer(finding, site);
+            candidates.add(new Candidate(fit.pattern(), fit.score(), fit.because(), answer.cost()));
+        }
+        candidates.add(leave(finding));
+        candidates.sort(Comparator.comparingDouble((Candidate each) -> -each.fit()).thenComparing(Candidate::pattern));
+        return candidates;
+    }
+
+    /** The less a smell drags, the better it is left alone: at a drag of 2.5 leaving it scores 0.5. */
+    private static Candidate leave(Finding finding) {
+        double drag = finding.drag().value();
+        double score = Math.round(Math.min(0.95, Math.max(0.05, 0.95 - 0.18 * drag)) * 100) / 100.0;
+        String because = String.format(Locale.ROOT, drag < 2.5
+                ? "a drag of %.1f is little: it works, and few places change with it"
+                : "free today, but a drag of %.1f comes due with the next change", drag);
+        return new Candidate(Candidate.LEAVE, score, because, new Cost(0, 0, "none"));
+    }
+
+    /**
+     * A plan for a finding.
+     *
+     * @param pattern key of the pattern to plan with; empty for the best candidate
+     * @throws IllegalArgumentException where the pattern does not answer this finding; the message names those that do
+     */
+    public Plan plan(Finding finding, Optional<String> pattern) {
+        List<Candidate> candidates = candidates(finding);
+        String chosen = pattern.orElse(candidates.get(0).pattern());
+        if (candidates.stream().noneMatch(each -> each.pattern().equals(chosen))) {
+            throw new IllegalArgumentException("'" + chosen + "' does not answer this " + finding.smell()
+                    + "; candidates are " + String.join(", ", candidates.stream().map(Candidate::pattern).toList()));
+        }
+        List<Evidence> today = Drill.today(finding, site);
+        Optional<Pattern> found = Patterns.byKey(chosen);
+        if (found.isEmpty()) {
+            return plan(finding, chosen, candidates, List.of(), List.of(), today, "");
+        }
+        Answer answer = found.get().answer(finding, site);
+        return plan(finding, chosen, candidates, answer.roles(), withPins(finding, answer.steps()), answer.after(),
+                Diff.of(answer.sketch()));
+    }
+
+    /** Before anything moves, its behaviour is pinned down. */
+    private static List<Answer.Step> withPins(Finding finding, List<Answer.Step> steps) {
+        List<Answer.Step> all = new ArrayList<>();
+        all.add(new Answer.Step("Pin the behaviour down: driftwood characterize " + finding.id() + ".", List.of(),
+                "driftwood confirm says: same"));
+        all.addAll(steps);
+        return all;
+    }
+
+    private Plan plan(Finding finding, String chosen, List<Candidate> candidates, List<Answer.Role> roles,
+            List<Answer.Step> steps, List<Evidence> after, String sketch) {
+        Drill drill = new Drill(Drill.change(finding), Drill.today(finding, site), after);
+        Map<String, String> sources = new LinkedHashMap<>();
+        drill.today().forEach(place -> site.text(place.file()).ifPresent(text ->
+                sources.put(place.file(), Hash.of(text))));
+        site.text(finding.file()).ifPresent(text -> sources.put(finding.file(), Hash.of(text)));
+        return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(),
+                finding.message(), chosen, candidates, roles, steps, drill, sketch, sources);
+    }
+
+    /** The change drill alone, for the best pattern that is not leaving it. */
+    public Drill drill(Finding finding) {
+        List<Evidence> after = Patterns.fits(finding, site.program()).stream().findFirst()
+                .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> each.answer(finding, site).after())
+                .orElse(Drill.today(finding, site));
+        return new Drill(Drill.change(finding), Drill.today(finding, site), after);
+    }
+}

@@ -1,0 +1,115 @@
+package driftwood.store;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.util.DefaultIndenter;
+import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.ObjectWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The folder {@code .driftwood} of a project. What is in it is meant to be committed, except {@code cache/}. */
+public final class Folder {
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+    private static final ObjectWriter WRITER = MAPPER.writer(new DefaultPrettyPrinter()
+            .withObjectIndenter(new DefaultIndenter("  ", "\n")).withArrayIndenter(new DefaultIndenter("  ", "\n")));
+
+    private final Path path;
+
+    /** @param root of the project */
+    public Folder(Path root) {
+        this.path = root.resolve(".driftwood");
+    }
+
+    public Path path() {
+        return path;
+    }
+
+    /** A place for files that need not be kept; it exists afterwards. */
+    public Path cache() {
+        try {
+            prepare();
+            return Files.createDirectories(path.resolve("cache"));
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot write below " + path, e);
+        }
+    }
+
+    /**
+     * Writes a value as JSON: to a temporary file first, forced to disk, then renamed into place.
+     *
+     * @param name relative to the folder, with forward slashes
+     * @return where it is
+     */
+    public Path write(String name, Object value) {
+        try {
+            return write(name, WRITER.writeValueAsString(value) + "\n");
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Writes a text in the same way. */
+    public Path write(String name, String text) {
+        try {
+            prepare();
+            Path target = path.resolve(name);
+            Files.createDirectories(target.getParent());
+            Path draft = Files.createTempFile(target.getParent(), ".draft", null);
+            try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
+                ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+                while (bytes.hasRemaining()) {
+                    channel.write(bytes);
+                }
+                channel.force(true);
+            }
+            return Files.move(draft, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot write " + path.resolve(name), e);
+        }
+    }
+
+    private void prepare() throws IOException {
+        Files.createDirectories(path);
+        Path ignore = path.resolve(".gitignore");
+        if (!Files.exists(ignore)) {
+            Files.writeString(ignore, "cache/\n");
+        }
+    }
+
+    /**
+     * Reads a value.
+     *
+     * @throws IOException where the file is missing or is not what it should be; the message says which
+     */
+    public <T> T read(Path file, Class<T> type) throws IOException {
+        try {
+            return MAPPER.readValue(file.toFile(), type);
+        } catch (JsonProcessingException e) {
+            throw new IOException(file + ":" + (e.getLocation() == null ? 1 : e.getLocation().getLineNr())
+                    + " is damaged: " + e.getOriginalMessage(), e);
+        }
+    }
+
+    /** The JSON files below a sub-folder, sorted; empty where it does not exist. */
+    public List<Path> files(String name) {
+        Path folder = path.resolve(name);
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(each -> each.getFileName().toString().endsWith(".json")).sorted().toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot list " + folder, e);
+        }
+    }
+}
