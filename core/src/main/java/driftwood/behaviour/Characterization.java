@@ -1,0 +1,131 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import driftwood.behaviour.Assembly.CannotMake;
+import driftwood.behaviour.Comparison.Difference;
+import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Surface.Target;
+import driftwood.program.Program;
+import driftwood.witness.Outcome;
+import driftwood.witness.Script;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Records what a surface does: makes cases, runs them twice, masks what varies by itself. */
+public final class Characterization {
+    private final Program program;
+    private final Path root;
+    private final List<Path> classPath;
+    private final Limits limits;
+
+    /**
+     * What recording came to.
+     *
+     * @param recording what was recorded
+     * @param perTarget number of cases for each observed symbol
+     * @param left      what could not be observed, with the reason
+     * @param unmade    inputs that could not be made, by reason, with how often
+     */
+    public record Result(Recording recording, Map<String, Integer> perTarget, List<String> left,
+            Map<String, Integer> unmade) {
+    }
+
+    /** @param classPath compiled classes of the project and what they need */
+    public Characterization(Program program, Path root, List<Path> classPath, Limits limits) {
+        this.program = program;
+        this.root = root;
+        this.classPath = classPath;
+        this.limits = limits;
+    }
+
+    /**
+     * Records.
+     *
+     * @param of      what the recording is of: a finding's id or type names
+     * @param surface what to observe
+     * @param most    cases at most
+     */
+    public Result record(String of, Surface surface, int most) {
+        List<String> left = new ArrayList<>(surface.left());
+        Map<String, Integer> unmade = new LinkedHashMap<>();
+        List<Case> cases = new ArrayList<>();
+        if (!surface.targets().isEmpty()) {
+            Cases maker = new Cases(program, root, surface);
+            int share = Math.max(12, most / surface.targets().size());
+            surface.targets().forEach(target -> cases.addAll(maker.of(target, share, left)));
+        }
+        List<Case> recorded = observe(cases, unmade);
+        Map<String, Integer> perTarget = new LinkedHashMap<>();
+        for (Target target : surface.targets()) {
+            perTarget.put(target.symbol(), 0);
+        }
+        recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
+        Recording recording = new Recording(Recording.FORMAT, of,
+                surface.targets().stream().map(Target::symbol).toList(), recorded);
+        return new Result(recording, perTarget, left, unmade);
+    }
+
+    private List<Case> observe(List<Case> cases, Map<String, Integer> unmade) {
+        Scripts scripts = new Scripts(program);
+        List<Case> runnable = new ArrayList<>();
+        List<Script> first = new ArrayList<>();
+        for (Case each : cases) {
+            Case named = new Case("c" + (runnable.size() + 1), each.routine(), each.on(), each.before(), each.given(),
+                    null, List.of(), List.of());
+            try {
+                first.add(scripts.of(named));
+                runnable.add(named);
+            } catch (CannotMake e) {
+                unmade.merge(e.getMessage(), 1, Integer::sum);
+            }
+        }
+        if (first.isEmpty()) {
+            return List.of();
+        }
+        Observation observation = new Observation(classPath, limits);
+        Map<String, Outcome> again = new HashMap<>();
+        List<Outcome> outcomes = observation.run(first);
+        observation.run(first).forEach(outcome -> again.put(outcome.id(), outcome));
+        List<Case> recorded = new ArrayList<>();
+        for (int i = 0; i < runnable.size(); i++) {
+            Outcome outcome = outcomes.get(i);
+            if (outcome.ending().equals("unmade")) {
+                unmade.merge(outcome.value().text(), 1, Integer::sum);
+            } else {
+                recorded.add(masked(runnable.get(i), ValueJson.of(outcome), ValueJson.of(again.get(outcome.id()))));
+            }
+        }
+        return recorded;
+    }
+
+    /** What differs between two runs of the same code is no behaviour to keep. */
+    private static Case masked(Case each, JsonNode outcome, JsonNode again) {
+        List<String> varies = new ArrayList<>();
+        List<String> anyOrder = new ArrayList<>();
+        for (Difference difference : Comparison.differences(outcome, again, List.of())) {
+            String list = listAround(difference.path());
+            JsonNode one = outcome.at(list);
+            if (one.isArray() && Comparison.isReordered(one, again.at(list), List.of())) {
+                if (!anyOrder.contains(list)) {
+                    anyOrder.add(list);
+                }
+            } else {
+                varies.add(difference.path());
+            }
+        }
+        return new Case(each.id(), each.routine(), each.on(), each.before(), each.given(), outcome, varies, anyOrder);
+    }
+
+    /** The list that a differing element is in: the path up to the last number. */
+    private static String listAround(String path) {
+        String list = path;
+        while (!list.isEmpty() && !list.substring(list.lastIndexOf('/') + 1).matches("\\d+")) {
+            list = list.substring(0, list.lastIndexOf('/'));
+        }
+        return list.isEmpty() ? path : list.substring(0, list.lastIndexOf('/'));
+    }
+}

@@ -1,0 +1,162 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.NullNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.tree.Import;
+import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Values worth trying for a declared type, as JSON that names the parts of objects. Mined from the code: constants in
+ * comparisons and their neighbours, constants of enums, concrete subtypes, null, empty, booleans.
+ */
+final class Inputs {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+    private static final int DEEPEST = 4;
+
+    private final Program program;
+    private final Constants constants;
+    private final Ways ways;
+
+    Inputs(Program program, Constants constants, Ways ways) {
+        this.program = program;
+        this.constants = constants;
+        this.ways = ways;
+    }
+
+    /** Values for the parameters of a routine, as combinations. @param most how many */
+    List<ObjectNode> given(RoutineOutline routine, TypeOutline scope, int most) {
+        return combinations(routine.parameters(), routine.typeParameters(), scope, most, 0);
+    }
+
+    private List<ObjectNode> combinations(List<ParameterOutline> parameters, List<String> free, TypeOutline scope,
+            int most, int depth) {
+        List<List<JsonNode>> slots = new ArrayList<>();
+        int each = parameters.size() <= 1 ? most : Math.max(4, (int) (2.2 * Math.sqrt(most)));
+        for (ParameterOutline parameter : parameters) {
+            TypeRef type = free.contains(parameter.type().name()) ? new TypeRef("Object") : parameter.type();
+            slots.add(values(type, scope, parameter.name(), each, depth));
+        }
+        int[] sizes = slots.stream().mapToInt(List::size).toArray();
+        List<ObjectNode> made = new ArrayList<>();
+        for (int[] row : Pairs.choose(sizes, Math.max(1, most), 20260301L + parameters.size())) {
+            ObjectNode given = JSON.objectNode();
+            for (int i = 0; i < row.length; i++) {
+                given.set(parameters.get(i).name(), slots.get(i).get(row[i]));
+            }
+            made.add(given);
+        }
+        return made;
+    }
+
+    /** Values for a declared type. @param word the name it goes by, for constants compared with it */
+    List<JsonNode> values(TypeRef type, TypeOutline scope, String word, int most, int depth) {
+        Set<JsonNode> values = new LinkedHashSet<>();
+        Optional<TypeOutline> own = program.resolve(type, scope);
+        if (own.isPresent()) {
+            objects(own.get(), most, depth, values);
+            if (depth < 2) {
+                values.add(NullNode.instance);
+            }
+        } else {
+            new LibraryInputs(this, constants, word).add(type, scope, most, depth, values);
+        }
+        List<JsonNode> list = new ArrayList<>(values);
+        return list.isEmpty() ? List.of(NullNode.instance) : list.subList(0, Math.min(list.size(), Math.max(1, most)));
+    }
+
+    /** Objects of a type of the project: each concrete subtype, each with its parts combined. */
+    private void objects(TypeOutline type, int most, int depth, Set<JsonNode> values) {
+        if (!type.constants().isEmpty()) {
+            type.constants().forEach(name -> values.add(JSON.objectNode().put("enum", type.name() + "." + name)));
+            return;
+        }
+        List<TypeOutline> concrete = new ArrayList<>();
+        if (ways.isMakeable(type)) {
+            concrete.add(type);
+        }
+        program.descendants(type).stream().filter(each -> ways.isMakeable(each) && !program.fileOf(each).test())
+                .forEach(concrete::add);
+        if (concrete.isEmpty() || depth >= DEEPEST) {
+            if (type.isInterface()) {
+                values.add(JSON.objectNode().put("standIn", type.name()));
+            }
+            return;
+        }
+        int share = Math.max(depth == 0 ? 4 : 1, most / concrete.size());
+        List<List<ObjectNode>> bySubtype = new ArrayList<>();
+        for (TypeOutline each : concrete) {
+            bySubtype.add(ofType(each, share, depth));
+        }
+        for (int i = 0; i < share; i++) {
+            for (List<ObjectNode> made : bySubtype) {
+                if (i < made.size()) {
+                    values.add(made.get(i));
+                }
+            }
+        }
+    }
+
+    /** Objects of one concrete type, made in its fullest way. */
+    List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
+        Optional<Ways.Way> way = ways.fullest(type);
+        return way.map(each -> ofWay(type, each.parameters(), most, depth)).orElse(List.of());
+    }
+
+    /** Objects of one type made from given parameters. */
+    List<ObjectNode> ofWay(TypeOutline type, List<ParameterOutline> parameters, int most, int depth) {
+        List<ObjectNode> made = new ArrayList<>();
+        for (ObjectNode parts : combinations(parameters, List.of(), type, most, depth + 1)) {
+            ObjectNode object = JSON.objectNode().put("is", type.name());
+            object.setAll(parts);
+            made.add(object);
+        }
+        return made;
+    }
+
+    /** Constants of some kinds for a word: those compared with it first, then a few others. */
+    List<String> mined(Constants from, String word, int others, LiteralKind... kinds) {
+        Set<String> found = new LinkedHashSet<>();
+        for (LiteralKind kind : kinds) {
+            from.of(word).stream().filter(each -> each.kind() == kind).map(Literal::text).forEach(found::add);
+        }
+        int named = found.size();
+        for (LiteralKind kind : kinds) {
+            from.all().stream().filter(each -> each.kind() == kind).map(Literal::text)
+                    .limit(named > 0 ? others / 2 : others).forEach(found::add);
+        }
+        return List.copyOf(found);
+    }
+
+    /** The qualified name of a library type, where the file's imports or {@code java.lang} tell it. */
+    Optional<String> importedName(TypeRef type, TypeOutline scope) {
+        if (type.name().indexOf('.') > 0) {
+            return Optional.of(type.name());
+        }
+        Optional<String> imported = program.fileOf(scope).imports().stream()
+                .filter(each -> !each.onDemand() && each.name().endsWith("." + type.name()))
+                .map(Import::name).findFirst();
+        return imported.or(() -> program.fileOf(scope).imports().stream().anyMatch(each -> each.onDemand()
+                && each.name().equals("java.util.function")) ? Optional.of("java.util.function." + type.name())
+                : Optional.of("java.lang." + type.name()));
+    }
+
+    static JsonNode list(List<JsonNode> items) {
+        ArrayNode array = JSON.arrayNode();
+        items.forEach(array::add);
+        return array;
+    }
+}

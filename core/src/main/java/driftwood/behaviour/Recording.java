@@ -1,0 +1,56 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+
+/**
+ * What some code did, case by case. Readable, diffable, and independent of how objects are constructed: values name
+ * their parts. See docs/formats.md.
+ *
+ * @param format  of the file, with its version
+ * @param of      what was recorded: the id of a finding, or type names
+ * @param surface symbols of what was observed
+ * @param cases   in order
+ */
+@JsonPropertyOrder({"format", "of", "surface", "cases"})
+public record Recording(String format, String of, List<String> surface, List<Case> cases) {
+    /** The format of recordings. */
+    public static final String FORMAT = "driftwood-recording/1";
+
+    /**
+     * One case.
+     *
+     * @param id      within the recording
+     * @param routine symbol of what is called; {@code quay.Berth#new} observes the constructed object
+     * @param on      the receiver by its parts; absent for static routines
+     * @param before  calls on the receiver before the observed one
+     * @param given   arguments by the names of the parameters
+     * @param outcome what happened
+     * @param varies  places in the outcome (JSON pointers) that differ from run to run and are not compared
+     * @param anyOrder places whose order differs from run to run
+     */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    @JsonPropertyOrder({"id", "routine", "on", "before", "given", "outcome", "varies", "anyOrder"})
+    public record Case(String id, String routine, JsonNode on, List<Step> before, ObjectNode given, JsonNode outcome,
+            List<String> varies, List<String> anyOrder) {
+
+        /** How much there is to read in its inputs; the smallest differing case is shown first. */
+        public int size() {
+            return (on == null ? 0 : on.toString().length()) + (before == null ? 0 : 40 * before.size())
+                    + (given == null ? 0 : given.toString().length());
+        }
+    }
+
+    /**
+     * A call that brings the receiver into a state.
+     *
+     * @param call  name of the routine
+     * @param given arguments by the names of the parameters
+     */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Step(String call, ObjectNode given) {
+    }
+}

@@ -1,0 +1,40 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import driftwood.behaviour.Comparison.Difference;
+import java.util.List;
+
+/**
+ * What confirming one case came to.
+ *
+ * @param kind        the verdict
+ * @param of          the case as recorded
+ * @param actual      what happened now; missing where it could not be run
+ * @param differences places that differ; empty unless different
+ * @param why         for a case that can no longer be run
+ */
+public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place> differences, String why) {
+
+    /** The verdicts. */
+    public enum Kind {
+        SAME, REORDERED, DIFFERENT, GONE
+    }
+
+    /**
+     * A place that differs.
+     *
+     * @param path     such as {@code gives.name}
+     * @param expected as recorded, "nothing" where there was none
+     * @param actual   as it is now
+     */
+    public record Place(String path, String expected, String actual) {
+        static Place of(Difference difference) {
+            String path = difference.path().isEmpty() ? "outcome" : difference.path().substring(1).replace('/', '.');
+            return new Place(path, text(difference.expected()), text(difference.actual()));
+        }
+
+        private static String text(JsonNode node) {
+            return node.isMissingNode() ? "nothing" : node.toString();
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package driftwood.behaviour;
+
+import driftwood.program.FieldOutline;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.tree.RoutineKind;
+import driftwood.tree.TypeKind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** The ways in which a type of the project can be made: constructors, creation routines, builders. */
+final class Ways {
+    private final Program program;
+
+    Ways(Program program) {
+        this.program = program;
+    }
+
+    /**
+     * A way to make an instance in one call.
+     *
+     * @param routine    empty for the constructor that the language adds
+     * @param parameters in order
+     */
+    record Way(Optional<RoutineOutline> routine, List<ParameterOutline> parameters) {
+
+        List<String> names() {
+            return parameters.stream().map(ParameterOutline::name).toList();
+        }
+    }
+
+    /** Whether instances of this very type can be made without an enclosing instance. */
+    boolean isMakeable(TypeOutline type) {
+        return type.isConcrete() && !type.anonymous() && type.kind() != TypeKind.ENUM && isReachable(type)
+                && (!constructors(type).isEmpty() || !creators(type).isEmpty() || builder(type).isPresent());
+    }
+
+    private boolean isReachable(TypeOutline type) {
+        if (type.outer().isEmpty()) {
+            return true;
+        }
+        Optional<TypeOutline> outer = program.type(type.outer());
+        boolean isStatic = type.traits().isStatic() || type.kind() != TypeKind.CLASS
+                || outer.map(TypeOutline::isInterface).orElse(false);
+        return outer.isPresent() && isStatic && !outer.get().anonymous() && isReachable(outer.get());
+    }
+
+    /** The constructors that others may call; for a record without one, its components; else the default one. */
+    List<Way> constructors(TypeOutline type) {
+        List<RoutineOutline> written = type.constructors();
+        List<Way> ways = new ArrayList<>();
+        written.stream().filter(each -> !each.traits().isPrivate())
+                .forEach(each -> ways.add(new Way(Optional.of(each), each.parameters())));
+        if (type.kind() == TypeKind.RECORD) {
+            List<ParameterOutline> components = type.fields().stream().filter(each -> !each.traits().isStatic())
+                    .map(Ways::component).toList();
+            boolean canonical = ways.stream().anyMatch(way -> way.parameters().size() == components.size());
+            if (!canonical) {
+                ways.add(new Way(Optional.empty(), components));
+            }
+        } else if (written.isEmpty()) {
+            ways.add(new Way(Optional.empty(), List.of()));
+        }
+        return ways;
+    }
+
+    private static ParameterOutline component(FieldOutline field) {
+        return new ParameterOutline(field.name(), field.type(), false, false);
+    }
+
+    /** Static routines of the type that give an instance of it. */
+    List<Way> creators(TypeOutline type) {
+        return type.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && each.traits().isStatic()
+                        && !each.traits().isPrivate() && each.returns().simpleName().equals(type.simpleName()))
+                .map(each -> new Way(Optional.of(each), each.parameters())).toList();
+    }
+
+    /**
+     * A builder of a type.
+     *
+     * @param type  the builder
+     * @param build its closing step
+     */
+    record BuilderWay(TypeOutline type, RoutineOutline build) {
+    }
+
+    /** The type's builder: nested, or any type of the project with a step without parameters that gives the type. */
+    Optional<BuilderWay> builder(TypeOutline product) {
+        List<TypeOutline> candidates = new ArrayList<>(program.nestedIn(product));
+        program.types().stream().filter(each -> each.simpleName().endsWith("Builder")).forEach(candidates::add);
+        for (TypeOutline candidate : candidates) {
+            for (RoutineOutline routine : candidate.routines()) {
+                boolean closes = routine.kind() == RoutineKind.METHOD && routine.parameters().isEmpty()
+                        && !routine.traits().isStatic() && program.resolve(routine.returns(), candidate)
+                        .filter(product::equals).isPresent();
+                if (closes && !candidate.equals(product)) {
+                    return Optional.of(new BuilderWay(candidate, routine));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The way with the most parts, constructors before creation routines. */
+    Optional<Way> fullest(TypeOutline type) {
+        Comparator<Way> byParts = Comparator.comparingInt(way -> way.parameters().size());
+        return constructors(type).stream().max(byParts).or(() -> creators(type).stream().max(byParts));
+    }
+
+    /** The name by which the JVM knows a type: nested types with a dollar sign. */
+    String binaryName(TypeOutline type) {
+        String packageName = program.fileOf(type).packageName();
+        String local = packageName.isEmpty() ? type.name() : type.name().substring(packageName.length() + 1);
+        return (packageName.isEmpty() ? "" : packageName + ".") + local.replace('.', '$');
+    }
+}

@@ -1,0 +1,215 @@
+package driftwood.witness;
+
+import java.lang.reflect.Array;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
+import java.lang.reflect.Field;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Makes values as scripts tell. */
+final class Maker {
+    private final StandIns standIns;
+
+    Maker(StandIns standIns) {
+        this.standIns = standIns;
+    }
+
+    /**
+     * Makes a value.
+     *
+     * @throws Unmade    where it cannot be made, with the reason
+     * @throws Throwable whatever the observed code throws while it is made
+     */
+    Object make(Make make) throws Throwable {
+        if (make instanceof Make.Literal literal) {
+            return literal(literal);
+        }
+        if (make instanceof Make.Constant constant) {
+            return constant(constant);
+        }
+        if (make instanceof Make.New fresh) {
+            Class<?> type = type(fresh.type());
+            if (Modifier.isAbstract(type.getModifiers())) {
+                throw new Unmade(type.getName() + " is abstract now");
+            }
+            return call(find(type.getDeclaredConstructors(), "", fresh.parameters(), type), null,
+                    all(fresh.arguments()));
+        }
+        if (make instanceof Make.Call call) {
+            Object receiver = call.receiver().isEmpty() ? null : make(call.receiver().get(0));
+            return invoke(call, receiver, all(call.arguments()));
+        }
+        if (make instanceof Make.Configured configured) {
+            Object base = make(configured.base());
+            for (Make.Call call : configured.calls()) {
+                invoke(call, base, all(call.arguments()));
+            }
+            return base;
+        }
+        if (make instanceof Make.Many many) {
+            return many(many);
+        }
+        return standIns.make(type(((Make.StandIn) make).type()));
+    }
+
+    Object[] all(List<Make> makes) throws Throwable {
+        Object[] made = new Object[makes.size()];
+        for (int i = 0; i < made.length; i++) {
+            made[i] = make(makes.get(i));
+        }
+        return made;
+    }
+
+    /** Calls a routine on a receiver, or a static one where the receiver is null. */
+    Object invoke(Make.Call call, Object receiver, Object[] arguments) throws Throwable {
+        Class<?> from = receiver == null ? type(call.type()) : receiver.getClass();
+        for (Class<?> type = from; type != null; type = type.getSuperclass()) {
+            Optional<Executable> found = match(type.getDeclaredMethods(), call.name(), call.parameters());
+            if (found.isPresent()) {
+                return call(found.get(), receiver, arguments);
+            }
+        }
+        for (Class<?> type : interfaces(from)) {
+            Optional<Executable> found = match(type.getDeclaredMethods(), call.name(), call.parameters());
+            if (found.isPresent()) {
+                return call(found.get(), receiver, arguments);
+            }
+        }
+        throw new Unmade(from.getName() + " has no routine " + call.name() + "(" + String.join(", ", call.parameters())
+                + ") any more");
+    }
+
+    private static Set<Class<?>> interfaces(Class<?> type) {
+        Set<Class<?>> found = new LinkedHashSet<>();
+        for (Class<?> at = type; at != null; at = at.getSuperclass()) {
+            for (Class<?> each : at.getInterfaces()) {
+                found.add(each);
+                found.addAll(interfaces(each));
+            }
+        }
+        return found;
+    }
+
+    private static Executable find(Executable[] candidates, String name, List<String> parameters, Class<?> type)
+            throws Unmade {
+        return match(candidates, name, parameters).orElseThrow(() -> new Unmade(type.getName()
+                + " has no constructor (" + String.join(", ", parameters) + ") any more"));
+    }
+
+    /** By the simple names of the declared types; where only one has the number of parameters, by that. */
+    private static Optional<Executable> match(Executable[] candidates, String name, List<String> parameters) {
+        List<Executable> near = new ArrayList<>();
+        for (Executable each : candidates) {
+            if ((name.isEmpty() || each.getName().equals(name)) && each.getParameterCount() == parameters.size()
+                    && !each.isSynthetic()) {
+                boolean same = true;
+                for (int i = 0; i < parameters.size(); i++) {
+                    same &= each.getParameterTypes()[i].getSimpleName().equals(parameters.get(i));
+                }
+                if (same) {
+                    return Optional.of(each);
+                }
+                near.add(each);
+            }
+        }
+        return near.size() == 1 ? Optional.of(near.get(0)) : Optional.empty();
+    }
+
+    private static Object call(Executable routine, Object receiver, Object[] arguments) throws Throwable {
+        try {
+            routine.setAccessible(true);
+            return routine instanceof Method method ? method.invoke(receiver, arguments)
+                    : ((Constructor<?>) routine).newInstance(arguments);
+        } catch (InvocationTargetException e) {
+            throw e.getCause();
+        } catch (IllegalArgumentException e) {
+            throw new Unmade("the arguments no longer fit " + routine.getName() + ": " + e.getMessage());
+        } catch (RuntimeException e) {
+            throw new Unmade(routine.getName() + " cannot be reached: " + e.getMessage());
+        }
+    }
+
+    private static Object constant(Make.Constant constant) throws Throwable {
+        Class<?> type = type(constant.type());
+        try {
+            Field field = type.getDeclaredField(constant.name());
+            field.setAccessible(true);
+            return field.get(null);
+        } catch (NoSuchFieldException e) {
+            throw new Unmade(type.getName() + " has no " + constant.name() + " any more");
+        }
+    }
+
+    private Object many(Make.Many many) throws Throwable {
+        Object[] items = all(many.items());
+        switch (many.kind()) {
+            case "set":
+                return new LinkedHashSet<>(java.util.Arrays.asList(items));
+            case "map":
+                Map<Object, Object> map = new LinkedHashMap<>();
+                for (int i = 0; i + 1 < items.length; i += 2) {
+                    map.put(items[i], items[i + 1]);
+                }
+                return map;
+            case "optional":
+                return items.length == 0 ? Optional.empty() : Optional.ofNullable(items[0]);
+            case "array":
+                Object array = Array.newInstance(primitiveOr(many.type()), items.length);
+                for (int i = 0; i < items.length; i++) {
+                    Array.set(array, i, items[i]);
+                }
+                return array;
+            default:
+                return new ArrayList<>(java.util.Arrays.asList(items));
+        }
+    }
+
+    private static Class<?> primitiveOr(String type) throws Unmade {
+        return switch (type) {
+            case "int" -> int.class;
+            case "long" -> long.class;
+            case "double" -> double.class;
+            case "float" -> float.class;
+            case "boolean" -> boolean.class;
+            case "char" -> char.class;
+            case "byte" -> byte.class;
+            case "short" -> short.class;
+            case "String" -> String.class;
+            case "Object" -> Object.class;
+            default -> type(type);
+        };
+    }
+
+    private static Object literal(Make.Literal literal) {
+        String text = literal.text();
+        return switch (literal.type()) {
+            case "null" -> null;
+            case "boolean", "Boolean" -> Boolean.valueOf(text);
+            case "int", "Integer" -> Integer.valueOf(text);
+            case "long", "Long" -> Long.valueOf(text);
+            case "short", "Short" -> Short.valueOf(text);
+            case "byte", "Byte" -> Byte.valueOf(text);
+            case "double", "Double" -> Double.valueOf(text);
+            case "float", "Float" -> Float.valueOf(text);
+            case "char", "Character" -> text.charAt(0);
+            default -> text;
+        };
+    }
+
+    static Class<?> type(String name) throws Unmade {
+        try {
+            return Class.forName(name);
+        } catch (ClassNotFoundException e) {
+            throw new Unmade("there is no type " + name + " any more");
+        }
+    }
+}

@@ -1,0 +1,124 @@
+package driftwood.witness;
+
+import java.lang.reflect.InvocationHandler;
+import java.lang.reflect.Method;
+import java.lang.reflect.Proxy;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Makes stand-ins for interfaces: they answer neutrally, and every call on them is remembered in order. */
+final class StandIns {
+    private static final int MOST_CALLS = 1000;
+
+    private final List<String> calls = new ArrayList<>();
+
+    /** Marks the handler of a stand-in. */
+    private final class Handler implements InvocationHandler {
+        private final Class<?> type;
+
+        Handler(Class<?> type) {
+            this.type = type;
+        }
+
+        @Override
+        public Object invoke(Object self, Method method, Object[] arguments) throws Throwable {
+            if (method.getDeclaringClass() == Object.class) {
+                return switch (method.getName()) {
+                    case "equals" -> self == arguments[0];
+                    case "hashCode" -> type.getName().hashCode();
+                    default -> "stand-in for " + type.getSimpleName();
+                };
+            }
+            if (method.isDefault()) {
+                return InvocationHandler.invokeDefault(self, method, arguments);
+            }
+            synchronized (calls) {
+                if (calls.size() < MOST_CALLS) {
+                    calls.add(type.getSimpleName() + "." + method.getName() + "("
+                            + (arguments == null ? "" : Arrays.stream(arguments).map(StandIns::brief)
+                                    .collect(Collectors.joining(", "))) + ")");
+                }
+            }
+            return neutral(method.getReturnType(), arguments);
+        }
+    }
+
+    Object make(Class<?> type) throws Unmade {
+        if (!type.isInterface()) {
+            throw new Unmade("no stand-in can be made for " + type.getName() + ", which is no interface");
+        }
+        return Proxy.newProxyInstance(type.getClassLoader() == null ? StandIns.class.getClassLoader()
+                : type.getClassLoader(), new Class<?>[] {type}, new Handler(type));
+    }
+
+    List<String> calls() {
+        synchronized (calls) {
+            return List.copyOf(calls);
+        }
+    }
+
+    /** The interface a stand-in stands for; empty for any other object. */
+    static Optional<Class<?>> typeOf(Object object) {
+        return Proxy.isProxyClass(object.getClass()) && Proxy.getInvocationHandler(object) instanceof Handler handler
+                ? Optional.of(handler.type) : Optional.empty();
+    }
+
+    private static String brief(Object argument) {
+        if (argument == null || argument instanceof Number || argument instanceof Boolean
+                || argument instanceof Enum<?>) {
+            return String.valueOf(argument);
+        }
+        return argument instanceof CharSequence ? "\"" + argument + "\"" : "a " + argument.getClass().getSimpleName();
+    }
+
+    /** What says nothing: false, zero, an empty text or collection, or the argument itself where any object will do. */
+    private static Object neutral(Class<?> type, Object[] arguments) {
+        if (type == boolean.class || type == Boolean.class) {
+            return false;
+        }
+        if (type == char.class) {
+            return 'a';
+        }
+        if (type.isPrimitive()) {
+            return type == void.class ? null : zero(type);
+        }
+        if (type == String.class || type == CharSequence.class) {
+            return "";
+        }
+        if (type == Optional.class) {
+            return Optional.empty();
+        }
+        if (type == List.class || type == Collection.class || type == Iterable.class) {
+            return new ArrayList<>();
+        }
+        if (type == Set.class) {
+            return new java.util.LinkedHashSet<>();
+        }
+        if (type == Map.class) {
+            return new java.util.LinkedHashMap<>();
+        }
+        return type == Object.class && arguments != null && arguments.length > 0 ? arguments[0] : null;
+    }
+
+    private static Object zero(Class<?> type) {
+        if (type == long.class) {
+            return 0L;
+        }
+        if (type == double.class) {
+            return 0.0;
+        }
+        if (type == float.class) {
+            return 0f;
+        }
+        if (type == short.class) {
+            return (short) 0;
+        }
+        return type == byte.class ? (Object) (byte) 0 : (Object) 0;
+    }
+}
