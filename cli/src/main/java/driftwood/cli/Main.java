@@ -1,5 +1,9 @@
 package driftwood.cli;
 
+import driftwood.cli.command.CharacterizeCommand;
+import driftwood.cli.command.ConfirmCommand;
+import driftwood.cli.command.DemoCommand;
+import driftwood.cli.command.DrillCommand;
 import driftwood.cli.command.ExplainCommand;
 import driftwood.cli.command.PlanCommand;
 import driftwood.cli.command.ScanCommand;
@@ -17,7 +21,8 @@ import org.apache.commons.cli.UnrecognizedOptionException;
 
 /** The composition root: finds the command, runs it, ends the process. */
 public final class Main {
-    static final List<Command> COMMANDS = List.of(new ScanCommand(), new ExplainCommand(), new PlanCommand());
+    static final List<Command> COMMANDS = List.of(new ScanCommand(), new ExplainCommand(), new DrillCommand(), new PlanCommand(),
+            new CharacterizeCommand(), new ConfirmCommand(), new DemoCommand());
 
     private Main() {
     }

@@ -75,7 +75,15 @@ final class Inputs {
             new LibraryInputs(this, constants, word).add(type, scope, most, depth, values);
         }
         List<JsonNode> list = new ArrayList<>(values);
-        return list.isEmpty() ? List.of(NullNode.instance) : list.subList(0, Math.min(list.size(), Math.max(1, most)));
+        if (list.size() <= most || list.isEmpty()) {
+            return list.isEmpty() ? List.of(NullNode.instance) : list;
+        }
+        boolean nothing = depth == 0 && list.remove(NullNode.instance);
+        List<JsonNode> kept = new ArrayList<>(list.subList(0, Math.max(1, nothing ? most - 1 : most)));
+        if (nothing) {
+            kept.add(NullNode.instance);
+        }
+        return kept;
     }
 
     /** Objects of a type of the project: each concrete subtype, each with its parts combined. */

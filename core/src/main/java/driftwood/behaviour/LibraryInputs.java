@@ -63,15 +63,16 @@ final class LibraryInputs {
     /** Constants compared with it, each with its neighbours, then what is always worth trying. */
     private void whole(String type, int most, Set<JsonNode> values) {
         Set<Long> numbers = new LinkedHashSet<>();
-        List<String> mined = inputs.mined(constants, word, 6, LiteralKind.INTEGER);
-        for (String text : mined) {
-            parse(text).ifPresent(number -> {
-                numbers.add(number);
-                numbers.add(number + 1);
-                numbers.add(number - 1);
-            });
+        List<String> named = inputs.mined(constants, word, 0, LiteralKind.INTEGER);
+        List<String> others = inputs.mined(constants, "", 8, LiteralKind.INTEGER);
+        for (String text : named) {
+            parse(text).ifPresent(number -> numbers.addAll(List.of(number, number + 1, number - 1)));
         }
-        numbers.addAll(mined.isEmpty() ? List.of(0L, 1L, -1L, 7L, 100L) : List.of(0L, 1L, -1L));
+        numbers.addAll(List.of(0L, 1L, -1L));
+        for (String text : others) {
+            parse(text).ifPresent(number -> numbers.addAll(List.of(number, number + 1)));
+        }
+        numbers.addAll(List.of(7L, 100L));
         long least = type.startsWith("by") || type.startsWith("By") ? Byte.MIN_VALUE
                 : type.startsWith("s") || type.startsWith("S") ? Short.MIN_VALUE
                 : type.startsWith("i") || type.startsWith("I") ? Integer.MIN_VALUE : Long.MIN_VALUE;

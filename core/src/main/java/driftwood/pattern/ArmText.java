@@ -3,6 +3,8 @@ package driftwood.pattern;
 import driftwood.smell.chain.Chain;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** The source of an arm's body, without its label or condition and without its own indentation. */
 final class ArmText {
@@ -23,6 +25,26 @@ final class ArmText {
         boolean match = chain.form() == Chain.Form.MATCH || chain.form() == Chain.Form.MATCH_VALUE;
         String body = match ? afterLabel(text) : afterCondition(text);
         return dedent(withoutBraces(body));
+    }
+
+    /** The same for a body that moves onto the variant itself: the subject and the local it is cast into become this. */
+    static List<String> onVariant(Chain chain, Chain.Arm arm, List<String> file) {
+        String subject = Pattern.quote(chain.subject().text());
+        Pattern cast = Pattern.compile("\\s*(final )?\\w+(<.*>)? (\\w+) = \\(.*\\) ?" + subject + ";");
+        List<String> lines = new ArrayList<>();
+        String local = "";
+        for (String line : body(chain, arm, file)) {
+            Matcher found = cast.matcher(line);
+            if (found.matches()) {
+                local = found.group(3);
+                continue;
+            }
+            String moved = line.replaceAll("\\(\\(\\w+\\) ?" + subject + "\\)\\.", "")
+                    .replaceAll("(?<![\\w.\"])" + subject + "(?![\\w\"])", "this");
+            lines.add(local.isEmpty() ? moved : moved.replaceAll("(?<![\\w.])" + local + "\\.", "")
+                    .replaceAll("(?<![\\w.])" + local + "(?!\\w)", "this"));
+        }
+        return lines.isEmpty() ? List.of("// nothing to do") : lines;
     }
 
     /** Behind the last label: the arrow or colon that is followed by more than another label. */

@@ -86,7 +86,7 @@ final class Strategy implements Pattern {
                 variantPlaces.add(new Evidence(variant.file(), variant.line(), variant.line(), variant.simpleName()));
                 List<String> body = new ArrayList<>(List.of("@Override",
                         (isInterface ? "public " : "") + signature + " {"));
-                ArmText.body(chain, arm, file).forEach(line -> body.add("    " + line));
+                ArmText.onVariant(chain, arm, file).forEach(line -> body.add("    " + line));
                 body.add("}");
                 sketch.add(new Edit(variant.file(), site.lines(variant.file())).insertAtEnd(variant.endLine(), body)
                         .sketch());
@@ -99,8 +99,8 @@ final class Strategy implements Pattern {
                         + "abstract, so that everything still compiles.",
                         List.of(new Evidence(common.file(), common.line(), common.endLine(), common.simpleName())),
                         "compile"),
-                new Step("Move each arm's body onto its variant, one variant at a time; parameters of the routine that "
-                        + "the body uses become parameters.", variantPlaces, "compile after each"),
+                new Step("Move each arm's body onto its variant, one variant at a time. What it uses of "
+                        + Words.simple(chain.within()) + " (fields, constants) is handed over as parameters.", variantPlaces, "compile after each"),
                 new Step("Replace the chain by one call. Keep what the default does as the body on "
                         + common.simpleName() + " if variants were left out.",
                         List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),

@@ -30,7 +30,7 @@ public final class FindingText {
         text.append(Style.safe(finding.file())).append(':').append(finding.line()).append("\n\n");
         text.append(Paragraph.of(Style.safe(FindingsText.sentence(finding)) + ".",
                 width, 0, 0)).append('\n');
-        text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 0)).append('\n');
+        text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 0));
         heading("Evidence", text);
         text.append(places(finding.evidence(), finding.file()));
         heading("Why it drags", text);
@@ -58,7 +58,7 @@ public final class FindingText {
         return text.toString();
     }
 
-    String drill(Drill drill) {
+    public String drill(Drill drill) {
         StringBuilder text = new StringBuilder();
         heading("Change drill: " + drill.change(), text);
         text.append("  ").append(style.warm("today " + count(drill.today()))).append('\n');

@@ -192,9 +192,13 @@ final class ChainWalk extends Walk {
 
     private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> body) {
         List<Node> statements = Bodies.statements(body);
-        String does = statements.isEmpty() ? "" : file.brief(statements.get(0));
+        String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
         return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
                 bodies.work(body), does, bodies.product(body), Bodies.casts(body));
+    }
+
+    private static String withoutEnd(String statement) {
+        return statement.endsWith(";") ? statement.substring(0, statement.length() - 1) : statement;
     }
 
     private Subject subject(Node node) {

@@ -41,6 +41,8 @@ public final class ConditionalInstantiation implements Detector<Chain> {
             """,
             List.of("factory-method", "factory", "registry"));
 
+    private static final String OTHERWISE = "otherwise";
+
     /** A chain with what its arms create. */
     private record Deciding(String file, Chain chain, Map<String, TypeOutline> table, Optional<TypeOutline> common,
             List<Arm> arms) {
@@ -115,7 +117,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
                     .flatMap(product -> program.resolve(new TypeRef(product.type()), scope.get()))
                     .filter(type -> !isError(type));
             if (made.isPresent()) {
-                table.put(arm.labels().isEmpty() ? "otherwise" : arm.title(), made.get());
+                table.put(arm.labels().isEmpty() ? OTHERWISE : arm.title(), made.get());
                 uses.add(arm.product().get().use());
             }
             if (!table.isEmpty()) {
@@ -176,24 +178,31 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         return TypeSwitch.listed(each.table().values().stream().map(TypeOutline::simpleName).distinct().toList());
     }
 
-    /** Labels that two copies answer with different classes. */
+    /** Labels that two copies answer with different classes, and classes that they create on different conditions. */
     private static List<String> disagreements(Deciding one, List<Deciding> repeats) {
-        List<String> labels = new ArrayList<>();
+        Set<String> found = new LinkedHashSet<>();
         for (Deciding other : repeats) {
-            one.table().forEach((label, type) -> {
-                TypeOutline there = other.table().get(label);
-                if (there != null && !there.equals(type) && !labels.contains(label)) {
-                    labels.add(label);
+            one.table().forEach((label, type) -> other.table().forEach((there, otherType) -> {
+                boolean conditions = !label.equals(OTHERWISE) && !there.equals(OTHERWISE);
+                if (label.equals(there) && !type.equals(otherType) && conditions) {
+                    found.add(label + " (" + type.simpleName() + " here, " + otherType.simpleName() + " there)");
+                } else if (!label.equals(there) && type.equals(otherType) && conditions && sameWords(label, there)) {
+                    found.add(type.simpleName() + " (" + label + " here, " + there + " there)");
                 }
-            });
+            }));
         }
-        return labels;
+        return List.copyOf(found);
+    }
+
+    /** Conditions that differ in their numbers or signs only ask the same question. */
+    private static boolean sameWords(String one, String other) {
+        return one.replaceAll("[^A-Za-z]", "").equals(other.replaceAll("[^A-Za-z]", ""));
     }
 
     private static List<Evidence> evidence(Deciding one, List<Place> repeats, List<String> disagreements) {
         List<Evidence> evidence = new ArrayList<>();
         for (Arm arm : one.arms()) {
-            String label = arm.labels().isEmpty() ? "otherwise" : arm.title();
+            String label = arm.labels().isEmpty() ? OTHERWISE : arm.title();
             TypeOutline made = one.table().get(label);
             evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(), made == null
                     ? label + ": " + TypeSwitch.does(arm) : label + " creates " + made.simpleName()));
@@ -201,7 +210,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         repeats.forEach(place -> evidence.add(place.evidence()));
         if (!disagreements.isEmpty()) {
             evidence.add(new Evidence(one.file(), one.chain().line(), one.chain().endLine(),
-                    "the copies create different classes for " + String.join(", ", disagreements)));
+                    "the copies disagree on " + String.join(", ", disagreements)));
         }
         return evidence;
     }

@@ -1,0 +1,44 @@
+package driftwood.cli;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URISyntaxException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The sample project and its worked versions, which lie beside the program's jar. */
+public final class SampleFiles {
+    private SampleFiles() {
+    }
+
+    /** Copies one of the samples over a folder. @param name kelp-quay, right or slip */
+    public static void copy(String name, Path folder) {
+        Path from = home().resolve(name);
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Path to = folder.resolve(from.relativize(file).toString());
+                Files.createDirectories(to.getParent());
+                Files.copy(file, to, StandardCopyOption.REPLACE_EXISTING);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot unpack the sample into " + folder, e);
+        }
+    }
+
+    private static Path home() {
+        try {
+            Path own = Path.of(SampleFiles.class.getProtectionDomain().getCodeSource().getLocation().toURI());
+            for (Path place : List.of(own.resolveSibling("demo"), own.resolve("../../../demo").normalize())) {
+                if (Files.isDirectory(place.resolve("kelp-quay"))) {
+                    return place;
+                }
+            }
+            throw new IllegalStateException("the sample project is missing beside " + own);
+        } catch (URISyntaxException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

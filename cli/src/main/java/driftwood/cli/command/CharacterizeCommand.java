@@ -1,0 +1,111 @@
+package driftwood.cli.command;
+
+import driftwood.behaviour.Characterization;
+import driftwood.behaviour.Recordings;
+import driftwood.behaviour.Surface;
+import driftwood.cli.Command;
+import driftwood.cli.Console;
+import driftwood.cli.ExitCode;
+import driftwood.cli.Nearest;
+import driftwood.cli.Project;
+import driftwood.cli.UsageException;
+import driftwood.cli.render.RecordingText;
+import driftwood.cli.render.Style;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.cli.CommandLine;
+import org.apache.commons.cli.Options;
+
+/** {@code characterize}: records behaviour before anything is touched. */
+public final class CharacterizeCommand implements Command {
+    private static final int CASES = 200;
+
+    @Override
+    public String name() {
+        return "characterize";
+    }
+
+    @Override
+    public String operands() {
+        return "ID|TYPE";
+    }
+
+    @Override
+    public String summary() {
+        return "record what the code does now (runs it)";
+    }
+
+    @Override
+    public String description() {
+        return """
+                Records what the code around a finding, or of a type, does now: good or bad. Compiles the project, chooses
+                the narrowest routines that a refactoring keeps, mines inputs from the code, and RUNS it in a process of
+                its own with limits on time and memory. What differs from run to run is masked. The recording is saved
+                below .driftwood/recordings/ and is meant to be committed.
+                """;
+    }
+
+    @Override
+    public Options options() {
+        return Observed.options().addOption(Flags.value("cases", "N", "cases at most (default " + CASES + ")"));
+    }
+
+    @Override
+    public ExitCode run(CommandLine line, Console console) {
+        String wanted = Flags.operand(line, "the id of a finding or the name of a type");
+        int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
+        Project project = Project.of(Flags.projectOf(line));
+        Scan.Result result = project.scan(List.of(), false, console);
+        Optional<TypeOutline> type = type(wanted, result);
+        Surface surface;
+        String of;
+        if (type.isPresent()) {
+            surface = Surface.of(type.get(), result.program());
+            of = type.get().name();
+        } else {
+            Finding finding = finding(wanted, project, result);
+            surface = Surface.around(finding, result.program());
+            of = finding.id();
+        }
+        List<Path> classPath = Observed.classPath(line, result, console);
+        console.err().println("driftwood: running the code twice, in a process of its own...");
+        Characterization.Result recorded = new Characterization(result.program(), result.root(), classPath,
+                Observed.limits(line)).record(of, surface, most);
+        if (recorded.recording().cases().isEmpty()) {
+            console.out().print(new RecordingText(new Style(console.colour()), console.width()).nothing(recorded));
+            return ExitCode.ACT;
+        }
+        Path saved = new Recordings(result.root()).save(recorded.recording());
+        console.out().print(new RecordingText(new Style(console.colour()), console.width())
+                .of(recorded, result.root().relativize(saved)));
+        return ExitCode.FINE;
+    }
+
+    /** By qualified name, or by simple name where only one type has it. */
+    private static Optional<TypeOutline> type(String wanted, Scan.Result result) {
+        Optional<TypeOutline> qualified = result.program().type(wanted);
+        if (qualified.isPresent()) {
+            return qualified;
+        }
+        List<TypeOutline> simple = result.program().types().stream()
+                .filter(each -> each.simpleName().equals(wanted) && !each.anonymous()).toList();
+        if (simple.size() > 1) {
+            throw new UsageException("there are " + simple.size() + " types named " + wanted + ": "
+                    + String.join(", ", simple.stream().map(TypeOutline::name).toList()) + ". Name one in full.");
+        }
+        return simple.stream().findFirst();
+    }
+
+    private static Finding finding(String wanted, Project project, Scan.Result result) {
+        if (wanted.matches("[a-z]{2}-[0-9a-z]+")) {
+            return project.finding(wanted, result);
+        }
+        List<String> types = result.program().types().stream().map(TypeOutline::simpleName).distinct().toList();
+        throw new UsageException("there is no type and no finding '" + wanted + "' in " + project.root()
+                + Nearest.to(wanted, types).map(near -> "; did you mean " + near + "?").orElse("."));
+    }
+}

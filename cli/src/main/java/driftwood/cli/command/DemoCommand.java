@@ -1,0 +1,127 @@
+package driftwood.cli.command;
+
+import driftwood.cli.Command;
+import driftwood.cli.Console;
+import driftwood.cli.ExitCode;
+import driftwood.cli.SampleFiles;
+import driftwood.cli.UsageException;
+import driftwood.cli.render.Style;
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.commons.cli.CommandLine;
+import org.apache.commons.cli.DefaultParser;
+import org.apache.commons.cli.Options;
+import org.apache.commons.cli.ParseException;
+
+/** {@code demo}: unpacks the sample project and walks the whole way on it. */
+public final class DemoCommand implements Command {
+    private static final String FOLDER = "kelp-quay";
+    private static final String PLACE = "quay.HarbourDues#quote(Vessel,int)";
+
+    @Override
+    public String name() {
+        return "demo";
+    }
+
+    @Override
+    public String operands() {
+        return "[DIR]";
+    }
+
+    @Override
+    public String summary() {
+        return "unpack a sample project and walk the whole way on it (runs it)";
+    }
+
+    @Override
+    public String description() {
+        return """
+                Unpacks the sample project, a made-up harbour office, into a new folder (default: kelp-quay) and walks
+                the whole way on it: scan, explain, plan, characterize, a refactoring, confirm; then the same refactoring
+                with a slip, which confirm notices. Leaves the folder to play with.
+                """;
+    }
+
+    @Override
+    public Options options() {
+        return new Options();
+    }
+
+    @Override
+    public ExitCode run(CommandLine line, Console console) {
+        if (line.getArgList().size() > 1) {
+            throw new UsageException("demo takes one folder, not " + line.getArgList().size() + ".");
+        }
+        String name = line.getArgList().isEmpty() ? FOLDER : line.getArgList().get(0);
+        Path folder = fresh(Path.of(name));
+        Walk walk = new Walk(name, console, new Style(console.colour()));
+        SampleFiles.copy("kelp-quay", folder);
+        walk.say("The sample project, a tidal harbour office in 27 files, is now in " + name
+                + "/. First: what in it fights change?");
+        walk.run(new ScanCommand(), "scan", name, "--top", "3");
+        String id = new Scan(Scan.Options.DEFAULT).run(folder, List.of(folder)).findings().stream()
+                .filter(each -> each.symbol().equals(PLACE)).map(Finding::id).findFirst().orElseThrow();
+        walk.say("HarbourDues.quote() asks each vessel for its type. One finding in full, with its evidence:");
+        walk.run(new ExplainCommand(), "explain", id, "--project", name);
+        walk.say("What would be better, what would it cost, and in which steps?");
+        walk.run(new PlanCommand(), "plan", id, "--project", name, "--pattern", "strategy");
+        walk.say("Before anything is touched: what does the code do now? Inputs are mined from the code itself.");
+        walk.run(new CharacterizeCommand(), "characterize", id, "--project", name);
+        SampleFiles.copy("right", folder);
+        walk.say("Now the refactoring: each kind of vessel knows its own dues, and quote() only asks. The worked version "
+                + "has been copied in. Does everything still behave as recorded?");
+        walk.run(new ConfirmCommand(), "confirm", "--project", name);
+        SampleFiles.copy("slip", folder);
+        walk.say("And had a slip crept in? The same refactoring again, but one sign is wrong somewhere: it compiles, and "
+                + "looks right.");
+        ExitCode noticed = walk.run(new ConfirmCommand(), "confirm", "--project", name);
+        SampleFiles.copy("kelp-quay", folder);
+        walk.say("The slip was " + (noticed == ExitCode.ACT ? "noticed" : "NOT noticed")
+                + ", with the smallest case that shows it. " + name + "/ is back as it was, with the plan and the "
+                + "recording: go and play. Try driftwood scan " + name + ", or change a number and confirm.");
+        return noticed == ExitCode.ACT ? ExitCode.FINE : ExitCode.DEFECT;
+    }
+
+    private static Path fresh(Path folder) {
+        try {
+            if (Files.exists(folder)) {
+                if (!Files.isDirectory(folder)) {
+                    throw new UsageException(folder + " is a file. Name a folder that does not exist yet.");
+                }
+                try (Stream<Path> content = Files.list(folder)) {
+                    if (content.findAny().isPresent()) {
+                        throw new UsageException("the folder " + folder + " is not empty, and nothing in it shall be lost. "
+                                + "Name another: driftwood demo DIR.");
+                    }
+                }
+            }
+            return Files.createDirectories(folder).toAbsolutePath().normalize();
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot make the folder " + folder, e);
+        }
+    }
+
+    /** Says a sentence before each step, shows the command as the user would type it, and runs it. */
+    private record Walk(String folder, Console console, Style style) {
+
+        void say(String sentence) {
+            console.out().println("\n" + style.strong("== " + sentence) + "\n");
+        }
+
+        ExitCode run(Command command, String... words) {
+            console.out().println(style.cool("$ driftwood " + String.join(" ", words)) + "\n");
+            try {
+                String[] rest = List.of(words).subList(1, words.length).toArray(String[]::new);
+                return command.run(new DefaultParser().parse(command.options(), rest), console);
+            } catch (ParseException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+}

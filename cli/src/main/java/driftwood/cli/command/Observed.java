@@ -1,0 +1,80 @@
+package driftwood.cli.command;
+
+import driftwood.behaviour.Compiler;
+import driftwood.behaviour.Limits;
+import driftwood.cli.Console;
+import driftwood.cli.UsageException;
+import driftwood.program.Outline;
+import driftwood.smell.Scan;
+import driftwood.source.Language;
+import driftwood.store.Folder;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.commons.cli.CommandLine;
+import org.apache.commons.cli.Options;
+
+/** The options of commands that run the observed code, and what they mean. */
+final class Observed {
+    private Observed() {
+    }
+
+    static Options options() {
+        return Flags.project()
+                .addOption(Flags.value("classes", "DIR", "take the project's classes from this folder instead of "
+                        + "compiling its sources"))
+                .addOption(Flags.value("classpath", "PATH", "what the project needs, separated as for java"))
+                .addOption(Flags.value("case-time", "MS", "milliseconds for one case (default "
+                        + Limits.DEFAULT.caseMillis() + ")"))
+                .addOption(Flags.value("memory", "MIB", "heap of the observed process (default "
+                        + Limits.DEFAULT.memoryMib() + ")"));
+    }
+
+    static Limits limits(CommandLine line) {
+        return new Limits((long) Math.max(1, Flags.number(line, "case-time", Limits.DEFAULT.caseMillis())),
+                (int) Math.max(16, Flags.number(line, "memory", Limits.DEFAULT.memoryMib())));
+    }
+
+    /**
+     * The class path for the observed code: given folders, or the project's sources compiled.
+     *
+     * @throws UsageException where a folder is missing or the project does not compile
+     */
+    static List<Path> classPath(CommandLine line, Scan.Result result, Console console) {
+        List<Path> needed = new ArrayList<>();
+        if (line.hasOption("classpath")) {
+            for (String each : line.getOptionValue("classpath").split(File.pathSeparator)) {
+                needed.add(existing(each, "classpath"));
+            }
+        }
+        List<Path> whole = new ArrayList<>();
+        if (line.hasOption("classes")) {
+            whole.add(existing(line.getOptionValue("classes"), "classes"));
+        } else {
+            Path target = new Folder(result.root()).cache().resolve("classes");
+            List<Path> sources = result.program().outlines().stream()
+                    .filter(each -> !each.test() && each.language() == Language.JAVA).map(Outline::file)
+                    .filter(file -> !file.endsWith("module-info.java")).map(result.root()::resolve).toList();
+            console.err().println("driftwood: compiling " + sources.size() + " files...");
+            try {
+                Compiler.compile(result.root(), sources, needed, target);
+            } catch (Compiler.DoesNotCompile e) {
+                throw new UsageException("the project does not compile:" + e.getMessage()
+                        + "\nMend it, or name compiled classes with --classes DIR and libraries with --classpath PATH.");
+            }
+            whole.add(target);
+        }
+        whole.addAll(needed);
+        return whole;
+    }
+
+    private static Path existing(String text, String option) {
+        Path path = Path.of(text).toAbsolutePath();
+        if (!Files.exists(path)) {
+            throw new UsageException("--" + option + ": there is no " + path + ".");
+        }
+        return path;
+    }
+}

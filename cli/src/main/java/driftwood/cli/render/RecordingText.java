@@ -1,0 +1,99 @@
+package driftwood.cli.render;
+
+import driftwood.behaviour.Characterization;
+import driftwood.behaviour.Recording.Case;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** What a recording came to, for people. */
+public final class RecordingText {
+    private static final int EXAMPLES = 3;
+
+    private final Style style;
+    private final int width;
+
+    public RecordingText(Style style, int width) {
+        this.style = style;
+        this.width = width;
+    }
+
+    /** @param saved where the recording was written */
+    public String of(Characterization.Result result, Path saved) {
+        List<Case> cases = result.recording().cases();
+        long throwing = count(cases, "throws");
+        long endless = count(cases, "endless") + count(cases, "exits");
+        long varying = cases.stream().filter(each -> !each.varies().isEmpty() || !each.anyOrder().isEmpty()).count();
+        long distinct = cases.stream().map(each -> each.outcome().toString()).distinct().count();
+        StringBuilder text = new StringBuilder();
+        text.append(style.strong("Recorded " + cases.size() + " cases")).append(" of ").append(result.recording().of())
+                .append(": ").append(distinct).append(" different outcomes, ").append(throwing).append(" of them errors");
+        text.append(endless > 0 ? ", " + endless + " that do not end or end the process" : "").append(".\n");
+        text.append(varying > 0 ? varying + " vary from run to run; what varies is masked and not compared.\n" : "");
+        heading("Observed", text);
+        for (Map.Entry<String, Integer> each : result.perTarget().entrySet()) {
+            text.append(String.format(java.util.Locale.ROOT, "  %4d  %s%n", each.getValue(),
+                    FindingsText.unqualified(each.getKey())));
+        }
+        heading("For example", text);
+        cases.stream().filter(each -> each.outcome().has("gives")).limit(EXAMPLES)
+                .forEach(each -> example(each, text));
+        cases.stream().filter(each -> each.outcome().has("throws")).limit(1).forEach(each -> example(each, text));
+        left(result, text);
+        text.append("\nSaved as ").append(saved).append('\n');
+        text.append("Next: change the code, then driftwood confirm\n");
+        return text.toString();
+    }
+
+    private static long count(List<Case> cases, String ending) {
+        return cases.stream().filter(each -> each.outcome().has(ending)).count();
+    }
+
+    private void heading(String title, StringBuilder text) {
+        text.append('\n').append(style.strong(title)).append('\n');
+    }
+
+    private void example(Case each, StringBuilder text) {
+        String ending = each.outcome().has("throws") ? "throws" : "gives";
+        text.append(Paragraph.of(style.dim(each.id()) + "  " + Style.safe(call(each)), width, 2, 6));
+        text.append(Paragraph.of(style.cool(ending) + " " + Style.safe(Parts.of(each.outcome().get(ending))), width, 6, 2));
+    }
+
+    /** The case as a call with named parts. */
+    static String call(Case each) {
+        int hash = each.routine().indexOf('#');
+        int open = each.routine().indexOf('(');
+        if (open < 0) {
+            return "new " + Parts.of(each.on());
+        }
+        String owner = FindingsText.unqualified(each.routine().substring(0, hash));
+        StringBuilder text = new StringBuilder(each.on() == null ? owner : Parts.of(each.on()));
+        if (each.before() != null) {
+            each.before().forEach(step -> text.append('.').append(step.call())
+                    .append(step.given() == null ? "()" : arguments(Parts.of(step.given()))));
+        }
+        return text.append('.').append(each.routine(), hash + 1, open)
+                .append(each.given() == null ? "()" : arguments(Parts.of(each.given()))).toString();
+    }
+
+    private static String arguments(String braces) {
+        return "(" + braces.substring(1, braces.length() - 1) + ")";
+    }
+
+    /** Where nothing could be recorded. */
+    public String nothing(Characterization.Result result) {
+        StringBuilder text = new StringBuilder("Nothing could be recorded of " + result.recording().of() + ".\n");
+        left(result, text);
+        return text.append("\nName a type that can be constructed: driftwood characterize TYPE\n").toString();
+    }
+
+    private void left(Characterization.Result result, StringBuilder text) {
+        if (result.left().isEmpty() && result.unmade().isEmpty()) {
+            return;
+        }
+        heading("Not observed", text);
+        result.left().forEach(each -> text.append(Paragraph.of(Style.safe(each), width, 2, 2)));
+        result.unmade().forEach((why, count) -> text.append(Paragraph.of(count + (count == 1 ? " case: " : " cases: ")
+                + Style.safe(why), width, 2, 2)));
+    }
+}

@@ -1,0 +1,44 @@
+package driftwood.cli.render;
+
+import driftwood.behaviour.Recording;
+import driftwood.behaviour.Verdict;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Verdicts in the format {@code driftwood-verdicts/1}; documented in docs/formats.md. */
+public final class VerdictsJson {
+    private VerdictsJson() {
+    }
+
+    public static String of(Map<Recording, List<Verdict>> verdicts) {
+        List<Object> recordings = new ArrayList<>();
+        verdicts.forEach((recording, each) -> {
+            Map<String, Object> entry = new LinkedHashMap<>();
+            entry.put("of", recording.of());
+            entry.put("cases", each.stream().map(VerdictsJson::verdict).toList());
+            recordings.add(entry);
+        });
+        Map<String, Object> whole = new LinkedHashMap<>();
+        whole.put("format", "driftwood-verdicts/1");
+        whole.put("recordings", recordings);
+        return Json.of(whole);
+    }
+
+    private static Map<String, Object> verdict(Verdict verdict) {
+        Map<String, Object> entry = new LinkedHashMap<>();
+        entry.put("case", verdict.of().id());
+        entry.put("routine", verdict.of().routine());
+        entry.put("verdict", verdict.kind().name().toLowerCase(Locale.ROOT));
+        if (verdict.kind() == Verdict.Kind.GONE) {
+            entry.put("why", verdict.why());
+        } else if (!verdict.differences().isEmpty()) {
+            entry.put("differences", verdict.differences());
+            entry.put("recorded", verdict.of().outcome());
+            entry.put("now", verdict.actual());
+        }
+        return entry;
+    }
+}

@@ -1,0 +1,102 @@
+package driftwood.cli.render;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.behaviour.Recording;
+import driftwood.behaviour.Verdict;
+import driftwood.behaviour.Verdict.Kind;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What confirming came to, for people: counts, then the smallest differing case of each cause side by side. */
+public final class VerdictsText {
+    private static final int CAUSES = 5;
+    private static final int PLACES = 4;
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+
+    private final Style style;
+    private final int width;
+
+    public VerdictsText(Style style, int width) {
+        this.style = style;
+        this.width = width;
+    }
+
+    public String of(Map<Recording, List<Verdict>> verdicts) {
+        StringBuilder text = new StringBuilder();
+        int cases = 0;
+        long same = 0;
+        for (Map.Entry<Recording, List<Verdict>> each : verdicts.entrySet()) {
+            one(each.getKey(), each.getValue(), text);
+            cases += each.getValue().size();
+            same += count(each.getValue(), Kind.SAME);
+        }
+        text.append(same == cases ? style.cool("Same") + ": all " + cases + " cases behave as recorded.\n"
+                : style.warm("Not the same") + ": " + (cases - same) + " of " + cases + " cases.\n");
+        return text.toString();
+    }
+
+    private static long count(List<Verdict> verdicts, Kind kind) {
+        return verdicts.stream().filter(each -> each.kind() == kind).count();
+    }
+
+    private void one(Recording recording, List<Verdict> verdicts, StringBuilder text) {
+        text.append(style.strong(recording.of())).append("  ").append(verdicts.size()).append(" cases: ");
+        for (Kind kind : Kind.values()) {
+            long count = count(verdicts, kind);
+            if (count > 0) {
+                String told = count + " " + kind.name().toLowerCase(java.util.Locale.ROOT) + "  ";
+                text.append(kind == Kind.SAME ? style.cool(told) : style.warm(told));
+            }
+        }
+        text.append("\n");
+        Map<String, List<Verdict>> causes = new LinkedHashMap<>();
+        verdicts.stream().filter(each -> each.kind() != Kind.SAME)
+                .sorted(Comparator.comparingInt(each -> each.of().size()))
+                .forEach(each -> causes.computeIfAbsent(cause(each), key -> new java.util.ArrayList<>()).add(each));
+        causes.values().stream().limit(CAUSES).forEach(group -> cause(group, text));
+        if (causes.size() > CAUSES) {
+            text.append("  and ").append(causes.size() - CAUSES).append(" other causes (--format json lists all)\n");
+        }
+        text.append('\n');
+    }
+
+    /** Cases that differ at the same place of the same routine have, most likely, the same cause. */
+    private static String cause(Verdict verdict) {
+        return verdict.kind() + verdict.of().routine() + (verdict.kind() == Kind.GONE ? verdict.why()
+                : verdict.differences().isEmpty() ? "" : verdict.differences().get(0).path());
+    }
+
+    private void cause(List<Verdict> group, StringBuilder text) {
+        Verdict smallest = group.get(0);
+        String routine = FindingsText.unqualified(smallest.of().routine());
+        text.append("\n  ").append(style.warm(smallest.kind().name().toLowerCase(java.util.Locale.ROOT))).append("  ")
+                .append(Style.safe(routine)).append(style.dim("  " + group.size()
+                        + (group.size() == 1 ? " case" : " cases, the smallest"))).append(' ')
+                .append(style.dim(smallest.of().id())).append('\n');
+        text.append(Paragraph.of(Style.safe(RecordingText.call(smallest.of())), width, 4, 4));
+        if (smallest.kind() == Kind.GONE) {
+            text.append(Paragraph.of(Style.safe(smallest.why()), width, 4, 4));
+            return;
+        }
+        smallest.differences().stream().limit(PLACES).forEach(place -> {
+            text.append("    ").append(style.dim("at ")).append(Style.safe(place.path())).append('\n');
+            text.append(Paragraph.of(style.dim("recorded  ") + Style.safe(readable(place.expected())), width, 6, 10));
+            text.append(Paragraph.of(style.dim("now       ") + style.warm(Style.safe(readable(place.actual()))), width, 6,
+                    10));
+        });
+        if (smallest.differences().size() > PLACES) {
+            text.append("    and ").append(smallest.differences().size() - PLACES).append(" other places\n");
+        }
+    }
+
+    private static String readable(String json) {
+        try {
+            return json.equals("nothing") ? json : Parts.of(MAPPER.readTree(json));
+        } catch (JsonProcessingException e) {
+            return json;
+        }
+    }
+}
