@@ -70,7 +70,7 @@ public final class Main {
             String kind = name.startsWith("-") ? "option" : "command";
             throw new UsageException("there is no " + kind + " '" + name + "'"
                     + Nearest.to(name, COMMANDS.stream().map(Command::name).toList())
-                            .map(near -> "; did you mean '" + near + "'?").orElse("")
+                            .map(near -> "; did you mean '" + near + "'?").orElse(".")
                     + " 'driftwood --help' lists the commands.");
         }
         String[] rest = Arrays.copyOfRange(arguments, 1, arguments.length);

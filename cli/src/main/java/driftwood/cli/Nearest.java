@@ -15,21 +15,25 @@ public final class Nearest {
                 .min(Comparator.comparingInt((String each) -> distance(word, each)).thenComparing(each -> each));
     }
 
-    /** Letters to insert, delete or replace (Levenshtein 1966). */
+    /** Letters to insert, delete, replace or swap with their neighbour (Damerau 1964, without overlaps). */
     static int distance(String one, String other) {
-        int[] row = new int[other.length() + 1];
-        for (int j = 0; j <= other.length(); j++) {
-            row[j] = j;
-        }
-        for (int i = 1; i <= one.length(); i++) {
-            int diagonal = row[0];
-            row[0] = i;
-            for (int j = 1; j <= other.length(); j++) {
-                int replaced = diagonal + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1);
-                diagonal = row[j];
-                row[j] = Math.min(replaced, 1 + Math.min(row[j], row[j - 1]));
+        int[][] table = new int[one.length() + 1][other.length() + 1];
+        for (int i = 0; i <= one.length(); i++) {
+            for (int j = 0; j <= other.length(); j++) {
+                if (i == 0 || j == 0) {
+                    table[i][j] = i + j;
+                    continue;
+                }
+                boolean same = one.charAt(i - 1) == other.charAt(j - 1);
+                table[i][j] = Math.min(table[i - 1][j - 1] + (same ? 0 : 1),
+                        1 + Math.min(table[i - 1][j], table[i][j - 1]));
+                boolean swapped = i > 1 && j > 1 && one.charAt(i - 1) == other.charAt(j - 2)
+                        && one.charAt(i - 2) == other.charAt(j - 1);
+                if (swapped) {
+                    table[i][j] = Math.min(table[i][j], table[i - 2][j - 2] + 1);
+                }
             }
         }
-        return row[other.length()];
+        return table[one.length()][other.length()];
     }
 }

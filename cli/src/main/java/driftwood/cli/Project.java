@@ -76,6 +76,10 @@ public final class Project {
         Scan.Result result = new Scan(new Scan.Options(smells, tests, Runtime.getRuntime().availableProcessors(), count))
                 .run(root, places);
         progress.done();
+        if (result.files() == 0 && result.unread().isEmpty()) {
+            console.warn("nothing to read in " + root + ": no Java source was found there. Hidden folders, build output "
+                    + "and links are passed over.");
+        }
         for (String file : result.latin()) {
             console.warn(file + " is not UTF-8; it was read as ISO-8859-1.");
         }

@@ -71,7 +71,8 @@ public final class Compiler {
             if (each.getKind() == Diagnostic.Kind.ERROR) {
                 String file = each.getSource() == null ? "" : relative(root, Path.of(each.getSource().toUri())) + ":"
                         + each.getLineNumber() + ": ";
-                errors.add(file + each.getMessage(Locale.ENGLISH).lines().findFirst().orElse("error"));
+                errors.add(file + each.getMessage(Locale.ENGLISH).lines().limit(2).map(String::strip)
+                        .map(line -> line.replaceAll("\\s+", " ")).collect(Collectors.joining(", ")));
             }
         }
         String shown = String.join("\n  ", errors.subList(0, Math.min(SHOWN, errors.size())));

@@ -109,7 +109,7 @@ public final class FindingsText {
             text.append(shown.size()).append(shown.size() == 1 ? " finding" : " findings");
         }
         text.append(" in ").append(result.files()).append(result.files() == 1 ? " file, " : " files, ")
-                .append(result.lines()).append(" lines");
+                .append(result.lines()).append(result.lines() == 1 ? " line" : " lines");
         if (!result.unread().isEmpty()) {
             text.append("; ").append(result.unread().size()).append(" not read (listed above)");
         }

@@ -195,7 +195,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
         if (pattern.getKind().name().equals("DECONSTRUCTION_PATTERN")) {
             return new TypeTest(start, end, subject, JavaTypes.of(parts.get(0)), false, Optional.empty());
         }
-        if (!parts.isEmpty() && Parts.isPattern(parts.get(0))) {
+        if (!parts.isEmpty() && NewerTrees.isPattern(parts.get(0))) {
             return pattern(parts.get(0), subject, start, end);
         }
         return new Other(start, end, pattern.getKind().name(), List.of(subject));

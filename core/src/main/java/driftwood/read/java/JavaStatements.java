@@ -72,40 +72,21 @@ abstract class JavaStatements extends JavaExpressions {
         return arms;
     }
 
-    /** Labels are found among the parts, since their API differs between JDKs. */
     private Arm arm(CaseTree tree) {
         boolean rule = tree.getCaseKind() == CaseTree.CaseKind.RULE;
-        List<Tree> content = new ArrayList<>();
-        if (rule) {
-            content.add(tree.getBody());
-        } else if (tree.getStatements() != null) {
-            content.addAll(tree.getStatements());
-        }
         List<Node> labels = new ArrayList<>();
-        Optional<Node> guard = Optional.empty();
-        boolean isDefault = true;
-        boolean defaultSeen = false;
-        for (Tree part : Parts.of(tree)) {
-            if (content.contains(part)) {
-                continue;
-            }
-            Tree label = part;
+        boolean isDefault = false;
+        for (Tree part : NewerTrees.labels(tree)) {
             if (part.getKind().name().equals("DEFAULT_CASE_LABEL")) {
-                defaultSeen = true;
+                isDefault = true;
                 continue;
             }
-            if (Parts.isLabel(part)) {
-                label = Parts.of(part).get(0);
-            } else if (!labels.isEmpty() && Runtime.version().feature() >= 21) {
-                guard = Optional.of(node(part));
-                continue;
-            }
-            isDefault = false;
-            labels.add(Parts.isPattern(label) ? pattern(label) : node(label));
+            Tree label = NewerTrees.isWrapped(part) ? Parts.of(part).get(0) : part;
+            labels.add(NewerTrees.isPattern(label) ? pattern(label) : node(label));
         }
-        List<Node> body = nodes(content);
-        return new Arm(start(tree), end(tree), labels, isDefault || defaultSeen, guard, body,
-                !rule && fallsThrough(body));
+        List<Node> body = rule ? List.of(node(tree.getBody())) : nodes(tree.getStatements());
+        return new Arm(start(tree), end(tree), labels, isDefault || labels.isEmpty(),
+                NewerTrees.guard(tree).map(this::node), body, !rule && fallsThrough(body));
     }
 
     private static boolean fallsThrough(List<Node> body) {

@@ -5,10 +5,7 @@ import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
 import java.util.List;
 
-/**
- * The direct parts of any compiler tree. Also reaches what newer JDKs put into their trees and the API of the
- * floor version cannot name (labels and guards of a case, record patterns).
- */
+/** The direct parts of any compiler tree, also of kinds that the API of the floor version cannot name. */
 final class Parts extends TreeScanner<Void, Void> {
     private final List<Tree> parts = new ArrayList<>();
 
@@ -19,14 +16,6 @@ final class Parts extends TreeScanner<Void, Void> {
         Parts collector = new Parts();
         tree.accept(collector, null);
         return collector.parts;
-    }
-
-    static boolean isPattern(Tree tree) {
-        return tree.getKind().name().endsWith("_PATTERN");
-    }
-
-    static boolean isLabel(Tree tree) {
-        return tree.getKind().name().endsWith("_CASE_LABEL");
     }
 
     @Override

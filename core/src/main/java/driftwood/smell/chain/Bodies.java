@@ -121,7 +121,7 @@ final class Bodies {
             return !unary.operator().equals("++") && !unary.operator().equals("--") && isLookup(unary.operand());
         }
         if (value instanceof Binary sum) {
-            return sum.operator().equals("+") && isLookup(sum.left()) && isLookup(sum.right());
+            return sum.operator().equals("+") && isLookup(sum.left()) && isLookup(sum.right()) && isText(sum);
         }
         if (value instanceof EqualityTest test) {
             return isLookup(test.left()) && isLookup(test.right());
@@ -130,6 +130,12 @@ final class Bodies {
             return isLookup(test.subject());
         }
         return value instanceof Call call && isGetter(call);
+    }
+
+    /** A sum is a text where one of its parts is; a sum of numbers is a computation. */
+    private static boolean isText(Node node) {
+        return node instanceof Literal literal && literal.kind() == LiteralKind.STRING
+                || node instanceof Binary sum && (isText(sum.left()) || isText(sum.right()));
     }
 
     private static boolean isGetter(Call call) {

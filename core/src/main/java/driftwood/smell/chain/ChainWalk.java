@@ -258,7 +258,7 @@ final class ChainWalk extends Walk {
         return visitNode(match);
     }
 
-    /** Whether nothing but a final return or throw follows a match in its routine. */
+    /** Whether nothing but a final return or throw follows a decision in its routine. */
     private boolean isLast(Node node) {
         List<Node> statements = routine().flatMap(Routine::body).map(Block::statements).orElse(List.of());
         List<Node> behind = new ArrayList<>();
@@ -282,7 +282,7 @@ final class ChainWalk extends Walk {
                         next.start(), next.then().end()));
                 at = next.otherwise();
             }
-            emit(Form.CONDITIONAL, drafts, List.of(at), true);
+            emit(Form.CONDITIONAL, drafts, List.of(at), isLast(conditional));
         }
         return visitNode(conditional);
     }

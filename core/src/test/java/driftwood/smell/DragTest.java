@@ -1,0 +1,28 @@
+package driftwood.smell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class DragTest {
+
+    @ParameterizedTest(name = "{0} places in {1} files of size {2} drag {3}")
+    @CsvSource({"1, 1, 0, 0.8", "1, 1, 3, 1.3", "3, 1, 0, 1.6", "3, 2, 3, 2.6", "7, 4, 7, 4.2", "100, 50, 30, 5.0"})
+    void dragGrowsWithTheLogarithmOfWhatMustBeEdited(int reach, int files, int size, double drag) {
+        assertThat(Drag.of(reach, files, size).build().value()).isEqualTo(drag);
+    }
+
+    @Test
+    void risksThatApplyAreAddedWithTheirReasons() {
+        Drag drag = Drag.of(1, 1, 0).risk(true, 0.5, "no default").risk(false, 2.0, "never").build();
+        assertThat(drag.value()).isEqualTo(1.3);
+        assertThat(drag.reasons()).containsExactly("1 place in 1 file to edit together", "no default");
+    }
+
+    @Test
+    void dragIsNeverBelowZero() {
+        assertThat(Drag.of(1, 1, 0).risk(true, -4, "guarded").build().value()).isZero();
+    }
+}

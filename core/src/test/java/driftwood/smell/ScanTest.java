@@ -1,0 +1,104 @@
+package driftwood.smell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.source.Unread;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ScanTest {
+    private static final String SMELLY = """
+            package quay;
+            class Desk%d {
+                int sum;
+                enum Kind { A, B }
+                void f(Kind k) { switch (k) { case A: sum++; log(); break; case B: sum--; log(); break; } }
+                void log() { }
+            }
+            """;
+
+    @TempDir
+    Path root;
+
+    private Scan.Result scan(int threads) {
+        return new Scan(new Scan.Options(List.of(), false, threads, count -> { })).run(root, List.of(root));
+    }
+
+    @Test
+    void findingsAreTheSameWithAnyNumberOfThreads() {
+        for (int i = 0; i < 200; i++) {
+            Given.write(root.resolve("quay/Desk" + i + ".java"), SMELLY.formatted(i));
+        }
+        Scan.Result one = scan(1);
+        assertThat(one.findings()).hasSize(200).isEqualTo(scan(8).findings());
+        assertThat(one.files()).isEqualTo(200);
+    }
+
+    @Test
+    void anIdStaysWhenLinesMove() {
+        Given.write(root.resolve("quay/Desk1.java"), SMELLY.formatted(1));
+        Finding before = scan(1).findings().get(0);
+        Given.write(root.resolve("quay/Desk1.java"), "// moved\n\n\n" + SMELLY.formatted(1));
+        Finding after = scan(1).findings().get(0);
+        assertThat(after.id()).isEqualTo(before.id()).matches("ts-[2-9a-z]{6}");
+        assertThat(after.line()).isEqualTo(before.line() + 3);
+    }
+
+    @Test
+    void equalSymbolsGetDifferentIds() {
+        String twice = SMELLY.replace("void log() { }", "").replace("void f(Kind k) {", "void f(Kind k) { switch (k) "
+                + "{ case A: sum++; log(); break; case B: sum--; log(); break; } log();");
+        Given.write(root.resolve("Desk.java"), twice);
+        assertThat(scan(1).findings()).hasSize(2).extracting(Finding::id).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void whatCannotBeReadIsListedAndTheRestIsRead() throws IOException {
+        Given.write(root.resolve("quay/Desk1.java"), SMELLY.formatted(1));
+        Files.write(root.resolve("Blob.java"), new byte[] {1, 0, 2});
+        Given.write(root.resolve("Broken.java"), "class Broken { void f( }");
+        Scan.Result result = scan(2);
+        assertThat(result.findings()).hasSize(1);
+        assertThat(result.unread()).extracting(Unread::file).contains("Blob.java", "Broken.java");
+        assertThat(result.unread().get(0).why()).isEqualTo("not text (it holds a zero byte)");
+    }
+
+    @Test
+    void otherEncodingsAreReadAndTold() throws IOException {
+        Files.write(root.resolve("Cafe.java"), "class Caf\u00e9 { }".getBytes(StandardCharsets.ISO_8859_1));
+        Scan.Result result = scan(1);
+        assertThat(result.latin()).containsExactly("Cafe.java");
+        assertThat(result.unread()).isEmpty();
+        assertThat(result.program().type("Caf\u00e9")).isPresent();
+    }
+
+    @Test
+    void expressionsNestedThousandsOfLevelsDeepAreRead() {
+        Given.write(root.resolve("Deep.java"), "class Deep { int x = " + "(".repeat(5000) + "1" + ")".repeat(5000) + "; }");
+        Given.write(root.resolve("Sum.java"), "class Sum { String x = \"a\"" + " + \"a\"".repeat(5000) + "; }");
+        Scan.Result result = scan(1);
+        assertThat(result.unread()).isEmpty();
+        assertThat(result.files()).isEqualTo(2);
+    }
+
+    @Test
+    void onlyTheSmellsAskedForAreLookedFor() {
+        Given.write(root.resolve("quay/Desk1.java"), SMELLY.formatted(1));
+        Scan.Options only = new Scan.Options(List.of("null-check"), false, 1, count -> { });
+        assertThat(new Scan(only).run(root, List.of(root)).findings()).isEmpty();
+    }
+
+    @Test
+    void testCodeIsJudgedOnRequest() {
+        Given.write(root.resolve("src/test/quay/Desk1.java"), SMELLY.formatted(1));
+        assertThat(scan(1).findings()).isEmpty();
+        Scan.Options tests = new Scan.Options(List.of(), true, 1, count -> { });
+        assertThat(new Scan(tests).run(root, List.of(root)).findings()).hasSize(1);
+    }
+}

@@ -1,0 +1,65 @@
+package driftwood.source;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SourceFinderTest {
+    @TempDir
+    Path root;
+
+    private List<String> found(Path... places) {
+        return new SourceFinder(root).find(List.of(places)).files().stream().map(SourceFile::path).toList();
+    }
+
+    private void write(String... paths) {
+        for (String path : paths) {
+            Given.write(root.resolve(path), "class A { }");
+        }
+    }
+
+    @Test
+    void filesAreSortedAndToldWithForwardSlashes() {
+        write("b/B.java", "a/z/Z.java", "A.java", "notes.txt", "Makefile");
+        assertThat(found(root)).containsExactly("A.java", "a/z/Z.java", "b/B.java");
+    }
+
+    @Test
+    void hiddenFoldersAndBuildOutputArePassedOver() {
+        write("pom.xml", ".git/A.java", "target/B.java", "node_modules/C.java", ".driftwood/cache/D.java", "src/E.java");
+        assertThat(found(root)).containsExactly("src/E.java");
+    }
+
+    @Test
+    void aPackageNamedAsBuildOutputIsNotPassedOver() {
+        write("src/quay/build/A.java", "src/quay/out/B.java");
+        assertThat(found(root)).containsExactly("src/quay/build/A.java", "src/quay/out/B.java");
+    }
+
+    @Test
+    void linksAreNotFollowedSoThatCirclesEnd() throws IOException {
+        write("a/A.java");
+        Files.createSymbolicLink(root.resolve("a/again"), root.resolve("a"));
+        Files.createSymbolicLink(root.resolve("a/self.java"), root.resolve("a/self.java"));
+        assertThat(found(root)).containsExactly("a/A.java");
+    }
+
+    @Test
+    void aPlaceNamedTwiceIsReadOnce() {
+        write("a/A.java", "a/B.java");
+        assertThat(found(root.resolve("a"), root.resolve("a/A.java"))).containsExactly("a/A.java", "a/B.java");
+    }
+
+    @Test
+    void testCodeIsToldByItsFolderOrName() {
+        write("src/test/java/A.java", "src/main/java/B.java", "x/BerthTest.java", "latest/C.java");
+        assertThat(new SourceFinder(root).find(List.of(root)).files()).filteredOn(SourceFile::test)
+                .extracting(SourceFile::path).containsExactly("src/test/java/A.java", "x/BerthTest.java");
+    }
+}
