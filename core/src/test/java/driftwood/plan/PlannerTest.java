@@ -1,0 +1,209 @@
+package driftwood.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import driftwood.Given;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Site;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class PlannerTest {
+    private static final String VESSELS = """
+            package quay;
+            abstract class Vessel {
+                int tonnage() { return 4; }
+            }
+            """;
+    private static final String TUG = "package quay;\nclass Tug extends Vessel {\n}\n";
+    private static final String TANKER = "package quay;\nclass Tanker extends Vessel {\n    int load;\n}\n";
+    private static final String DUES = """
+            package quay;
+            class Dues {
+                int quote(Vessel vessel, int nights) {
+                    if (vessel instanceof Tug) {
+                        Tug tug = (Tug) vessel;
+                        return tug.tonnage() * nights;
+                    } else if (vessel instanceof Tanker) {
+                        return ((Tanker) vessel).load * nights + 1;
+                    }
+                    return 0;
+                }
+            }
+            """;
+    private static final String GATE = """
+            package quay;
+            class Gate {
+                enum Position { OPEN, SHUT }
+                private Position position = Position.SHUT;
+                int turns;
+                void push() {
+                    switch (position) {
+                        case OPEN: position = Position.SHUT; turns++; break;
+                        case SHUT: position = Position.OPEN; turns++; break;
+                    }
+                }
+                int toll(int weight) {
+                    switch (position) {
+                        case OPEN: turns++; return weight * 2;
+                        case SHUT: turns--; return weight * 3;
+                        default: return 0;
+                    }
+                }
+            }
+            """;
+    private static final String BERTH = """
+            package quay;
+            class Berth {
+                Berth(String name) { this(name, 4); }
+                Berth(String name, int depth) { this(name, depth, 30); }
+                Berth(String name, int depth, int length) { this(name, depth, length, false); }
+                Berth(String name, int depth, int length, boolean tidal) { }
+            }
+            """;
+    private static final String ROSTER = """
+            package quay;
+            class Roster {
+                Pilot find(int t) { if (t > 3) { return null; } return new Pilot(); }
+            }
+            class Pilot { void board() { } int trips() { return 1; } Pilot next() { return this; } }
+            class Desk { Roster roster; void f() { Pilot p = roster.find(1); if (p != null) { p.board(); } } }
+            """;
+    private static final String OFFICE = """
+            package quay;
+            class Office {
+                int n;
+                Permit issue(String kind) {
+                    n++;
+                    switch (kind) {
+                        case "light": return new Light();
+                        case "heavy": return new Heavy();
+                        default: throw new IllegalArgumentException(kind);
+                    }
+                }
+            }
+            interface Permit { }
+            class Light implements Permit { }
+            class Heavy implements Permit { }
+            """;
+
+    @TempDir
+    Path root;
+
+    private Finding finding;
+    private Planner planner;
+
+    private void given(String smell, String... sources) {
+        Given.written(root, sources);
+        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { })).run(root, List.of(root));
+        finding = result.findings().get(0);
+        planner = new Planner(new Site(root, result.program()));
+    }
+
+    static Stream<Arguments> answers() {
+        return Stream.of(
+                Arguments.of("type-switch", "strategy", new String[] {VESSELS, TUG, TANKER, DUES}, "Vessel.quote()"),
+                Arguments.of("type-switch", "visitor", new String[] {VESSELS, TUG, TANKER, DUES}, "VesselVisitor"),
+                Arguments.of("type-switch", "state", new String[] {GATE}, "GateState"),
+                Arguments.of("type-switch", "strategy", new String[] {GATE}, "PushRule"),
+                Arguments.of("type-switch", "registry", new String[] {GATE}, "positionHandlers"),
+                Arguments.of("telescoping-constructor", "builder", new String[] {BERTH}, "Berth.Builder"),
+                Arguments.of("telescoping-constructor", "factory-method", new String[] {BERTH}, "Berth.withDepth()"),
+                Arguments.of("null-check", "null-object", new String[] {ROSTER}, "NoPilot"),
+                Arguments.of("null-check", "optional-value", new String[] {ROSTER}, "Roster#find"),
+                Arguments.of("conditional-instantiation", "factory-method", new String[] {OFFICE}, "Office.createPermit()"),
+                Arguments.of("conditional-instantiation", "factory", new String[] {OFFICE}, "PermitFactory"),
+                Arguments.of("conditional-instantiation", "registry", new String[] {OFFICE}, "kindCreators"));
+    }
+
+    @ParameterizedTest(name = "{0} by {1}: {3}")
+    @MethodSource("answers")
+    void eachPatternAnswersWithRolesStepsAndASketch(String smell, String pattern, String[] sources, String role) {
+        given(smell, sources);
+        Plan plan = planner.plan(finding, Optional.of(pattern));
+        assertThat(plan.pattern()).isEqualTo(pattern);
+        assertThat(plan.roles()).extracting(Role::name).anyMatch(name -> name.contains(role));
+        assertThat(plan.steps()).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(plan.steps().get(0).does()).startsWith("Pin the behaviour down");
+        assertThat(plan.drill().today()).isNotEmpty();
+        assertThat(plan.drill().after()).isNotEmpty();
+        assertThat(plan.sketch()).contains("--- ", "+++ b/", "@@ ");
+        assertThat(plan.candidates()).extracting(Candidate::pattern).contains(pattern, Candidate.LEAVE);
+    }
+
+    @Test
+    void behaviourMovedOntoAVariantSpeaksOfItselfNoMore() {
+        given("type-switch", VESSELS, TUG, TANKER, DUES);
+        assertThat(planner.plan(finding, Optional.of("strategy")).sketch()).contains("""
+                +    @Override
+                +    int quote(int nights) {
+                +        return tonnage() * nights;
+                +    }
+                """, """
+                +    int quote(int nights) {
+                +        return load * nights + 1;
+                +    }
+                """, "+        return vessel.quote(nights);");
+    }
+
+    @Test
+    void aBuilderTakesRequiredPartsFirst() {
+        given("telescoping-constructor", BERTH);
+        assertThat(planner.plan(finding, Optional.of("builder")).sketch()).contains("Builder(String name) {",
+                "Builder depth(int value) {", "return new Berth(name, depth, length, tidal);");
+    }
+
+    @Test
+    void aNullObjectAnswersNeutrally() {
+        given("null-check", ROSTER);
+        assertThat(planner.plan(finding, Optional.of("null-object")).sketch()).contains("final class NoPilot extends Pilot",
+                "return this;", "return 0;", "return NoPilot.INSTANCE;");
+    }
+
+    @Test
+    void theDrillCountsEveryPlaceOfToday() {
+        given("type-switch", GATE);
+        assertThat(planner.drill(finding).today()).extracting(Evidence::note)
+                .containsExactly("the new constant of Position", "one more arm here", "one more arm");
+        assertThat(planner.drill(finding).change()).isEqualTo("one more Position");
+    }
+
+    @Test
+    void littleDragIsBetterLeft() {
+        given("null-check", ROSTER);
+        assertThat(finding.drag().value()).isLessThan(2.5);
+        List<Candidate> candidates = planner.candidates(finding);
+        assertThat(candidates).isSortedAccordingTo((a, b) -> Double.compare(b.fit(), a.fit()));
+        Candidate leave = candidates.stream().filter(each -> each.pattern().equals(Candidate.LEAVE)).findFirst().orElseThrow();
+        assertThat(leave.fit()).isGreaterThan(0.5);
+        assertThat(leave.because()).contains("it works");
+    }
+
+    @Test
+    void aPatternThatDoesNotAnswerIsRefusedWithThoseThatDo() {
+        given("telescoping-constructor", BERTH);
+        assertThatThrownBy(() -> planner.plan(finding, Optional.of("visitor"))).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("'visitor' does not answer this telescoping-constructor")
+                .hasMessageContaining("builder").hasMessageContaining("leave-it");
+    }
+
+    @Test
+    void aPlanRemembersTheSourcesItWasMadeFrom() {
+        given("type-switch", VESSELS, TUG, TANKER, DUES);
+        Plan plan = planner.plan(finding, Optional.empty());
+        assertThat(plan.sources()).containsKeys("quay/Dues.java", "quay/Vessel.java")
+                .allSatisfy((file, hash) -> assertThat(hash).matches("[0-9a-f]{64}"));
+        assertThat(plan.format()).isEqualTo("driftwood-plan/1");
+    }
+}
