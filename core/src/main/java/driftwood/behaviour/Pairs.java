@@ -57,6 +57,8 @@ final class Pairs {
             longest = Math.max(longest, size);
         }
         int idle = 0;
+        rows.add(new int[sizes.length]);
+        cover(rows.get(0), covered);
         while (rows.size() < most && idle < 4 * TRIES) {
             int[] best = null;
             int bestGain = -1;

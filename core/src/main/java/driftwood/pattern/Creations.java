@@ -24,6 +24,17 @@ final class Creations {
                 .map(ParameterOutline::name).toList())).orElse("");
     }
 
+    /** The lines of a decision as the body of a routine that returns what it creates. */
+    static List<String> moved(List<String> file, int line, int endLine, Chain chain) {
+        List<String> lines = file.subList(line - 1, Math.min(file.size(), endLine));
+        int margin = lines.stream().filter(each -> !each.isBlank())
+                .mapToInt(each -> each.length() - each.stripLeading().length()).min().orElse(0);
+        String use = use(chain, "");
+        String assigned = use.contains(" = ") ? use.substring(0, use.indexOf(" = ") + 3) : "";
+        return lines.stream().map(each -> each.length() < margin ? "" : each.substring(margin).stripTrailing())
+                .map(each -> assigned.isEmpty() ? each : each.replace(assigned, "return ")).toList();
+    }
+
     /** The statement that takes what the call creates, as the arms did. */
     static String use(Chain chain, String call) {
         String use = chain.arms().stream().flatMap(arm -> arm.product().stream()).map(Chain.Product::use).findFirst()

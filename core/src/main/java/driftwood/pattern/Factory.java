@@ -65,8 +65,8 @@ final class Factory implements Pattern {
         StringBuilder text = new StringBuilder(site.packageLine(client)).append("/** Decides which ").append(product)
                 .append(" to create. */\nfinal class ").append(factory).append(" {\n    ").append(product)
                 .append(" create(").append(Creations.parameters(choosing.chain(), site)).append(") {\n");
-        file.subList(finding.line() - 1, Math.min(file.size(), finding.endLine()))
-                .forEach(line -> text.append("        ").append(line.strip()).append('\n'));
+        Creations.moved(file, finding.line(), finding.endLine(), choosing.chain())
+                .forEach(line -> text.append("        ").append(line).append('\n'));
         text.append("    }\n}\n");
         String newFile = Site.beside(client, factory);
         String call = Words.lower(factory) + ".create(" + Creations.arguments(choosing.chain(), site) + ")";

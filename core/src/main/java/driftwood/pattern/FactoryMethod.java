@@ -77,8 +77,8 @@ final class FactoryMethod implements Pattern {
         List<String> file = site.lines(finding.file());
         List<String> moved = new ArrayList<>(List.of("private " + product + " " + routine + "("
                 + Creations.parameters(choosing.chain(), site) + ") {"));
-        file.subList(finding.line() - 1, Math.min(file.size(), finding.endLine()))
-                .forEach(line -> moved.add("    " + line.strip()));
+        Creations.moved(file, finding.line(), finding.endLine(), choosing.chain())
+                .forEach(line -> moved.add("    " + line));
         moved.add("}");
         Edit edit = new Edit(finding.file(), file).insertAtEnd(creator.endLine(), moved)
                 .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(),

@@ -29,7 +29,7 @@ final class Diff {
             }
             List<String> diff = UnifiedDiffUtils.generateUnifiedDiff(before.isEmpty() ? "/dev/null" : "a/" + file,
                     "b/" + file, before, DiffUtils.diff(before, after), CONTEXT);
-            diff.forEach(line -> text.append(line).append('\n'));
+            diff.forEach(line -> text.append(line.replaceFirst("^@@ -1,0 ", "@@ -0,0 ")).append('\n'));
         });
         return text.toString();
     }
@@ -52,6 +52,6 @@ final class Diff {
     }
 
     private static List<String> lines(String text) {
-        return text.isEmpty() ? List.of() : Arrays.asList(text.split("\n", -1));
+        return text.isEmpty() ? List.of() : Arrays.asList(text.stripTrailing().split("\n", -1));
     }
 }

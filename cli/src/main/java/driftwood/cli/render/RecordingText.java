@@ -27,8 +27,9 @@ public final class RecordingText {
         long distinct = cases.stream().map(each -> each.outcome().toString()).distinct().count();
         StringBuilder text = new StringBuilder();
         text.append(style.strong("Recorded " + cases.size() + " cases")).append(" of ").append(result.recording().of())
-                .append(": ").append(distinct).append(" different outcomes, ").append(throwing).append(" of them errors");
-        text.append(endless > 0 ? ", " + endless + " that do not end or end the process" : "").append(".\n");
+                .append(": ").append(distinct).append(distinct == 1 ? " outcome" : " different outcomes");
+        text.append(throwing > 0 ? "; " + throwing + (throwing == 1 ? " case ends" : " cases end") + " in an error" : "");
+        text.append(endless > 0 ? "; " + endless + " do not end, or end the process" : "").append(".\n");
         text.append(varying > 0 ? varying + " vary from run to run; what varies is masked and not compared.\n" : "");
         heading("Observed", text);
         for (Map.Entry<String, Integer> each : result.perTarget().entrySet()) {
