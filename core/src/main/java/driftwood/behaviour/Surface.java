@@ -47,18 +47,7 @@ public record Surface(List<Target> targets, List<String> left) {
     /** The surface around a finding. */
     public static Surface around(Finding finding, Program program) {
         Collector collector = new Collector(program);
-        Detail detail = finding.detail();
-        if (detail instanceof Detail.Ladder ladder) {
-            program.type(ladder.type()).ifPresent(type -> collector.construction(type, ladder.ladder()));
-        } else if (detail instanceof Detail.Nothing nothing) {
-            nothing.guards().forEach(place -> collector.routine(place.symbol()));
-        } else if (detail instanceof Detail.Branching branching) {
-            collector.routine(branching.chain().routine());
-            branching.siblings().stream().map(Place::symbol).forEach(collector::routine);
-        } else if (detail instanceof Detail.Choosing choosing) {
-            collector.routine(choosing.chain().routine());
-            choosing.repeats().stream().map(Place::symbol).forEach(collector::routine);
-        }
+        finding.detail().accept(collector);
         return collector.surface();
     }
 
@@ -73,7 +62,7 @@ public record Surface(List<Target> targets, List<String> left) {
         return collector.surface();
     }
 
-    private static final class Collector {
+    private static final class Collector implements Detail.Visitor<Void> {
         private final Program program;
         private final Set<Target> targets = new LinkedHashSet<>();
         private final List<String> left = new ArrayList<>();
@@ -81,6 +70,37 @@ public record Surface(List<Target> targets, List<String> left) {
 
         Collector(Program program) {
             this.program = program;
+        }
+
+        @Override
+        public Void visitDetail(Detail detail) {
+            throw new IllegalArgumentException("no surface is known for " + detail);
+        }
+
+        @Override
+        public Void visitLadder(Detail.Ladder ladder) {
+            program.type(ladder.type()).ifPresent(type -> construction(type, ladder.ladder()));
+            return null;
+        }
+
+        @Override
+        public Void visitNothing(Detail.Nothing nothing) {
+            nothing.guards().forEach(place -> routine(place.symbol()));
+            return null;
+        }
+
+        @Override
+        public Void visitBranching(Detail.Branching branching) {
+            routine(branching.chain().routine());
+            branching.siblings().stream().map(Place::symbol).forEach(this::routine);
+            return null;
+        }
+
+        @Override
+        public Void visitChoosing(Detail.Choosing choosing) {
+            routine(choosing.chain().routine());
+            choosing.repeats().stream().map(Place::symbol).forEach(this::routine);
+            return null;
         }
 
         Surface surface() {

@@ -10,10 +10,25 @@ import driftwood.witness.Value;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 
 /** Outcomes as JSON for recordings. Nested types are told with a dot, as in sources. */
 final class ValueJson {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private static final Map<String, Function<Value, JsonNode>> FORMS = Map.ofEntries(
+            Map.entry("null", value -> NullNode.instance),
+            Map.entry("flag", value -> JSON.booleanNode(Boolean.parseBoolean(value.text()))),
+            Map.entry("number", value -> number(value.text())),
+            Map.entry("text", value -> JSON.textNode(value.text())),
+            Map.entry("enum", value -> dotted("enum", value)),
+            Map.entry("stand-in", value -> dotted("standIn", value)),
+            Map.entry("list", value -> array(value.parts())),
+            Map.entry("set", value -> JSON.objectNode().set("set", array(value.parts()))),
+            Map.entry("optional", value -> JSON.objectNode().set("optional", array(value.parts()))),
+            Map.entry("map", value -> map(value.parts())),
+            Map.entry("object", ValueJson::object));
 
     private ValueJson() {
     }
@@ -47,21 +62,14 @@ final class ValueJson {
         return lines;
     }
 
+    /** A value; kinds without a form of their own are an object of kind and text. */
     static JsonNode of(Value value) {
-        return switch (value.kind()) {
-            case "null" -> NullNode.instance;
-            case "flag" -> JSON.booleanNode(Boolean.parseBoolean(value.text()));
-            case "number" -> number(value.text());
-            case "text" -> JSON.textNode(value.text());
-            case "char" -> JSON.objectNode().put("char", value.text());
-            case "enum" -> JSON.objectNode().put("enum", value.text().replace('$', '.'));
-            case "list" -> array(value.parts());
-            case "set", "optional" -> JSON.objectNode().set(value.kind(), array(value.parts()));
-            case "map" -> map(value.parts());
-            case "object" -> object(value);
-            case "stand-in" -> JSON.objectNode().put("standIn", value.text().replace('$', '.'));
-            default -> JSON.objectNode().put(value.kind(), value.text());
-        };
+        Function<Value, JsonNode> form = FORMS.get(value.kind());
+        return form == null ? JSON.objectNode().put(value.kind(), value.text()) : form.apply(value);
+    }
+
+    private static ObjectNode dotted(String key, Value value) {
+        return JSON.objectNode().put(key, value.text().replace('$', '.'));
     }
 
     /** Whole numbers and decimals exactly as they print; what JSON cannot say is a text with its kind. */

@@ -7,6 +7,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
 import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Ladder;
 import driftwood.smell.Detail.Place;
@@ -45,26 +46,57 @@ final class FactoryMethod implements Pattern {
 
     @Override
     public Optional<Fit> fit(Finding finding, Program program) {
-        if (finding.detail() instanceof Choosing choosing) {
-            Set<String> types = new HashSet<>(Set.of(choosing.chain().within()));
-            choosing.repeats().forEach(place -> types.add(place.symbol().split("#")[0]));
-            return Optional.of(new Fit(key(), types.size() == 1 ? 0.68 : 0.5, types.size() == 1
-                    ? "the decision is needed in one type: a routine of its own is enough"
-                    : "one routine can decide for all " + types.size() + " types, if one of them may own it"));
-        }
-        if (finding.detail() instanceof Ladder ladder) {
-            boolean few = ladder.optional().size() <= 2;
-            return Optional.of(new Fit(key(), few ? 0.6 : 0.42, few
-                    ? "few combinations: a named creation routine for each reads better than overloads"
-                    : ladder.optional().size() + " optional parts are too many combinations to name"));
-        }
-        return Optional.empty();
+        return finding.detail().accept(new Detail.Visitor<>() {
+            @Override
+            public Optional<Fit> visitDetail(Detail detail) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<Fit> visitChoosing(Choosing choosing) {
+                return Optional.of(fitChoice(choosing));
+            }
+
+            @Override
+            public Optional<Fit> visitLadder(Ladder ladder) {
+                return Optional.of(fitLadder(ladder));
+            }
+        });
+    }
+
+    private Fit fitChoice(Choosing choosing) {
+        Set<String> types = new HashSet<>(Set.of(choosing.chain().within()));
+        choosing.repeats().forEach(place -> types.add(place.symbol().split("#")[0]));
+        return new Fit(key(), types.size() == 1 ? 0.68 : 0.5, types.size() == 1
+                ? "the decision is needed in one type: a routine of its own is enough"
+                : "one routine can decide for all " + types.size() + " types, if one of them may own it");
+    }
+
+    private Fit fitLadder(Ladder ladder) {
+        boolean few = ladder.optional().size() <= 2;
+        return new Fit(key(), few ? 0.6 : 0.42, few
+                ? "few combinations: a named creation routine for each reads better than overloads"
+                : ladder.optional().size() + " optional parts are too many combinations to name");
     }
 
     @Override
     public Answer answer(Finding finding, Site site) {
-        return finding.detail() instanceof Choosing choosing ? forChoice(finding, choosing, site)
-                : forLadder(finding, (Ladder) finding.detail(), site);
+        return finding.detail().accept(new Detail.Visitor<>() {
+            @Override
+            public Answer visitDetail(Detail detail) {
+                throw new IllegalArgumentException("a factory method does not answer " + finding.smell());
+            }
+
+            @Override
+            public Answer visitChoosing(Choosing choosing) {
+                return forChoice(finding, choosing, site);
+            }
+
+            @Override
+            public Answer visitLadder(Ladder ladder) {
+                return forLadder(finding, ladder, site);
+            }
+        });
     }
 
     private Answer forChoice(Finding finding, Choosing choosing, Site site) {

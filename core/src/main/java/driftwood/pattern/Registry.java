@@ -4,6 +4,7 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.smell.Detail;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Evidence;
@@ -42,14 +43,14 @@ final class Registry implements Pattern {
 
     @Override
     public Optional<Fit> fit(Finding finding, Program program) {
-        Chain chain = chainOf(finding);
-        if (chain == null || chain.arms().stream().anyMatch(arm -> !isKeyed(arm))) {
-            return Optional.empty();
-        }
+        return chainOf(finding).filter(chain -> chain.arms().stream().allMatch(Registry::isKeyed)).map(this::fit);
+    }
+
+    private Fit fit(Chain chain) {
         boolean guarded = chain.form() == Chain.Form.MATCH_VALUE && chain.otherwise().isEmpty();
         double score = 0.44 + 0.02 * Math.min(8, chain.arms().size()) - (guarded ? 0.15 : 0);
-        return Optional.of(new Fit(key(), score, "every arm is chosen by a key of its own, so a table of "
-                + chain.arms().size() + " entries can choose" + (guarded ? ", but the compiler's guard is lost" : "")));
+        return new Fit(key(), score, "every arm is chosen by a key of its own, so a table of " + chain.arms().size()
+                + " entries can choose" + (guarded ? ", but the compiler's guard is lost" : ""));
     }
 
     private static boolean isKeyed(Chain.Arm arm) {
@@ -57,14 +58,28 @@ final class Registry implements Pattern {
                 || label.kind() == Label.Kind.STRING || label.kind() == Label.Kind.INTEGER);
     }
 
-    private static Chain chainOf(Finding finding) {
-        return finding.detail() instanceof Branching branching ? branching.chain()
-                : finding.detail() instanceof Choosing choosing ? choosing.chain() : null;
+    private static Optional<Chain> chainOf(Finding finding) {
+        return finding.detail().accept(new Detail.Visitor<>() {
+            @Override
+            public Optional<Chain> visitDetail(Detail detail) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<Chain> visitBranching(Branching branching) {
+                return Optional.of(branching.chain());
+            }
+
+            @Override
+            public Optional<Chain> visitChoosing(Choosing choosing) {
+                return Optional.of(choosing.chain());
+            }
+        });
     }
 
     @Override
     public Answer answer(Finding finding, Site site) {
-        Chain chain = chainOf(finding);
+        Chain chain = chainOf(finding).orElseThrow();
         boolean creates = finding.detail() instanceof Choosing;
         String name = Words.upper(chain.subject().word()) + (creates ? "Creators" : "Handlers");
         String field = Words.lower(name);

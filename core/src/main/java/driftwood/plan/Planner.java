@@ -60,7 +60,7 @@ public final class Planner {
             throw new IllegalArgumentException("'" + chosen + "' does not answer this " + finding.smell()
                     + "; candidates are " + String.join(", ", candidates.stream().map(Candidate::pattern).toList()));
         }
-        List<Evidence> today = Drill.today(finding, site);
+        List<Evidence> today = new DrillToday(finding, site).places();
         Optional<Pattern> found = Patterns.byKey(chosen);
         if (found.isEmpty()) {
             return plan(finding, chosen, candidates, List.of(), List.of(), today, "");
@@ -81,7 +81,7 @@ public final class Planner {
 
     private Plan plan(Finding finding, String chosen, List<Candidate> candidates, List<Answer.Role> roles,
             List<Answer.Step> steps, List<Evidence> after, String sketch) {
-        Drill drill = new Drill(Drill.change(finding), Drill.today(finding, site), after);
+        Drill drill = new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);
         Map<String, String> sources = new LinkedHashMap<>();
         drill.today().forEach(place -> site.text(place.file()).ifPresent(text ->
                 sources.put(place.file(), Hash.of(text))));
@@ -94,7 +94,7 @@ public final class Planner {
     public Drill drill(Finding finding) {
         List<Evidence> after = Patterns.fits(finding, site.program()).stream().findFirst()
                 .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> each.answer(finding, site).after())
-                .orElse(Drill.today(finding, site));
-        return new Drill(Drill.change(finding), Drill.today(finding, site), after);
+                .orElse(new DrillToday(finding, site).places());
+        return new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);
     }
 }

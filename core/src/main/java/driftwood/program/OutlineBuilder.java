@@ -11,6 +11,7 @@ import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.Node;
 import driftwood.tree.Routine;
+import driftwood.tree.TreeVisitor;
 import driftwood.tree.TypeDeclaration;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
@@ -35,22 +36,42 @@ public final class OutlineBuilder extends Walk {
                 file.unit().packageName(), file.unit().imports(), builder.types, builder.creations, builder.calls);
     }
 
+    /** Collects the members of one type. */
+    private final class Members implements TreeVisitor<Void> {
+        private final List<FieldOutline> fields = new ArrayList<>();
+        private final List<RoutineOutline> routines = new ArrayList<>();
+        private final List<String> constants = new ArrayList<>();
+
+        @Override
+        public Void visitNode(Node node) {
+            return null;
+        }
+
+        @Override
+        public Void visitField(Field field) {
+            fields.add(field(field));
+            return null;
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            routines.add(new RoutineOutline(type(), routine.name(), routine.kind(), routine.traits(),
+                    routine.typeParameters(), routine.returns(), parameters(routine), routine.body().isPresent(),
+                    file.line(routine), file.endLine(routine)));
+            return null;
+        }
+
+        @Override
+        public Void visitEnumConstant(EnumConstant constant) {
+            constants.add(constant.name());
+            return null;
+        }
+    }
+
     @Override
     protected void entered(TypeDeclaration declaration) {
-        List<FieldOutline> fields = new ArrayList<>();
-        List<RoutineOutline> routines = new ArrayList<>();
-        List<String> constants = new ArrayList<>();
-        for (Node member : declaration.members()) {
-            if (member instanceof Field field) {
-                fields.add(field(field));
-            } else if (member instanceof Routine routine) {
-                routines.add(new RoutineOutline(type(), routine.name(), routine.kind(), routine.traits(),
-                        routine.typeParameters(), routine.returns(), parameters(routine), routine.body().isPresent(),
-                        file.line(routine), file.endLine(routine)));
-            } else if (member instanceof EnumConstant constant) {
-                constants.add(constant.name());
-            }
-        }
+        Members members = new Members();
+        declaration.members().forEach(member -> member.accept(members));
         boolean anonymous = declaration.name().isEmpty();
         List<TypeRef> supertypes = anonymous && createdSupertype.isPresent()
                 ? List.of(createdSupertype) : declaration.supertypes();
@@ -59,8 +80,8 @@ public final class OutlineBuilder extends Walk {
         String around = dot < 0 ? "" : name.substring(0, dot);
         types.add(new TypeOutline(name.intern(), around.equals(file.unit().packageName()) ? "" : around,
                 file.file().path(), declaration.kind(), declaration.traits(), declaration.typeParameters(), supertypes,
-                declaration.permitted(), fields, routines, constants, anonymous, file.line(declaration),
-                file.endLine(declaration)));
+                declaration.permitted(), members.fields, members.routines, members.constants, anonymous,
+                file.line(declaration), file.endLine(declaration)));
     }
 
     private FieldOutline field(Field field) {

@@ -202,30 +202,56 @@ public abstract class Walk extends TreeScanner {
 
     /** The way to a value from here. */
     protected final Trail trail(Node node) {
-        if (node instanceof Name name) {
+        return node.accept(trails);
+    }
+
+    private final TreeVisitor<Trail> trails = new TreeVisitor<>() {
+        @Override
+        public Trail visitNode(Node node) {
+            return Trail.UNKNOWN;
+        }
+
+        @Override
+        public Trail visitName(Name name) {
             return ofName(name.name());
         }
-        if (node instanceof Member member) {
+
+        @Override
+        public Trail visitMember(Member member) {
             return trail(member.receiver()).then(member.name());
         }
-        if (node instanceof Call call) {
-            Trail owner = call.receiver().map(this::trail).orElse(Trail.THIS);
+
+        @Override
+        public Trail visitCall(Call call) {
+            Trail owner = call.receiver().map(Walk.this::trail).orElse(Trail.THIS);
             return owner.thenCall(call.name(), call.arguments().size());
         }
-        if (node instanceof Creation creation) {
+
+        @Override
+        public Trail visitCreation(Creation creation) {
             return Trail.created(creation.type());
         }
-        if (node instanceof Cast cast) {
+
+        @Override
+        public Trail visitCast(Cast cast) {
             return Trail.typed(cast.type());
         }
-        if (node instanceof Index index) {
+
+        @Override
+        public Trail visitIndex(Index index) {
             return trail(index.receiver()).then(Trail.ELEMENT);
         }
-        if (node instanceof Literal literal) {
+
+        @Override
+        public Trail visitLiteral(Literal literal) {
             return new Trail(Trail.Start.LITERAL, literal.kind().name(), List.of());
         }
-        return node instanceof Assignment assignment ? trail(assignment.target()) : Trail.UNKNOWN;
-    }
+
+        @Override
+        public Trail visitAssignment(Assignment assignment) {
+            return trail(assignment.target());
+        }
+    };
 
     private Trail ofName(String name) {
         if (name.equals("this")) {

@@ -8,6 +8,32 @@ import java.util.Map;
 /** What a finding knows beyond its text: the facts from which plans and recordings are made. */
 public sealed interface Detail {
 
+    /** Does something for each kind of detail. Kinds that are not overridden come to {@link #visitDetail}. */
+    interface Visitor<R> {
+
+        /** What happens to a kind that has no routine of its own. */
+        R visitDetail(Detail detail);
+
+        default R visitBranching(Branching branching) {
+            return visitDetail(branching);
+        }
+
+        default R visitLadder(Ladder ladder) {
+            return visitDetail(ladder);
+        }
+
+        default R visitNothing(Nothing nothing) {
+            return visitDetail(nothing);
+        }
+
+        default R visitChoosing(Choosing choosing) {
+            return visitDetail(choosing);
+        }
+    }
+
+    /** Hands itself to the visitor's routine for this kind of detail. */
+    <R> R accept(Visitor<R> visitor);
+
     /**
      * A chain that picks behaviour by kind.
      *
@@ -19,6 +45,10 @@ public sealed interface Detail {
      */
     record Branching(Chain chain, List<String> variants, String common, boolean onTypes, List<Place> siblings)
             implements Detail {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.visitBranching(this);
+        }
     }
 
     /**
@@ -31,6 +61,10 @@ public sealed interface Detail {
      */
     record Ladder(String type, List<RoutineOutline> ladder, List<String> optional, List<Place> callers)
             implements Detail {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.visitLadder(this);
+        }
     }
 
     /**
@@ -42,6 +76,10 @@ public sealed interface Detail {
      * @param careless where callers do not
      */
     record Nothing(String source, String yields, List<Place> guards, List<Place> careless) implements Detail {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.visitNothing(this);
+        }
     }
 
     /**
@@ -53,6 +91,10 @@ public sealed interface Detail {
      * @param repeats the same decision elsewhere
      */
     record Choosing(Chain chain, Map<String, String> table, String common, List<Place> repeats) implements Detail {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.visitChoosing(this);
+        }
     }
 
     /**

@@ -6,12 +6,41 @@ import java.util.List;
 public sealed interface Make {
 
     /**
+     * Does something for each way to make a value.
+     *
+     * @param <R> what each visit returns
+     * @param <E> what a visit may throw
+     */
+    interface Visitor<R, E extends Throwable> {
+        R visitLiteral(Literal literal) throws E;
+
+        R visitConstant(Constant constant) throws E;
+
+        R visitNew(New fresh) throws E;
+
+        R visitCall(Call call) throws E;
+
+        R visitConfigured(Configured configured) throws E;
+
+        R visitMany(Many many) throws E;
+
+        R visitStandIn(StandIn standIn) throws E;
+    }
+
+    /** Hands itself to the visitor's routine for this way. */
+    <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E;
+
+    /**
      * A literal.
      *
      * @param type "null", "String", "char", or the name of a primitive type
      * @param text as written in Java, strings without quotes
      */
     record Literal(String type, String text) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitLiteral(this);
+        }
     }
 
     /**
@@ -21,6 +50,10 @@ public sealed interface Make {
      * @param name of the field
      */
     record Constant(String type, String name) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitConstant(this);
+        }
     }
 
     /**
@@ -31,6 +64,10 @@ public sealed interface Make {
      * @param arguments  one for each parameter
      */
     record New(String type, List<String> parameters, List<Make> arguments) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitNew(this);
+        }
     }
 
     /**
@@ -44,6 +81,10 @@ public sealed interface Make {
      */
     record Call(String type, List<Make> receiver, String name, List<String> parameters, List<Make> arguments)
             implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitCall(this);
+        }
     }
 
     /**
@@ -53,6 +94,10 @@ public sealed interface Make {
      * @param calls each with an empty receiver: the value is it
      */
     record Configured(Make base, List<Call> calls) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitConfigured(this);
+        }
     }
 
     /**
@@ -63,6 +108,10 @@ public sealed interface Make {
      * @param items in order
      */
     record Many(String kind, String type, List<Make> items) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitMany(this);
+        }
     }
 
     /**
@@ -71,5 +120,9 @@ public sealed interface Make {
      * @param type binary name of the interface
      */
     record StandIn(String type) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitStandIn(this);
+        }
     }
 }

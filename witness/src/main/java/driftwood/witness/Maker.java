@@ -8,15 +8,21 @@ import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Makes values as scripts tell. */
-final class Maker {
+final class Maker implements Make.Visitor<Object, Throwable> {
+    private static final Map<String, Function<List<Object>, Object>> COLLECTIONS = Map.of(
+            "set", LinkedHashSet::new, "map", Maker::map,
+            "optional", items -> items.isEmpty() ? Optional.empty() : Optional.ofNullable(items.get(0)));
+
     private final StandIns standIns;
 
     Maker(StandIns standIns) {
@@ -30,35 +36,53 @@ final class Maker {
      * @throws Throwable whatever the observed code throws while it is made
      */
     Object make(Make make) throws Throwable {
-        if (make instanceof Make.Literal literal) {
-            return literal(literal);
+        return make.accept(this);
+    }
+
+    @Override
+    public Object visitLiteral(Make.Literal literal) {
+        return literal(literal);
+    }
+
+    @Override
+    public Object visitConstant(Make.Constant constant) throws Throwable {
+        return constant(constant);
+    }
+
+    @Override
+    public Object visitNew(Make.New fresh) throws Throwable {
+        Class<?> type = type(fresh.type());
+        if (Modifier.isAbstract(type.getModifiers())) {
+            throw new Unmade(type.getName() + " is abstract now");
         }
-        if (make instanceof Make.Constant constant) {
-            return constant(constant);
+        return call(find(type.getDeclaredConstructors(), "", fresh.parameters(), type), null, all(fresh.arguments()));
+    }
+
+    @Override
+    public Object visitCall(Make.Call call) throws Throwable {
+        Object receiver = call.receiver().isEmpty() ? null : make(call.receiver().get(0));
+        return invoke(call, receiver, all(call.arguments()));
+    }
+
+    @Override
+    public Object visitConfigured(Make.Configured configured) throws Throwable {
+        Object base = make(configured.base());
+        for (Make.Call call : configured.calls()) {
+            invoke(call, base, all(call.arguments()));
         }
-        if (make instanceof Make.New fresh) {
-            Class<?> type = type(fresh.type());
-            if (Modifier.isAbstract(type.getModifiers())) {
-                throw new Unmade(type.getName() + " is abstract now");
-            }
-            return call(find(type.getDeclaredConstructors(), "", fresh.parameters(), type), null,
-                    all(fresh.arguments()));
-        }
-        if (make instanceof Make.Call call) {
-            Object receiver = call.receiver().isEmpty() ? null : make(call.receiver().get(0));
-            return invoke(call, receiver, all(call.arguments()));
-        }
-        if (make instanceof Make.Configured configured) {
-            Object base = make(configured.base());
-            for (Make.Call call : configured.calls()) {
-                invoke(call, base, all(call.arguments()));
-            }
-            return base;
-        }
-        if (make instanceof Make.Many many) {
-            return many(many);
-        }
-        return standIns.make(type(((Make.StandIn) make).type()));
+        return base;
+    }
+
+    @Override
+    public Object visitMany(Make.Many many) throws Throwable {
+        List<Object> items = Arrays.asList(all(many.items()));
+        return many.kind().equals("array") ? array(primitiveOr(many.type()), items)
+                : COLLECTIONS.getOrDefault(many.kind(), ArrayList::new).apply(items);
+    }
+
+    @Override
+    public Object visitStandIn(Make.StandIn standIn) throws Throwable {
+        return standIns.make(type(standIn.type()));
     }
 
     Object[] all(List<Make> makes) throws Throwable {
@@ -149,28 +173,20 @@ final class Maker {
         }
     }
 
-    private Object many(Make.Many many) throws Throwable {
-        Object[] items = all(many.items());
-        switch (many.kind()) {
-            case "set":
-                return new LinkedHashSet<>(java.util.Arrays.asList(items));
-            case "map":
-                Map<Object, Object> map = new LinkedHashMap<>();
-                for (int i = 0; i + 1 < items.length; i += 2) {
-                    map.put(items[i], items[i + 1]);
-                }
-                return map;
-            case "optional":
-                return items.length == 0 ? Optional.empty() : Optional.ofNullable(items[0]);
-            case "array":
-                Object array = Array.newInstance(primitiveOr(many.type()), items.length);
-                for (int i = 0; i < items.length; i++) {
-                    Array.set(array, i, items[i]);
-                }
-                return array;
-            default:
-                return new ArrayList<>(java.util.Arrays.asList(items));
+    private static Object map(List<Object> items) {
+        Map<Object, Object> map = new LinkedHashMap<>();
+        for (int i = 0; i + 1 < items.size(); i += 2) {
+            map.put(items.get(i), items.get(i + 1));
         }
+        return map;
+    }
+
+    private static Object array(Class<?> element, List<Object> items) {
+        Object array = Array.newInstance(element, items.size());
+        for (int i = 0; i < items.size(); i++) {
+            Array.set(array, i, items.get(i));
+        }
+        return array;
     }
 
     private static Class<?> primitiveOr(String type) throws Unmade {

@@ -83,34 +83,63 @@ public final class Wire {
     }
 
     private static void write(DataOutputStream to, Make make) throws IOException {
-        if (make instanceof Make.Literal literal) {
-            to.writeByte('l');
-            text(to, literal.type());
-            text(to, literal.text());
-        } else if (make instanceof Make.Constant constant) {
-            to.writeByte('c');
-            text(to, constant.type());
-            text(to, constant.name());
-        } else if (make instanceof Make.New fresh) {
-            to.writeByte('n');
-            text(to, fresh.type());
+        make.accept(new MakeWriter(to));
+    }
+
+    /** Writes a tag and the parts of each way to make a value. */
+    private record MakeWriter(DataOutputStream to) implements Make.Visitor<Void, IOException> {
+
+        @Override
+        public Void visitLiteral(Make.Literal literal) throws IOException {
+            return texts('l', literal.type(), literal.text());
+        }
+
+        @Override
+        public Void visitConstant(Make.Constant constant) throws IOException {
+            return texts('c', constant.type(), constant.name());
+        }
+
+        @Override
+        public Void visitNew(Make.New fresh) throws IOException {
+            texts('n', fresh.type());
             list(to, fresh.parameters(), Wire::text);
             list(to, fresh.arguments(), Wire::write);
-        } else if (make instanceof Make.Call call) {
+            return null;
+        }
+
+        @Override
+        public Void visitCall(Make.Call call) throws IOException {
             to.writeByte('r');
-            call(to, call);
-        } else if (make instanceof Make.Configured configured) {
+            Wire.call(to, call);
+            return null;
+        }
+
+        @Override
+        public Void visitConfigured(Make.Configured configured) throws IOException {
             to.writeByte('o');
-            write(to, configured.base());
+            Wire.write(to, configured.base());
             list(to, configured.calls(), Wire::call);
-        } else if (make instanceof Make.Many many) {
-            to.writeByte('m');
-            text(to, many.kind());
-            text(to, many.type());
+            return null;
+        }
+
+        @Override
+        public Void visitMany(Make.Many many) throws IOException {
+            texts('m', many.kind(), many.type());
             list(to, many.items(), Wire::write);
-        } else if (make instanceof Make.StandIn standIn) {
-            to.writeByte('s');
-            text(to, standIn.type());
+            return null;
+        }
+
+        @Override
+        public Void visitStandIn(Make.StandIn standIn) throws IOException {
+            return texts('s', standIn.type());
+        }
+
+        private Void texts(char tag, String... texts) throws IOException {
+            to.writeByte(tag);
+            for (String each : texts) {
+                Wire.text(to, each);
+            }
+            return null;
         }
     }
 

@@ -103,7 +103,7 @@ final class ChainWalk extends Walk {
             return;
         }
         int ladderSize = drafts.size();
-        boolean leaves = drafts.stream().allMatch(draft -> Bodies.leaves(draft.body().get(0)));
+        boolean leaves = drafts.stream().allMatch(draft -> Exits.leaves(draft.body().get(0)));
         int next = 1;
         Optional<Node> last = Optional.empty();
         while (next < rest.size() && last.isEmpty() && rest.get(next) instanceof If following
@@ -112,7 +112,7 @@ final class ChainWalk extends Walk {
             last = ladder(following, more);
             drafts.addAll(more);
             taken.add(following);
-            leaves = leaves && more.stream().allMatch(draft -> Bodies.leaves(draft.body().get(0)));
+            leaves = leaves && more.stream().allMatch(draft -> Exits.leaves(draft.body().get(0)));
             next++;
         }
         List<Node> behind = last.map(List::of).orElse(leaves ? List.copyOf(rest.subList(next, rest.size())) : List.of());

@@ -6,14 +6,17 @@ import driftwood.tree.Call;
 import driftwood.tree.Cast;
 import driftwood.tree.EqualityTest;
 import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
+import driftwood.tree.TreeVisitor;
 import driftwood.tree.TypeTest;
 import driftwood.program.Trail;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Pattern;
@@ -21,6 +24,10 @@ import java.util.regex.Pattern;
 /** Reads conditions as labels of one subject. */
 final class Labels {
     private static final Pattern CONSTANT = Pattern.compile("[A-Z][A-Z0-9_]+");
+
+    private static final Map<LiteralKind, Label.Kind> KINDS = Map.of(LiteralKind.STRING, Label.Kind.STRING,
+            LiteralKind.INTEGER, Label.Kind.INTEGER, LiteralKind.CHARACTER, Label.Kind.CHARACTER,
+            LiteralKind.NULL, Label.Kind.NULL);
 
     private final Function<Node, Trail> trails;
     private final String source;
@@ -43,25 +50,43 @@ final class Labels {
 
     /** The question a condition asks; empty where it asks something else. */
     Optional<Question> ask(Node condition) {
-        if (condition instanceof Binary both && both.operator().equals("&&")) {
-            return ask(both.left()).or(() -> ask(both.right()))
-                    .map(question -> new Question(question.subject(), question.labels(), true));
+        return condition.accept(questions);
+    }
+
+    private final TreeVisitor<Optional<Question>> questions = new TreeVisitor<>() {
+        @Override
+        public Optional<Question> visitNode(Node condition) {
+            return Optional.empty();
         }
-        if (condition instanceof Binary either && either.operator().equals("||")) {
-            return ask(either.left()).flatMap(left -> ask(either.right()).flatMap(right -> join(left, right)));
+
+        @Override
+        public Optional<Question> visitBinary(Binary compound) {
+            return switch (compound.operator()) {
+                case "&&" -> ask(compound.left()).or(() -> ask(compound.right()))
+                        .map(question -> new Question(question.subject(), question.labels(), true));
+                case "||" -> ask(compound.left()).flatMap(left -> ask(compound.right()).flatMap(right -> join(left, right)));
+                default -> Optional.empty();
+            };
         }
-        if (condition instanceof TypeTest test) {
+
+        @Override
+        public Optional<Question> visitTypeTest(TypeTest test) {
             return one(test.subject(), new Label(Label.Kind.TYPE, test.type().text(), Trail.UNKNOWN));
         }
-        if (condition instanceof NullTest test && !test.negated()) {
-            return one(test.subject(), new Label(Label.Kind.NULL, "null", Trail.UNKNOWN));
+
+        @Override
+        public Optional<Question> visitNullTest(NullTest test) {
+            return test.negated() ? Optional.empty()
+                    : one(test.subject(), new Label(Label.Kind.NULL, "null", Trail.UNKNOWN));
         }
-        if (condition instanceof EqualityTest test && !test.negated()) {
-            return constant(test.right(), false).flatMap(label -> one(test.left(), label))
-                    .or(() -> constant(test.left(), false).flatMap(label -> one(test.right(), label)));
+
+        @Override
+        public Optional<Question> visitEqualityTest(EqualityTest test) {
+            return test.negated() ? Optional.empty()
+                    : constant(test.right(), false).flatMap(label -> one(test.left(), label))
+                            .or(() -> constant(test.left(), false).flatMap(label -> one(test.right(), label)));
         }
-        return Optional.empty();
-    }
+    };
 
     private Optional<Question> join(Question left, Question right) {
         if (!text(left.subject()).equals(text(right.subject()))) {
@@ -90,23 +115,44 @@ final class Labels {
     }
 
     private Optional<Label> constant(Node node, boolean anyName) {
-        if (node instanceof Literal literal) {
-            return switch (literal.kind()) {
-                case STRING -> Optional.of(new Label(Label.Kind.STRING, '"' + literal.text() + '"', Trail.UNKNOWN));
-                case INTEGER -> Optional.of(new Label(Label.Kind.INTEGER, literal.text(), Trail.UNKNOWN));
-                case CHARACTER -> Optional.of(new Label(Label.Kind.CHARACTER, "'" + literal.text() + "'",
-                        Trail.UNKNOWN));
-                case NULL -> Optional.of(new Label(Label.Kind.NULL, "null", Trail.UNKNOWN));
-                default -> Optional.empty();
-            };
+        return node.accept(new Constants(anyName));
+    }
+
+    /** Reads a constant: a literal, or a name that is one by its spelling. */
+    private final class Constants implements TreeVisitor<Optional<Label>> {
+        private final boolean anyName;
+
+        Constants(boolean anyName) {
+            this.anyName = anyName;
         }
-        if (node instanceof Name name && (anyName || CONSTANT.matcher(name.name()).matches())) {
-            return Optional.of(new Label(Label.Kind.NAME, name.name(), trails.apply(node)));
+
+        @Override
+        public Optional<Label> visitNode(Node node) {
+            return Optional.empty();
         }
-        if (node instanceof Member member && (anyName || CONSTANT.matcher(member.name()).matches())) {
-            return Optional.of(new Label(Label.Kind.NAME, member.name(), trails.apply(node)));
+
+        @Override
+        public Optional<Label> visitLiteral(Literal literal) {
+            Label.Kind kind = KINDS.get(literal.kind());
+            String quote = kind == Label.Kind.STRING ? "\"" : kind == Label.Kind.CHARACTER ? "'" : "";
+            return Optional.ofNullable(kind).map(each ->
+                    new Label(each, quote + literal.text() + quote, Trail.UNKNOWN));
         }
-        return Optional.empty();
+
+        @Override
+        public Optional<Label> visitName(Name name) {
+            return named(name, name.name());
+        }
+
+        @Override
+        public Optional<Label> visitMember(Member member) {
+            return named(member, member.name());
+        }
+
+        private Optional<Label> named(Node node, String name) {
+            return anyName || CONSTANT.matcher(name).matches()
+                    ? Optional.of(new Label(Label.Kind.NAME, name, trails.apply(node))) : Optional.empty();
+        }
     }
 
     String text(Node node) {
@@ -115,16 +161,33 @@ final class Labels {
 
     /** Whether a subject is a field, parameter, getter or local. */
     static boolean isPlain(Node subject) {
-        if (subject instanceof Name) {
+        return subject.accept(PLAIN);
+    }
+
+    private static final TreeVisitor<Boolean> PLAIN = new TreeVisitor<>() {
+        @Override
+        public Boolean visitNode(Node node) {
+            return false;
+        }
+
+        @Override
+        public Boolean visitName(Name name) {
             return true;
         }
-        if (subject instanceof Member member) {
+
+        @Override
+        public Boolean visitMember(Member member) {
             return isPlain(member.receiver());
         }
-        if (subject instanceof Cast cast) {
+
+        @Override
+        public Boolean visitCast(Cast cast) {
             return isPlain(cast.value());
         }
-        return subject instanceof Call call && call.arguments().isEmpty()
-                && call.receiver().map(Labels::isPlain).orElse(true);
-    }
+
+        @Override
+        public Boolean visitCall(Call call) {
+            return call.arguments().isEmpty() && call.receiver().map(Labels::isPlain).orElse(true);
+        }
+    };
 }

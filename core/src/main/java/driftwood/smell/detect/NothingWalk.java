@@ -93,22 +93,51 @@ final class NothingWalk extends Walk {
     }
 
     private void given(Node value, Node at) {
-        if (value instanceof Conditional choice) {
-            frames.peek().conditions.push(choice.condition());
-            given(choice.then(), at);
-            given(choice.otherwise(), at);
-            frames.peek().conditions.pop();
-        } else if (value instanceof Literal literal && literal.kind() == LiteralKind.NULL) {
-            if (!isPassedThrough()) {
-                add(Kind.YIELDS, Trail.UNKNOWN, "", at, condition());
-            }
-        } else if (value instanceof Name name && frames.peek().locals.mayBeEmpty(name.name())) {
-            add(Kind.YIELDS, Trail.UNKNOWN, "", at, "unless " + name.name() + " was found");
-        } else {
+        value.accept(new Given(at));
+    }
+
+    /** What a routine gives back, as far as it may be nothing. */
+    private final class Given implements TreeVisitor<Void> {
+        private final Node at;
+
+        Given(Node at) {
+            this.at = at;
+        }
+
+        /** What another routine gave is handed on. */
+        @Override
+        public Void visitNode(Node value) {
             Trail trail = trail(value).unheld();
             if (trail.isCall()) {
                 add(Kind.HANDS_ON, trail, "", at, condition());
             }
+            return null;
+        }
+
+        @Override
+        public Void visitConditional(Conditional choice) {
+            frames.peek().conditions.push(choice.condition());
+            choice.then().accept(this);
+            choice.otherwise().accept(this);
+            frames.peek().conditions.pop();
+            return null;
+        }
+
+        @Override
+        public Void visitLiteral(Literal literal) {
+            if (isNull(literal) && !isPassedThrough()) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, condition());
+            }
+            return null;
+        }
+
+        @Override
+        public Void visitName(Name name) {
+            if (frames.peek().locals.mayBeEmpty(name.name())) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, "unless " + name.name() + " was found");
+                return null;
+            }
+            return visitNode(name);
         }
     }
 
@@ -171,24 +200,41 @@ final class NothingWalk extends Walk {
     /** The tests for nothing in a condition, and what becomes of nothing. */
     private void guards(Node condition, Node then, Optional<Node> otherwise, Node whole) {
         conditionsSeen.add(condition);
-        if (condition instanceof Binary binary
-                && (binary.operator().equals("&&") || binary.operator().equals("||"))) {
-            guards(binary.left(), then, otherwise, whole);
-            guards(binary.right(), then, otherwise, whole);
+        condition.accept(new TreeVisitor<Void>() {
+            @Override
+            public Void visitNode(Node node) {
+                return null;
+            }
+
+            @Override
+            public Void visitBinary(Binary binary) {
+                if (binary.operator().equals("&&") || binary.operator().equals("||")) {
+                    guards(binary.left(), then, otherwise, whole);
+                    guards(binary.right(), then, otherwise, whole);
+                }
+                return null;
+            }
+
+            @Override
+            public Void visitNullTest(NullTest test) {
+                test(test, then, otherwise, whole);
+                return null;
+            }
+        });
+    }
+
+    private void test(NullTest test, Node then, Optional<Node> otherwise, Node whole) {
+        Optional<Node> forNothing = test.negated() ? otherwise : Optional.of(then);
+        Optional<Node> forSomething = test.negated() ? Optional.of(then) : otherwise;
+        boolean endsLoop = forNothing.isPresent() && lastOf(forNothing.get()) instanceof Jump jump
+                && jump.kind() == JumpKind.BREAK;
+        if (endsLoop) {
             return;
         }
-        if (condition instanceof NullTest test) {
-            Optional<Node> forNothing = test.negated() ? otherwise : Optional.of(then);
-            Optional<Node> forSomething = test.negated() ? Optional.of(then) : otherwise;
-            if (forNothing.isPresent() && lastOf(forNothing.get()) instanceof Jump jump
-                    && jump.kind() == JumpKind.BREAK) {
-                return;
-            }
-            if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
-                add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
-            } else {
-                guard(test, kindOf(forNothing), whole, describe(forNothing, forSomething));
-            }
+        if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
+            add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
+        } else {
+            guard(test, kindOf(forNothing), whole, describe(forNothing, forSomething));
         }
     }
 

@@ -121,23 +121,18 @@ final class NullFields {
         if (field.start() == FieldOutline.Start.NULL) {
             return Optional.of(declared);
         }
-        Set<String> setIn = new HashSet<>();
-        for (Seen<NothingSighting> seen : sighted) {
-            NothingSighting each = seen.sighting();
-            boolean sameField = each.name().equals(field.name()) && field(each.trail(), each.within())
-                    .filter(other -> other.symbol().equals(found.symbol())).isPresent();
-            if (sameField && each.kind() == Kind.FIELD_NULL) {
-                return Optional.of(new Evidence(seen.file(), each.line(), each.endLine(), "the field is set to null"));
-            }
-            if (sameField && each.kind() == Kind.FIELD_SET) {
-                setIn.add(each.routine());
-                Optional<Evidence> passed = nullPassed(found.owner(), each);
-                if (passed.isPresent()) {
-                    return passed;
-                }
-            }
+        List<Seen<NothingSighting>> own = sighted.stream().filter(seen -> seen.sighting().name().equals(field.name())
+                && field(seen.sighting().trail(), seen.sighting().within())
+                .filter(other -> other.symbol().equals(found.symbol())).isPresent()).toList();
+        List<Seen<NothingSighting>> set = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_SET).toList();
+        Optional<Evidence> toNull = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_NULL)
+                .map(seen -> new Evidence(seen.file(), seen.sighting().line(), seen.sighting().endLine(),
+                        "the field is set to null")).findFirst()
+                .or(() -> set.stream().flatMap(seen -> nullPassed(found.owner(), seen.sighting()).stream()).findFirst());
+        if (toNull.isPresent()) {
+            return toNull;
         }
-        boolean neverSet = setIn.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
+        boolean neverSet = set.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
                 && !found.owner().isInterface();
         return neverSet ? Optional.of(declared) : Optional.empty();
     }
