@@ -6,9 +6,13 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** What the body of an arm amounts to: work, a lookup, a creation, an error or nothing. */
 final class Bodies implements TreeVisitor<Work> {
+    /** Routines that only throw or do nothing, by the names that the trade gives them. */
+    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|ensure|verify)([A-Z].*)?");
+
     private final String source;
     private final Effects effects = new Effects();
 
@@ -148,7 +152,7 @@ final class Bodies implements TreeVisitor<Work> {
         public Work visitCall(Call call) {
             boolean adds = call.arguments().size() == 1 && call.arguments().get(0) instanceof Creation creation
                     && !creation.array();
-            return adds ? Work.CREATES : Work.ACTS;
+            return adds ? Work.CREATES : CHECK.matcher(call.name()).matches() ? Work.THROWS : Work.ACTS;
         }
     }
 

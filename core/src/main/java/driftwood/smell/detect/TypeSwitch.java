@@ -54,6 +54,8 @@ public final class TypeSwitch implements Detector<Chain> {
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(
             "(?i)(c|ch|chr|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
+    /** Called back by a parser for each piece that it reads. */
+    private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(start|end|on|visit|handle)(Element|Token|Tag|Line).*");
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
 
     /** A chain with what it tells apart. */
@@ -113,7 +115,8 @@ public final class TypeSwitch implements Detector<Chain> {
                 || READING.matcher(chain.routineName()).matches();
         boolean literal = chain.arms().stream().anyMatch(
                 arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER) || arm.isOn(Label.Kind.NAME));
-        return reader && literal && (chain.inLoop() || TOKEN.matcher(chain.subject().word()).matches());
+        boolean called = CALLED_IN_A_LOOP.matcher(chain.routineName()).matches();
+        return reader && literal && (chain.inLoop() || called || TOKEN.matcher(chain.subject().word()).matches());
     }
 
     /** At least two arms on variants do work, and the chain does more than create. */

@@ -212,6 +212,29 @@ class TypeSwitchTest {
     }
 
     @Test
+    void elementsThatAParserCallsBackForAreNotASmell() {
+        assertThat(messages("""
+                package quay;
+                class ChartParser {
+                    int n;
+                    void endElement(String name, String text) {
+                        if (name.equals("buoy")) { n += text.length(); } else if (name.equals("mark")) { n -= text.length(); }
+                    }
+                }
+                """)).isEmpty();
+    }
+
+    @Test
+    void armsThatOnlyCheckAreNotASmell() {
+        assertThat(messages(VESSELS, desk("""
+                void f(Vessel v) {
+                    if (v instanceof Tug t) { checkArgument(t.pull() > 1); } else if (v instanceof Tanker t) { requireSafe(t); }
+                }
+                void checkArgument(boolean b) { }
+                void requireSafe(Tanker t) { }"""))).isEmpty();
+    }
+
+    @Test
     void optionsOfAMainRoutineAreNotASmell() {
         assertThat(messages("""
                 package quay;
