@@ -69,6 +69,16 @@ public final class Project {
         return root;
     }
 
+    /** What a later command must add to work on the same project from here: nothing where this folder is its root. */
+    public String option() {
+        Path here = Path.of("").toAbsolutePath();
+        if (root.equals(here)) {
+            return "";
+        }
+        String way = (root.startsWith(here) ? here.relativize(root) : root).toString();
+        return " --project " + (way.matches("[\\w./+-]+") ? way : "'" + way + "'");
+    }
+
     /** Scans the project; tells on stderr what could not be read. */
     public Scan.Result scan(List<String> smells, boolean tests, Console console) {
         Progress progress = new Progress(console);

@@ -26,6 +26,11 @@ import java.util.Set;
  * can be replayed through a builder.
  */
 final class Assembly {
+    /** The key under which an object tells its type. */
+    static final String TYPE = "is";
+    /** The key under which an object tells the creation routine that made it: its name carries meaning. */
+    static final String BY = "by";
+
     private final Program program;
     private final Ways ways;
 
@@ -117,7 +122,7 @@ final class Assembly {
             });
             return new Make.Many("map", "", pairs);
         }
-        String name = value.path("is").asText();
+        String name = value.path(TYPE).asText();
         Optional<TextForm> form = program.type(name).isPresent() ? Optional.empty() : TextForm.of(name);
         return form.isPresent() ? form.get().make(value.path("text").asText()) : object(value);
     }
@@ -128,17 +133,26 @@ final class Assembly {
 
     /** An object from its named parts. */
     Make object(JsonNode value) {
-        TypeOutline type = type(value.path("is").asText());
+        TypeOutline type = type(value.path(TYPE).asText());
         Map<String, JsonNode> parts = new LinkedHashMap<>();
         for (Iterator<Map.Entry<String, JsonNode>> fields = value.fields(); fields.hasNext();) {
             Map.Entry<String, JsonNode> field = fields.next();
-            if (!field.getKey().equals("is")) {
+            if (!field.getKey().equals(TYPE) && !field.getKey().equals(BY)) {
                 parts.put(field.getKey(), field.getValue());
             }
         }
-        return exact(type, parts).or(() -> built(type, parts)).or(() -> set(type, parts))
+        return named(type, value.path(BY).asText(), parts).or(() -> exact(type, parts)).or(() -> built(type, parts))
+                .or(() -> set(type, parts))
                 .orElseThrow(() -> new CannotMake("no constructor, creation routine, builder or setters of " + type.name()
                         + " take the parts " + String.join(", ", parts.keySet())));
+    }
+
+    /** The creation routine of a name with exactly these parts. */
+    private Optional<Make> named(TypeOutline type, String by, Map<String, JsonNode> parts) {
+        List<Way> matching = ways.creators(type).stream().filter(way -> fits(way, parts)
+                && way.routine().orElseThrow().name().equals(by)).toList();
+        List<Way> typed = matching.stream().filter(way -> typesFit(way, parts)).toList();
+        return (typed.isEmpty() ? matching : typed).stream().findFirst().map(way -> one(type, way, parts));
     }
 
     /** A constructor or creation routine with exactly these names. */

@@ -115,8 +115,8 @@ final class Cases {
         if (!type.constants().isEmpty()) {
             return inputs.values(new TypeRef(type.name()), type, "", most, 2);
         }
-        int parts = ways.fullest(type).map(way -> way.parameters().size()).orElse(0);
-        int wanted = parts == 0 ? 1 : routine.parameters().isEmpty() ? most : Math.max(3, most / 4);
+        boolean bare = ways.fullest(type).map(way -> way.parameters().isEmpty()).orElse(ways.creators(type).isEmpty());
+        int wanted = bare && program.children(type).isEmpty() ? 1 : routine.parameters().isEmpty() ? most : Math.max(3, most / 4);
         return inputs.values(new TypeRef(type.name()), type, "", wanted, 2).stream()
                 .filter(each -> each.has("is") || each.has("enum")).toList();
     }

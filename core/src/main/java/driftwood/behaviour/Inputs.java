@@ -118,17 +118,30 @@ final class Inputs {
         }
     }
 
-    /** Objects of one concrete type, made in its fullest way. */
-    List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
-        Optional<Ways.Way> way = ways.fullest(type);
-        return way.map(each -> ofWay(type, each.parameters(), most, depth)).orElse(List.of());
+    /** Objects of one concrete type, made by its fullest constructor; without one, by its creation routines in turn. */
+    private List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
+        Optional<Ways.Way> constructor = ways.fullest(type);
+        if (constructor.isPresent()) {
+            return ofWay(type, constructor.get().parameters(), most, depth);
+        }
+        List<ObjectNode> made = new ArrayList<>();
+        List<Ways.Way> creators = ways.creators(type);
+        for (Ways.Way way : creators) {
+            String by = way.routine().orElseThrow().name();
+            for (ObjectNode object : ofWay(type, way.parameters(), Math.max(1, most / creators.size()), depth)) {
+                ObjectNode told = JSON.objectNode().put(Assembly.TYPE, type.name()).put(Assembly.BY, by);
+                object.remove(Assembly.TYPE);
+                made.add(told.setAll(object));
+            }
+        }
+        return made;
     }
 
     /** Objects of one type made from given parameters. */
     List<ObjectNode> ofWay(TypeOutline type, List<ParameterOutline> parameters, int most, int depth) {
         List<ObjectNode> made = new ArrayList<>();
         for (ObjectNode parts : combinations(parameters, List.of(), type, most, depth + 1)) {
-            ObjectNode object = JSON.objectNode().put("is", type.name());
+            ObjectNode object = JSON.objectNode().put(Assembly.TYPE, type.name());
             object.setAll(parts);
             made.add(object);
         }

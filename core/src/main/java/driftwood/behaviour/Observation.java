@@ -108,7 +108,7 @@ final class Observation {
                 .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile())
                 .start();
         try {
-            if (!process.waitFor(START_MILLIS + count * (limits.caseMillis() + 50), TimeUnit.MILLISECONDS)) {
+            if (!process.waitFor(START_MILLIS + count * (Witness.PATIENCE * limits.caseMillis() + 50), TimeUnit.MILLISECONDS)) {
                 process.destroyForcibly().waitFor();
             }
         } catch (InterruptedException e) {

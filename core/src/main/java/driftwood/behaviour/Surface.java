@@ -27,7 +27,7 @@ import java.util.Set;
  * @param left    what was asked for and cannot be observed, with the reason
  */
 public record Surface(List<Target> targets, List<String> left) {
-    private static final int MOST = 12;
+    private static final int MOST = 80;
 
     /**
      * One thing to observe.
@@ -54,7 +54,9 @@ public record Surface(List<Target> targets, List<String> left) {
     /** All routines of a type that others may call, and what its constructions give. */
     public static Surface of(TypeOutline type, Program program) {
         Collector collector = new Collector(program);
-        if (type.isConcrete() && type.constants().isEmpty()) {
+        boolean open = type.constructors().isEmpty()
+                || type.constructors().stream().anyMatch(each -> !each.traits().isPrivate());
+        if (type.isConcrete() && type.constants().isEmpty() && open) {
             collector.construction(type, type.constructors());
         }
         type.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isPrivate()

@@ -105,10 +105,9 @@ final class Ways {
         return Optional.empty();
     }
 
-    /** The way with the most parts, constructors before creation routines. */
+    /** The constructor with the most parts; empty where others may call none. */
     Optional<Way> fullest(TypeOutline type) {
-        Comparator<Way> byParts = Comparator.comparingInt(way -> way.parameters().size());
-        return constructors(type).stream().max(byParts).or(() -> creators(type).stream().max(byParts));
+        return constructors(type).stream().max(Comparator.comparingInt(way -> way.parameters().size()));
     }
 
     /** The name by which the JVM knows a type: nested types with a dollar sign. */

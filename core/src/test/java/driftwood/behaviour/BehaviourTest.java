@@ -145,6 +145,26 @@ class BehaviourTest {
     }
 
     @Test
+    void whatOnlyCreationRoutinesMakeIsMadeByThemUnderTheirNames() throws Exception {
+        String span = """
+                package quay;
+                public class Span {
+                    private final int from; private final int to; private final boolean open;
+                    private Span(int from, int to, boolean open) { this.from = from; this.to = to; this.open = open; }
+                    public static Span within(int from, int to) { return new Span(from, to, false); }
+                    public static Span outside(int from, int to) { return new Span(from, to, true); }
+                    public boolean has(int n) { return open != (n >= from && n <= to); }
+                    public int getFrom() { return from; }
+                }
+                """;
+        Recording recording = record("quay.Span", span);
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("has"))
+                .extracting(each -> each.on().path("by").asText()).contains("within", "outside");
+        assertThat(confirm(recording, span)).containsOnlyKeys(Kind.SAME);
+        assertThat(confirm(recording, span.replace("to, true", "to, false"))).containsKey(Kind.DIFFERENT);
+    }
+
+    @Test
     void aPartThatNothingTakesAnyMoreIsGone() throws Exception {
         Recording recording = record("quay.Berth", BERTH);
         String without = BERTH.replace(", boolean tidal)", ")").replace("this.tidal = tidal;", "tidal = true;");

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 
 /**
  * Describes objects by what can be asked of them: values as they are, collections by their elements, the project's own
@@ -25,6 +26,10 @@ final class Describer {
     private static final int DEEPEST = 7;
     private static final int MOST = 200;
     private static final int LONGEST = 4000;
+
+    /** Names that begin as a getter's but belong to routines that change something. */
+    private static final Pattern CHANGES = Pattern.compile(
+            "get(And|Next|Previous|Or|New|Random|Unique|Fresh)([A-Z].*)?");
 
     private final IdentityHashMap<Object, String> met = new IdentityHashMap<>();
 
@@ -218,21 +223,24 @@ final class Describer {
         return getters;
     }
 
+    /** The property a routine gives; a field of that name vouches for it where its own name does not. */
     private static Optional<String> nameOf(Method method, Class<?> type) {
         String name = method.getName();
+        String property = name;
         for (String prefix : List.of("get", "is")) {
             if (name.startsWith(prefix) && name.length() > prefix.length()
-                    && Character.isUpperCase(name.charAt(prefix.length())) && !name.equals("getClass")) {
-                String rest = name.substring(prefix.length());
-                return Optional.of(Character.toLowerCase(rest.charAt(0)) + rest.substring(1));
+                    && Character.isUpperCase(name.charAt(prefix.length()))) {
+                property = Character.toLowerCase(name.charAt(prefix.length())) + name.substring(prefix.length() + 1);
             }
         }
+        boolean ownWords = Set.of("hashCode", "toString", "getClass").contains(name);
         for (Field field : type.getDeclaredFields()) {
-            if (field.getName().equals(name) && field.getType() == method.getReturnType()) {
-                return Optional.of(name);
+            if (!ownWords && field.getName().equals(property) && field.getType() == method.getReturnType()) {
+                return Optional.of(property);
             }
         }
-        return Optional.empty();
+        return property.equals(name) || ownWords || CHANGES.matcher(name).matches() ? Optional.empty()
+                : Optional.of(property);
     }
 
     private static boolean isForeign(Class<?> type) {

@@ -41,6 +41,10 @@ class DescriberTest {
             return next;
         }
 
+        public int getAndForget() {
+            return secret--;
+        }
+
         public int getBroken() {
             throw new IllegalStateException();
         }

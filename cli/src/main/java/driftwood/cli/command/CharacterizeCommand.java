@@ -76,11 +76,11 @@ public final class CharacterizeCommand implements Command {
         Characterization.Result recorded = new Characterization(result.program(), result.root(), classPath,
                 Observed.limits(line)).record(of, surface, most);
         if (recorded.recording().cases().isEmpty()) {
-            console.out().print(new RecordingText(new Style(console.colour()), console.width()).nothing(recorded));
+            console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option()).nothing(recorded));
             return ExitCode.ACT;
         }
         Path saved = new Recordings(result.root()).save(recorded.recording());
-        console.out().print(new RecordingText(new Style(console.colour()), console.width())
+        console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option())
                 .of(recorded, result.root().relativize(saved)));
         return ExitCode.FINE;
     }

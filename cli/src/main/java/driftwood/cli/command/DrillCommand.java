@@ -52,7 +52,7 @@ public final class DrillCommand implements Command {
         Scan.Result result = project.scan(List.of(), false, console);
         Finding finding = project.finding(id, result);
         Site site = new Site(result.root(), result.program());
-        console.out().print(new FindingText(site, new Style(console.colour()), console.width())
+        console.out().print(new FindingText(site, new Style(console.colour()), console.width(), project.option())
                 .drill(new Planner(site).drill(finding)).stripLeading());
         return ExitCode.FINE;
     }

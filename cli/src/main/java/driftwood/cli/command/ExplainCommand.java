@@ -67,7 +67,7 @@ public final class ExplainCommand implements Command {
         Finding finding = project.finding(wanted, result);
         Site site = new Site(result.root(), result.program());
         Planner planner = new Planner(site);
-        console.out().print(new FindingText(site, style, console.width()).of(finding,
+        console.out().print(new FindingText(site, style, console.width(), project.option()).of(finding,
                 Catalogue.smell(finding.smell()).orElseThrow(), planner.drill(finding), planner.candidates(finding)));
         return ExitCode.FINE;
     }

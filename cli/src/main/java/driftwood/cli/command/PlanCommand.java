@@ -65,7 +65,7 @@ public final class PlanCommand implements Command {
             throw new UsageException(e.getMessage() + ".");
         }
         Path saved = new Folder(result.root()).write("plans/" + plan.finding() + ".json", plan);
-        console.out().print(new PlanText(site, new Style(console.colour()), console.width())
+        console.out().print(new PlanText(site, new Style(console.colour()), console.width(), project.option())
                 .of(plan, result.root().relativize(saved)));
         return ExitCode.FINE;
     }

@@ -70,7 +70,7 @@ public final class ScanCommand implements Command {
         if (format.equals("json")) {
             console.out().println(FindingsJson.of(result, shown));
         } else {
-            console.out().print(new FindingsText(result, new Style(console.colour()), console.width())
+            console.out().print(new FindingsText(result, new Style(console.colour()), console.width(), project.option())
                     .of(shown, top == 0 ? Integer.MAX_VALUE : top));
         }
         if (shown.stream().anyMatch(each -> each.drag().value() >= limit)) {

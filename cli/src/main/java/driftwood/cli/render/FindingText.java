@@ -15,9 +15,12 @@ public final class FindingText {
 
     private final Style style;
     private final int width;
+    private final String option;
     private final Excerpt excerpt;
 
-    public FindingText(Site site, Style style, int width) {
+    /** @param option what the next command must add to work on the same project */
+    public FindingText(Site site, Style style, int width, String option) {
+        this.option = option;
         this.style = style;
         this.width = width;
         this.excerpt = new Excerpt(site, style, width);
@@ -40,7 +43,7 @@ public final class FindingText {
         text.append(candidates(candidates));
         heading("What this smell is", text);
         text.append(Paragraph.of(smell.what(), width, 2, 0));
-        text.append("\nNext: driftwood plan ").append(finding.id()).append('\n');
+        text.append("\nNext: driftwood plan ").append(finding.id()).append(option).append('\n');
         return text.toString();
     }
 

@@ -18,8 +18,11 @@ public final class FindingsText {
     private final Style style;
     private final int width;
     private final Excerpt excerpt;
+    private final String option;
 
-    public FindingsText(Scan.Result result, Style style, int width) {
+    /** @param option what the next command must add to work on the same project */
+    public FindingsText(Scan.Result result, Style style, int width, String option) {
+        this.option = option;
         this.result = result;
         this.style = style;
         this.width = width;
@@ -118,7 +121,7 @@ public final class FindingsText {
             text.append(shown.size() - told).append(" of less drag are not shown: --top 0 shows all.\n");
         }
         if (!shown.isEmpty()) {
-            text.append("Next: driftwood explain ").append(shown.get(0).id()).append('\n');
+            text.append("Next: driftwood explain ").append(shown.get(0).id()).append(option).append('\n');
         }
     }
 }

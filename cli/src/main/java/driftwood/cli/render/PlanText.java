@@ -10,12 +10,15 @@ import java.nio.file.Path;
 public final class PlanText {
     private final Style style;
     private final int width;
+    private final String option;
     private final FindingText findings;
 
-    public PlanText(Site site, Style style, int width) {
+    /** @param option what the next command must add to work on the same project */
+    public PlanText(Site site, Style style, int width, String option) {
+        this.option = option;
         this.style = style;
         this.width = width;
-        this.findings = new FindingText(site, style, width);
+        this.findings = new FindingText(site, style, width, option);
     }
 
     /** @param saved where the plan was written */
@@ -30,7 +33,7 @@ public final class PlanText {
         text.append(findings.candidates(plan.candidates()));
         if (plan.pattern().equals(Candidate.LEAVE)) {
             text.append("\nThe advice is to leave it. To plan all the same: driftwood plan ").append(plan.finding())
-                    .append(" --pattern KEY\n");
+                    .append(" --pattern KEY").append(option).append('\n');
         } else {
             body(plan, text);
         }
@@ -40,7 +43,7 @@ public final class PlanText {
             text.append(coloured(plan.sketch()));
         }
         text.append("\nSaved as ").append(saved).append('\n');
-        text.append("Next: driftwood characterize ").append(plan.finding()).append('\n');
+        text.append("Next: driftwood characterize ").append(plan.finding()).append(option).append('\n');
         return text.toString();
     }
 

@@ -12,8 +12,11 @@ public final class RecordingText {
 
     private final Style style;
     private final int width;
+    private final String option;
 
-    public RecordingText(Style style, int width) {
+    /** @param option what the next command must add to work on the same project */
+    public RecordingText(Style style, int width, String option) {
+        this.option = option;
         this.style = style;
         this.width = width;
     }
@@ -42,7 +45,7 @@ public final class RecordingText {
         cases.stream().filter(each -> each.outcome().has("throws")).limit(1).forEach(each -> example(each, text));
         left(result, text);
         text.append("\nSaved as ").append(saved).append('\n');
-        text.append("Next: change the code, then driftwood confirm\n");
+        text.append("Next: change the code, then driftwood confirm").append(option).append('\n');
         return text.toString();
     }
 
