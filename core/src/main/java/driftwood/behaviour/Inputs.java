@@ -162,17 +162,18 @@ final class Inputs {
         return List.copyOf(found);
     }
 
-    /** The qualified name of a library type, where the file's imports or {@code java.lang} tell it. */
-    Optional<String> importedName(TypeRef type, TypeOutline scope) {
+    /** The qualified names that a library type may have by the file's imports, likeliest first. */
+    List<String> importedNames(TypeRef type, TypeOutline scope) {
         if (type.name().indexOf('.') > 0) {
-            return Optional.of(type.name());
+            return List.of(type.name());
         }
-        Optional<String> imported = program.fileOf(scope).imports().stream()
-                .filter(each -> !each.onDemand() && each.name().endsWith("." + type.name()))
-                .map(Import::name).findFirst();
-        return imported.or(() -> program.fileOf(scope).imports().stream().anyMatch(each -> each.onDemand()
-                && each.name().equals("java.util.function")) ? Optional.of("java.util.function." + type.name())
-                : Optional.of("java.lang." + type.name()));
+        List<String> names = new ArrayList<>();
+        List<Import> imports = program.fileOf(scope).imports();
+        imports.stream().filter(each -> !each.onDemand() && each.name().endsWith("." + type.name()))
+                .map(Import::name).forEach(names::add);
+        names.add("java.lang." + type.name());
+        imports.stream().filter(Import::onDemand).map(each -> each.name() + "." + type.name()).forEach(names::add);
+        return names;
     }
 
     static JsonNode list(List<JsonNode> items) {

@@ -160,8 +160,8 @@ final class LibraryInputs {
         form.ifPresent(each -> each.samples().forEach(text ->
                 values.add(JSON.objectNode().put("is", each.type()).put("text", text))));
         if (form.isEmpty()) {
-            inputs.importedName(type, scope).filter(LibraryInputs::isInterface).ifPresent(name ->
-                    values.add(JSON.objectNode().put("standIn", name)));
+            inputs.importedNames(type, scope).stream().filter(LibraryInputs::isInterface).findFirst()
+                    .ifPresent(name -> values.add(JSON.objectNode().put("standIn", name)));
         }
         values.add(NullNode.instance);
     }
