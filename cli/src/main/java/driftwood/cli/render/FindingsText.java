@@ -87,9 +87,8 @@ public final class FindingsText {
     }
 
     private void line(Finding sibling, StringBuilder text) {
-        text.append("     ").append(style.dim("and ")).append(style.cool(sibling.id())).append("  ")
-                .append(Style.safe(sibling.file())).append(':').append(sibling.line()).append("  ")
-                .append(Style.safe(unqualified(sibling.symbol()))).append('\n');
+        text.append(Paragraph.of(style.dim("and ") + style.cool(sibling.id()) + "  " + Style.safe(sibling.file()) + ":"
+                + sibling.line() + "  " + Style.safe(unqualified(sibling.symbol())), width, 5, 4));
     }
 
     private static List<Finding> siblings(Finding finding, List<Finding> shown) {

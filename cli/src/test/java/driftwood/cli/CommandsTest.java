@@ -1,0 +1,188 @@
+package driftwood.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.cli.InProcess.Run;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What the commands say, on the sample project, without a process of its own for each. */
+class CommandsTest {
+    @TempDir
+    Path folder;
+
+    private String project;
+
+    @BeforeEach
+    void unpack() {
+        SampleFiles.copy("kelp-quay", folder);
+        project = folder.toString();
+    }
+
+    private JsonNode findings() throws IOException {
+        return new ObjectMapper().readTree(InProcess.run("scan", "--format", "json", project).out()).get("findings");
+    }
+
+    private String idOf(String smell) throws IOException {
+        for (JsonNode finding : findings()) {
+            if (finding.get("smell").asText().equals(smell)) {
+                return finding.get("id").asText();
+            }
+        }
+        throw new AssertionError("no " + smell);
+    }
+
+    @Test
+    void jsonHasEveryKeyOfItsFormat() throws IOException {
+        JsonNode whole = new ObjectMapper().readTree(InProcess.run("scan", "--format", "json", project).out());
+        List<String> keys = new ArrayList<>();
+        whole.fieldNames().forEachRemaining(keys::add);
+        assertThat(keys).containsExactly("format", "version", "scanned", "findings");
+        for (JsonNode finding : whole.get("findings")) {
+            List<String> own = new ArrayList<>();
+            finding.fieldNames().forEachRemaining(own::add);
+            assertThat(own).containsExactly("id", "smell", "drag", "dragReasons", "language", "file", "line", "endLine", "symbol",
+                    "message", "evidence", "patterns");
+            assertThat(finding.get("file").asText()).startsWith("src/main/java/quay/");
+            assertThat(finding.get("line").asInt()).isPositive().isLessThanOrEqualTo(finding.get("endLine").asInt());
+        }
+    }
+
+    @Test
+    void everyPlaceOfEvidenceIsInTheFileItNames() throws IOException {
+        for (JsonNode finding : findings()) {
+            for (JsonNode place : finding.get("evidence")) {
+                int lines = Files.readAllLines(folder.resolve(place.get("file").asText())).size();
+                assertThat(place.get("line").asInt()).isBetween(1, lines);
+                assertThat(place.get("endLine").asInt()).isBetween(place.get("line").asInt(), lines);
+                assertThat(place.get("note").asText()).isNotBlank();
+            }
+        }
+    }
+
+    @Test
+    void textAndJsonTellTheSameFindings() throws IOException {
+        String text = InProcess.run("scan", "--top", "0", project).out();
+        for (JsonNode finding : findings()) {
+            assertThat(text).contains(finding.get("id").asText());
+        }
+        assertThat(text).contains("5 findings in 27 files, 677 lines.");
+    }
+
+    @Test
+    void chainsOnTheSameVariantsStandTogether() {
+        String text = InProcess.run("scan", "--smells", "type-switch", project).out();
+        assertThat(text.lines().filter(line -> line.startsWith("     and ts-"))).hasSize(1);
+    }
+
+    @Test
+    void whatIsLeftOutIsCounted() {
+        assertThat(InProcess.run("scan", "--top", "1", project).out()).contains("4 of less drag are not shown: --top 0 shows all.");
+        assertThat(InProcess.run("scan", "--min-drag", "4", project).out()).contains("1 finding in 27 files");
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {60, 80, 100, 160})
+    void textFitsTheWidthOfTheTerminal(int width) {
+        String text = InProcess.run(false, width, "scan", project).out();
+        assertThat(text.lines().filter(line -> line.startsWith("     ") && line.length() > width)).isEmpty();
+    }
+
+    @Test
+    void colourIsUsedOnlyWhereWanted() {
+        assertThat(InProcess.run(true, 100, "scan", project).out()).contains("\u001B[1mtelescoping-constructor\u001B[0m");
+        assertThat(InProcess.run(false, 100, "scan", project).out()).doesNotContain("\u001B");
+    }
+
+    @Test
+    void sourceTextCannotReachTheTerminalAsItIs() throws IOException {
+        Path berth = folder.resolve("src/main/java/quay/Berth.java");
+        Files.writeString(berth, Files.readString(berth).replace("this(name, 4);", "this(name, /*\u001B[31m*/ 4);"));
+        assertThat(InProcess.run("scan", project).out()).doesNotContain("\u001B").contains("/*\uFFFD[31m*/");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"type-switch", "telescoping-constructor", "null-check", "conditional-instantiation"})
+    void everySmellIsExplainedDrilledAndPlanned(String smell) throws IOException {
+        String id = idOf(smell);
+        assertThat(InProcess.run("explain", id, "--project", project).out()).contains("Evidence", "Why it drags", "Change drill: one more ",
+                "Ways to answer it", "leave-it", "What this smell is", "Next: driftwood plan " + id + " --project " + project);
+        assertThat(InProcess.run("drill", id, "--project", project).out()).startsWith("Change drill: one more ").contains("today ", "after ");
+        Run plan = InProcess.run("plan", id, "--project", project);
+        assertThat(plan.out()).contains("Plan for " + id, "Candidates", "Roles", "Steps", "1. Pin the behaviour down", "Sketch");
+        assertThat(folder.resolve(".driftwood/plans/" + id + ".json")).isRegularFile();
+    }
+
+    @Test
+    void planningChangesNoSource() throws IOException {
+        Path berth = folder.resolve("src/main/java/quay/Berth.java");
+        String before = Files.readString(berth);
+        InProcess.run("plan", idOf("telescoping-constructor"), "--project", project);
+        assertThat(Files.readString(berth)).isEqualTo(before);
+    }
+
+    @Test
+    void leavingItCanBePlannedToo() throws IOException {
+        assertThat(InProcess.run("plan", idOf("null-check"), "--pattern", "leave-it", "--project", project).out())
+                .contains("\u2192 leave-it", "The advice is to leave it.");
+    }
+
+    @Test
+    void aWrongIdIsAnsweredWithTheNearest() throws IOException {
+        String id = idOf("null-check");
+        Run run = InProcess.run("explain", id.substring(0, id.length() - 1), "--project", project);
+        assertThat(run.code()).isEqualTo(ExitCode.USAGE);
+        assertThat(run.err()).contains("did you mean " + id + "?");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"builder", "factory-method", "factory", "registry", "strategy", "state", "null-object", "optional-value", "visitor"})
+    void everyPatternIsExplained(String key) {
+        assertThat(InProcess.run("explain", key).out()).startsWith(key).contains("Leave it when:", "Roles:");
+    }
+
+    @Test
+    void characterizeAndConfirmInOneGo() {
+        Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--project", project);
+        assertThat(recorded.code()).as(recorded.err()).isEqualTo(ExitCode.FINE);
+        assertThat(recorded.out()).contains("Recorded ", "Observed", "For example", "LockGate#open(boolean)");
+        Run confirmed = InProcess.run("confirm", "LockGate", "--project", project);
+        assertThat(confirmed.code()).isEqualTo(ExitCode.FINE);
+        assertThat(InProcess.run("confirm", "Nothing", "--project", project).err()).contains("there is no recording of Nothing; there are quay.LockGate");
+    }
+
+    @Test
+    void givenClassesAreTakenInsteadOfCompiling() throws IOException {
+        InProcess.run("characterize", "Leg", "--project", project);
+        Path classes = folder.resolve(".driftwood/cache/classes");
+        Path moved = Files.move(classes, folder.resolve("given"));
+        Run run = InProcess.run("confirm", "--classes", moved.toString(), "--project", project);
+        assertThat(run.code()).isEqualTo(ExitCode.FINE);
+        assertThat(run.err()).doesNotContain("compiling");
+        assertThat(classes).doesNotExist();
+    }
+
+    @Test
+    void aTypeThatCannotBeMadeSaysWhy() throws IOException {
+        Files.writeString(folder.resolve("src/main/java/quay/Sealed.java"), "package quay; class Sealed { private Sealed() { } void go() { } }");
+        Run run = InProcess.run("characterize", "Sealed", "--project", project);
+        assertThat(run.code()).isEqualTo(ExitCode.ACT);
+        assertThat(run.out()).contains("Nothing could be recorded of quay.Sealed.", "no way to make a Sealed");
+    }
+
+    @Test
+    void aSimpleNameOfSeveralTypesIsRefused() throws IOException {
+        Files.writeString(folder.resolve("src/main/java/quay/More.java"), "package quay; class More { static class Leg { } }");
+        assertThat(InProcess.run("characterize", "Leg", "--project", project).err()).contains("there are 2 types named Leg: quay.Leg, quay.More.Leg");
+    }
+}

@@ -1,0 +1,106 @@
+package driftwood.witness;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Runs the witness as what it is: a process. */
+class WitnessTest {
+    @TempDir
+    Path folder;
+
+    private int begun;
+
+    private List<Outcome> run(int skipped, Script... scripts) throws IOException, InterruptedException {
+        Path in = folder.resolve("scripts");
+        Path out = Files.write(folder.resolve("outcomes" + skipped), new byte[0]);
+        try (DataOutputStream to = new DataOutputStream(Files.newOutputStream(in))) {
+            to.writeInt(scripts.length);
+            for (Script script : scripts) {
+                Wire.write(to, script);
+            }
+        }
+        Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
+                "target/classes:target/test-classes", Witness.class.getName(), in.toString(), out.toString(),
+                Integer.toString(skipped), "400").redirectErrorStream(true).start();
+        assertThat(process.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        List<Outcome> outcomes = new ArrayList<>();
+        begun = 0;
+        try (DataInputStream from = new DataInputStream(Files.newInputStream(out))) {
+            for (int tag = from.read(); tag >= 0; tag = from.read()) {
+                if (tag == Witness.BEGIN) {
+                    begun++;
+                } else {
+                    outcomes.add(Wire.outcome(from));
+                }
+            }
+        }
+        return outcomes;
+    }
+
+    private static Script calling(String id, String name, Make... arguments) {
+        List<String> parameters = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < arguments.length; i++) {
+            parameters.add(arguments[i] instanceof Make.Many ? "List" : "int");
+            names.add("p" + i);
+        }
+        return new Script(id, List.of(), List.of(), List.of(new Make.Call(Subject.class.getName(), List.of(), name, parameters,
+                List.of(arguments))), names);
+    }
+
+    private static Make number(int value) {
+        return new Make.Literal("int", Integer.toString(value));
+    }
+
+    @Test
+    void eachCaseIsToldWithWhatItPrinted() throws Exception {
+        List<Outcome> outcomes = run(0, calling("a", "half", number(8)), calling("b", "half", number(-1)));
+        assertThat(outcomes).extracting(Outcome::ending).containsExactly("gives", "throws");
+        assertThat(outcomes.get(0).value()).isEqualTo(Value.scalar("number", "4"));
+        assertThat(outcomes.get(0).out()).isEqualTo("half of 8\n");
+        assertThat(outcomes.get(1).err()).isEqualTo("negative\n");
+        assertThat(outcomes.get(1).value().text()).isEqualTo("java.lang.IllegalArgumentException");
+    }
+
+    @Test
+    void changedArgumentsAreTold() throws Exception {
+        Outcome outcome = run(0, calling("a", "grow", new Make.Many("list", "", List.of(number(1))))).get(0);
+        assertThat(outcome.names()).containsExactly("p0");
+        assertThat(outcome.left().get(0).parts()).hasSize(2);
+    }
+
+    @Test
+    void anEndlessCaseEndsTheProcessAndIsTold() throws Exception {
+        List<Outcome> outcomes = run(0, calling("a", "spin"), calling("b", "half", number(2)));
+        assertThat(outcomes).extracting(Outcome::ending).containsExactly("endless");
+        assertThat(run(1, calling("a", "spin"), calling("b", "half", number(2)))).extracting(Outcome::id).containsExactly("b");
+    }
+
+    @Test
+    void aCaseThatOnlyWaitsALittleIsNotEndless() throws Exception {
+        assertThat(run(0, calling("a", "nap"))).extracting(Outcome::ending).containsExactly("gives");
+    }
+
+    @Test
+    void aCaseThatEndsTheProcessWasBegunButNotEnded() throws Exception {
+        assertThat(run(0, calling("a", "half", number(2)), calling("b", "leave"))).hasSize(1);
+        assertThat(begun).isEqualTo(2);
+    }
+
+    @Test
+    void whatCannotBeMadeIsToldAsThat() throws Exception {
+        Outcome outcome = run(0, calling("a", "lost")).get(0);
+        assertThat(outcome.ending()).isEqualTo("unmade");
+        assertThat(outcome.value().text()).endsWith("has no routine lost() any more");
+    }
+}
