@@ -29,6 +29,15 @@ final class ArmText {
 
     /** The same for a body that moves onto the variant itself: the subject and the local it is cast into become this. */
     static List<String> onVariant(Chain chain, Chain.Arm arm, List<String> file) {
+        return on("", "this", chain, arm, file);
+    }
+
+    /** The same for a body that is given the variant under a name. */
+    static List<String> onNamed(String name, Chain chain, Chain.Arm arm, List<String> file) {
+        return on(name + ".", name, chain, arm, file);
+    }
+
+    private static List<String> on(String member, String self, Chain chain, Chain.Arm arm, List<String> file) {
         String subject = Pattern.quote(chain.subject().text());
         Pattern cast = Pattern.compile("\\s*(final )?\\w+(<.*>)? (\\w+) = \\(.*\\) ?" + subject + ";");
         List<String> lines = new ArrayList<>();
@@ -39,10 +48,10 @@ final class ArmText {
                 local = found.group(3);
                 continue;
             }
-            String moved = line.replaceAll("\\(\\(\\w+\\) ?" + subject + "\\)\\.", "")
-                    .replaceAll("(?<![\\w.\"])" + subject + "(?![\\w\"])", "this");
-            lines.add(local.isEmpty() ? moved : moved.replaceAll("(?<![\\w.])" + local + "\\.", "")
-                    .replaceAll("(?<![\\w.])" + local + "(?!\\w)", "this"));
+            String moved = line.replaceAll("\\(\\(\\w+\\) ?" + subject + "\\)\\.", member)
+                    .replaceAll("(?<![\\w.\"])" + subject + "(?![\\w\"])", self);
+            lines.add(local.isEmpty() ? moved : moved.replaceAll("(?<![\\w.])" + local + "\\.", member)
+                    .replaceAll("(?<![\\w.])" + local + "(?!\\w)", self));
         }
         return lines.isEmpty() ? List.of("// nothing to do") : lines;
     }

@@ -37,7 +37,19 @@ final class Branches {
         return text.append(')').toString();
     }
 
-    private static List<ParameterOutline> parameters(Chain chain, Site site) {
+    /** The routine's result as a type argument; {@code Void} for none. */
+    static String boxed(Chain chain, Site site) {
+        String returns = Strategy.routineOf(chain, site.program()).map(each -> each.returns().text()).orElse("void");
+        return switch (returns) {
+            case "void", "" -> "Void";
+            case "int" -> "Integer";
+            case "char" -> "Character";
+            case "boolean", "long", "double", "float", "short", "byte" -> Words.upper(returns);
+            default -> returns.replace(",", ", ");
+        };
+    }
+
+    static List<ParameterOutline> parameters(Chain chain, Site site) {
         return Strategy.routineOf(chain, site.program()).map(RoutineOutline::parameters).orElse(List.of()).stream()
                 .filter(each -> !each.name().equals(chain.subject().text())).toList();
     }

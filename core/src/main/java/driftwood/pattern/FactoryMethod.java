@@ -136,11 +136,13 @@ final class FactoryMethod implements Pattern {
         for (RoutineOutline step : ladder.ladder()) {
             String name = Creations.nameFor(step, ladder);
             roles.add(new Role("creator", type.simpleName() + "." + name + "()", false));
+            if (!added.isEmpty()) {
+                added.add("");
+            }
             added.add("static " + type.simpleName() + " " + name + step.signature().substring(step.name().length()) + " {");
             added.add("    return new " + type.simpleName() + "(" + String.join(", ",
                     step.parameters().stream().map(ParameterOutline::name).toList()) + ");");
             added.add("}");
-            added.add("");
         }
         Edit edit = new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(), added);
         List<Evidence> callers = ladder.callers().stream().map(Place::evidence).toList();

@@ -4,11 +4,12 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -54,22 +55,11 @@ final class OptionalValue implements Pattern {
         Nothing nothing = (Nothing) finding.detail();
         List<Role> roles = List.of(new Role("source", Words.simple(nothing.source().split("\\(")[0]), true),
                 new Role("caller", nothing.guards().size() + nothing.careless().size() + " places", true));
-        List<String> lines = site.lines(finding.file());
-        Edit edit = new Edit(finding.file(), lines);
-        List<Evidence> yields = new ArrayList<>();
-        for (Evidence each : finding.evidence()) {
-            if (each.note().startsWith("gives null") && each.file().equals(finding.file())
-                    && each.line() <= lines.size()) {
-                yields.add(each);
-                edit.replace(each.line(), each.line(), List.of(lines.get(each.line() - 1).strip()
-                        .replaceFirst("\\bnull\\b", "Optional.empty()")));
-            }
-        }
-        if (finding.line() <= lines.size()) {
-            edit.replace(finding.line(), finding.line(), List.of(lines.get(finding.line() - 1).strip()
-                    .replaceFirst(java.util.regex.Pattern.quote(nothing.yields()), java.util.regex.Matcher
-                            .quoteReplacement("Optional<" + nothing.yields() + ">"))));
-        }
+        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("gives null")).toList();
+        Edit edit = new Edit(finding.file(), site.lines(finding.file()));
+        site.type(nothing.source().split("#")[0]).ifPresent(owner -> owner.routines().stream()
+                .filter(each -> each.symbol().equals(nothing.source())).findFirst()
+                .ifPresent(each -> edit.insertAtEnd(owner.endLine(), wrapper(each))));
         List<Step> steps = List.of(
                 new Step("Add a second routine that gives an optional value, calling the old one.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), "compile"),
@@ -81,5 +71,14 @@ final class OptionalValue implements Pattern {
         return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
                 List.of(new Evidence(finding.file(), finding.line(), finding.line(),
                         "a new caller must decide: the compiler asks")), List.of(edit.sketch()));
+    }
+
+    /** A second routine beside the old one, which says in its type that there may be nothing. */
+    private static List<String> wrapper(RoutineOutline routine) {
+        String arguments = String.join(", ", routine.parameters().stream().map(ParameterOutline::name).toList());
+        String signature = routine.signature();
+        return List.of((routine.traits().isStatic() ? "static " : "") + "Optional<" + routine.returns().text() + "> "
+                + routine.name() + "IfAny" + signature.substring(routine.name().length()) + " {",
+                "    return Optional.ofNullable(" + routine.name() + "(" + arguments + "));", "}");
     }
 }

@@ -85,26 +85,31 @@ final class Registry implements Pattern {
         String field = Words.lower(name);
         List<Role> roles = new ArrayList<>(List.of(new Role("registry", field, false),
                 new Role("key", chain.subject().text(), true)));
-        List<String> table = new ArrayList<>(List.of("private static final Map<"
-                + keyType(chain) + ", " + (creates ? "Supplier<Object>" : "Runnable") + "> "
-                + Words.ofLabel(name).toUpperCase(java.util.Locale.ROOT) + " = Map.of("));
+        String constant = Words.constant(chain.subject().word()) + (creates ? "_CREATORS" : "_HANDLERS");
+        String owner = finding.detail().accept(new KeyOwner());
+        List<String> file = site.lines(finding.file());
+        List<String> table = new ArrayList<>(List.of("private " + (creates ? "static " : "") + "final Map<" + keyType(chain, owner) + ", "
+                + (creates ? "Supplier<" + productOf(finding) + ">" : "Runnable") + "> " + constant + " = Map.of("));
         Map<String, String> made = finding.detail() instanceof Choosing choosing ? choosing.table() : Map.of();
         for (int i = 0; i < chain.arms().size(); i++) {
             Chain.Arm arm = chain.arms().get(i);
-            String entry = creates ? made.getOrDefault(arm.title(), "Object") + "::new" : "() -> { /* "
-                    + arm.does() + " */ }";
+            String entry = creates ? made.getOrDefault(arm.title(), "Object") + "::new"
+                    : "() -> { " + String.join(" ", ArmText.body(chain, arm, file)) + " }";
             roles.add(new Role("entry", arm.title(), true));
             for (int j = 0; j < arm.labels().size(); j++) {
                 boolean last = i == chain.arms().size() - 1 && j == arm.labels().size() - 1;
-                table.add("        " + arm.labels().get(j).text() + ", " + entry + (last ? ");" : ","));
+                Label label = arm.labels().get(j);
+                String key = label.kind() == Label.Kind.NAME && !owner.isEmpty() ? owner + "." + label.text() : label.text();
+                table.add("        " + key + ", " + entry + (last ? ");" : ","));
             }
         }
         int end = site.type(chain.within()).map(type -> type.endLine()).orElse(chain.endLine());
         Edit edit = new Edit(finding.file(), site.lines(finding.file())).insertAtEnd(end, table)
-                .replace(chain.line(), chain.endLine(), List.of("var found = "
-                        + Words.ofLabel(name).toUpperCase(java.util.Locale.ROOT) + ".get(" + chain.subject().text()
-                        + ");", "if (found == null) {", "    throw new IllegalArgumentException(\"unknown "
-                        + chain.subject().word() + ": \" + " + chain.subject().text() + ");", "}"));
+                .replace(chain.line(), chain.endLine(), List.of("var found = " + constant + ".get("
+                        + chain.subject().text() + ");", "if (found == null) {",
+                        "    throw new IllegalArgumentException(\"unknown " + chain.subject().word() + ": \" + "
+                                + chain.subject().text() + ");", "}",
+                        creates ? Creations.use(chain, "found.get()") : "found.run();"));
         List<Evidence> chainPlace = List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain"));
         List<Step> steps = List.of(
                 new Step("Turn each arm into an entry of a table beside the chain.", chainPlace, "compile"),
@@ -118,11 +123,30 @@ final class Registry implements Pattern {
                 List.of(edit.sketch()));
     }
 
-    private static String keyType(Chain chain) {
+    private static String keyType(Chain chain, String owner) {
         return switch (chain.arms().get(0).labels().get(0).kind()) {
             case STRING -> "String";
             case INTEGER -> "Integer";
-            default -> "Object";
+            default -> owner.isEmpty() ? "Object" : owner;
         };
+    }
+
+    private static String productOf(Finding finding) {
+        return finding.detail() instanceof Choosing choosing && !choosing.common().isEmpty()
+                ? Words.simple(choosing.common()) : "Object";
+    }
+
+    /** The enum that the keys are constants of; empty for other keys. */
+    private static final class KeyOwner implements Detail.Visitor<String> {
+
+        @Override
+        public String visitDetail(Detail detail) {
+            return "";
+        }
+
+        @Override
+        public String visitBranching(Branching branching) {
+            return Words.simple(branching.common());
+        }
     }
 }

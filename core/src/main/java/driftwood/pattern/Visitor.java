@@ -5,6 +5,7 @@ import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
@@ -66,8 +67,19 @@ final class Visitor implements Pattern {
         List<String> file = site.lines(finding.file());
         StringBuilder contract = new StringBuilder(site.packageLine(common)).append("/** One routine for each kind of ")
                 .append(common.simpleName()).append(". */\ninterface ").append(visitor).append("<R> {\n");
+        String result = Branches.boxed(chain, site);
+        List<ParameterOutline> given = Branches.parameters(chain, site);
         StringBuilder body = new StringBuilder(site.packageLine(common)).append("final class ").append(operation)
-                .append(" implements ").append(visitor).append("<Object> {\n");
+                .append(" implements ").append(visitor).append('<').append(result).append("> {\n");
+        given.forEach(each -> body.append("    private final ").append(each.type().text().replace(",", ", ")).append(' ')
+                .append(each.name()).append(";\n"));
+        if (!given.isEmpty()) {
+            body.append("\n    ").append(operation).append('(').append(String.join(", ", given.stream()
+                    .map(each -> each.type().text().replace(",", ", ") + " " + each.name()).toList())).append(") {\n");
+            given.forEach(each -> body.append("        this.").append(each.name()).append(" = ").append(each.name())
+                    .append(";\n"));
+            body.append("    }\n");
+        }
         List<Role> roles = new ArrayList<>(List.of(new Role("visitor", visitor, false)));
         List<Evidence> elements = new ArrayList<>();
         List<Sketch> sketch = new ArrayList<>();
@@ -78,10 +90,11 @@ final class Visitor implements Pattern {
                 elements.add(new Evidence(type.file(), type.line(), type.line(), type.simpleName()));
                 contract.append("    R visit").append(type.simpleName()).append('(').append(type.simpleName()).append(' ')
                         .append(parameter).append(");\n");
-                body.append("\n    @Override\n    public Object visit").append(type.simpleName()).append('(')
+                body.append("\n    @Override\n    public ").append(result).append(" visit").append(type.simpleName()).append('(')
                         .append(type.simpleName()).append(' ').append(parameter).append(") {\n");
-                ArmText.body(chain, arm, file).forEach(line -> body.append("        ").append(line).append('\n'));
-                body.append("    }\n");
+                ArmText.onNamed(parameter, chain, arm, file)
+                        .forEach(line -> body.append("        ").append(line).append('\n'));
+                body.append(result.equals("Void") ? "        return null;\n" : "").append("    }\n");
                 sketch.add(new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(),
                         List.of("@Override", "<R> R accept(" + visitor + "<R> visitor) {",
                                 "    return visitor.visit" + type.simpleName() + "(this);", "}")).sketch());
@@ -90,7 +103,8 @@ final class Visitor implements Pattern {
         sketch.add(0, new Sketch(Site.beside(common, visitor), "", contract.append("}\n").toString()));
         sketch.add(1, new Sketch(Site.beside(common, operation), "", body.append("}\n").toString()));
         sketch.add(new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(
-                chain.subject().text() + ".accept(new " + operation + "());")).sketch());
+                (result.equals("Void") ? "" : "return ") + chain.subject().text() + ".accept(new " + operation + "("
+                        + String.join(", ", given.stream().map(ParameterOutline::name).toList()) + "));")).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + visitor + " with one routine for each variant.",
                         List.of(new Evidence(Site.beside(common, visitor), 1, 1, "new file")), "compile"),

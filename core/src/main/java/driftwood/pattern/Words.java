@@ -33,6 +33,11 @@ final class Words {
         return name.isEmpty() || Character.isDigit(name.charAt(0)) ? "Case" + name : name.toString();
     }
 
+    /** {@code paymentKind} becomes {@code PAYMENT_KIND}. */
+    static String constant(String word) {
+        return word.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toUpperCase(Locale.ROOT);
+    }
+
     static String simple(String qualified) {
         return qualified.substring(qualified.lastIndexOf('.') + 1);
     }

@@ -45,8 +45,8 @@ public final class Excerpt {
             code = code.length() > margin ? code.substring(margin) : "";
             int room = Math.max(20, width - indent - 8);
             code = code.length() > room ? code.substring(0, room - 1) + "\u2026" : code;
-            text.append(" ".repeat(indent)).append(style.dim(String.format(Locale.ROOT, "%5d  ", number)))
-                    .append(code.stripTrailing()).append('\n');
+            text.append(" ".repeat(indent)).append(style.dim(String.format(Locale.ROOT, "%5d", number)))
+                    .append(code.isBlank() ? "" : "  " + code.stripTrailing()).append('\n');
         }
         return text.toString();
     }

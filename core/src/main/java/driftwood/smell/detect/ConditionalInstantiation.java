@@ -48,7 +48,8 @@ public final class ConditionalInstantiation implements Detector<Chain> {
             List<Arm> arms) {
         /** Checks before the first creation belong to the routine, not to the decision. */
         int line() {
-            return arms.get(0).line();
+            boolean match = chain.form() == Chain.Form.MATCH || chain.form() == Chain.Form.MATCH_VALUE;
+            return match ? chain.line() : arms.get(0).line();
         }
 
         Set<String> classes() {
