@@ -61,7 +61,7 @@ class BadInputIT {
     void whatIsNoTextIsListedAndExitsWithThree() throws Exception {
         Files.write(folder.resolve("Blob.java"), new byte[] {(byte) 0xCA, (byte) 0xFE, 0, 0, 1});
         Run run = run("scan", ".");
-        assertThat(run.err()).contains("not read: Blob.java:1: not text (it holds a zero byte)");
+        assertThat(run.err()).contains("not read: Blob.java:1: not text (it holds zero bytes and is no UTF-8)");
         assertThat(run.code()).isEqualTo(3);
         assertThat(run("scan", "--format", "json").out()).contains("\"file\" : \"Blob.java\"");
     }

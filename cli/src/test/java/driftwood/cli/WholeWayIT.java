@@ -146,6 +146,13 @@ class WholeWayIT {
     }
 
     @Test
+    void ourOwnCodeIsClean() throws Exception {
+        Path home = Path.of(System.getProperty("driftwood.launcher")).toAbsolutePath().normalize().getParent();
+        Run run = Built.driftwood(home, "scan", "core", "cli", "witness", "--fail-at", "2.5");
+        assertThat(run.code()).as(run.out()).isZero();
+    }
+
+    @Test
     void helpIsThereForEveryCommand() throws Exception {
         assertThat(run("--help").out()).contains("scan", "explain", "drill", "plan", "characterize", "confirm", "demo", "Exit codes:");
         for (Command command : Main.COMMANDS) {

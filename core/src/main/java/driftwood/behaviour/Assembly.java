@@ -12,7 +12,6 @@ import driftwood.tree.TypeRef;
 import driftwood.witness.Make;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -135,8 +134,7 @@ final class Assembly {
     Make object(JsonNode value) {
         TypeOutline type = type(value.path(TYPE).asText());
         Map<String, JsonNode> parts = new LinkedHashMap<>();
-        for (Iterator<Map.Entry<String, JsonNode>> fields = value.fields(); fields.hasNext();) {
-            Map.Entry<String, JsonNode> field = fields.next();
+        for (Map.Entry<String, JsonNode> field : value.properties()) {
             if (!field.getKey().equals(TYPE) && !field.getKey().equals(BY)) {
                 parts.put(field.getKey(), field.getValue());
             }

@@ -83,7 +83,7 @@ final class Comparison {
         }
         if (node.isObject()) {
             ObjectNode copy = JSON.objectNode();
-            node.fields().forEachRemaining(field -> copy.set(field.getKey(),
+            node.properties().forEach(field -> copy.set(field.getKey(),
                     sortedAt(field.getValue(), path + "/" + escaped(field.getKey()), places)));
             return copy;
         }

@@ -51,20 +51,26 @@ public record SourceText(SourceFile file, String text, boolean latin) {
     }
 
     /**
-     * Decodes bytes as UTF-8, or as ISO-8859-1 where they are not UTF-8.
+     * Decodes bytes as UTF-8, or as ISO-8859-1 where they are not UTF-8. A few zero bytes in valid UTF-8 are text all
+     * the same: they stand in literals of real code, and compilers take them.
      *
-     * @throws NotReadable where the bytes are not text at all (a zero byte)
+     * @throws NotReadable where the bytes are not text at all
      */
     public static SourceText decode(SourceFile file, byte[] bytes) throws NotReadable {
+        int zeros = 0;
         for (byte b : bytes) {
-            if (b == 0) {
-                throw new NotReadable("not text (it holds a zero byte)");
-            }
+            zeros += b == 0 ? 1 : 0;
         }
         try {
             String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            if (zeros * 10L > bytes.length) {
+                throw new NotReadable("not text (it is full of zero bytes; UTF-16 is not read)");
+            }
             return new SourceText(file, text.startsWith("\uFEFF") ? text.substring(1) : text, false);
         } catch (CharacterCodingException e) {
+            if (zeros > 0) {
+                throw new NotReadable("not text (it holds zero bytes and is no UTF-8)");
+            }
             return new SourceText(file, new String(bytes, StandardCharsets.ISO_8859_1), true);
         }
     }

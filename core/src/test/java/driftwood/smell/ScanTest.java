@@ -61,12 +61,12 @@ class ScanTest {
     @Test
     void whatCannotBeReadIsListedAndTheRestIsRead() throws IOException {
         Given.write(root.resolve("quay/Desk1.java"), SMELLY.formatted(1));
-        Files.write(root.resolve("Blob.java"), new byte[] {1, 0, 2});
+        Files.write(root.resolve("Blob.java"), new byte[] {(byte) 0xCA, 0, 2});
         Given.write(root.resolve("Broken.java"), "class Broken { void f( }");
         Scan.Result result = scan(2);
         assertThat(result.findings()).hasSize(1);
         assertThat(result.unread()).extracting(Unread::file).contains("Blob.java", "Broken.java");
-        assertThat(result.unread().get(0).why()).isEqualTo("not text (it holds a zero byte)");
+        assertThat(result.unread().get(0).why()).isEqualTo("not text (it holds zero bytes and is no UTF-8)");
     }
 
     @Test

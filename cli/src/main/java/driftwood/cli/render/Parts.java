@@ -29,7 +29,7 @@ final class Parts {
             return simple(node) + " " + node.get("text");
         }
         List<String> parts = new ArrayList<>();
-        node.fields().forEachRemaining(field -> {
+        node.properties().forEach(field -> {
             if (!field.getKey().equals("is")) {
                 parts.add(field.getKey() + ": " + of(field.getValue()));
             }

@@ -1,0 +1,46 @@
+package driftwood.source;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+class SourceTextTest {
+    private static final SourceFile FILE = new SourceFile("A.java", Path.of("absent/A.java"), Language.JAVA, false);
+
+    private static SourceText decoded(byte[] bytes) throws SourceText.NotReadable {
+        return SourceText.decode(FILE, bytes);
+    }
+
+    @Test
+    void utf8IsReadWithoutItsByteOrderMark() throws Exception {
+        assertThat(decoded("\uFEFFclass Caf\u00e9 { }".getBytes(StandardCharsets.UTF_8)).text()).isEqualTo("class Caf\u00e9 { }");
+    }
+
+    @Test
+    void whatIsNoUtf8IsReadAsLatin() throws Exception {
+        SourceText text = decoded("class Caf\u00e9 { }".getBytes(StandardCharsets.ISO_8859_1));
+        assertThat(text.text()).isEqualTo("class Caf\u00e9 { }");
+        assertThat(text.latin()).isTrue();
+    }
+
+    @Test
+    void aZeroInALiteralIsText() throws Exception {
+        String source = "class A { String s = \"a\u0000b\"; int length = 4; }";
+        assertThat(decoded(source.getBytes(StandardCharsets.UTF_8)).text()).isEqualTo(source);
+    }
+
+    @Test
+    void binaryFilesAreNoText() {
+        assertThatThrownBy(() -> decoded(new byte[] {(byte) 0xCA, (byte) 0xFE, (byte) 0xBA, (byte) 0xBE, 0, 0, 0, 61}))
+                .isInstanceOf(SourceText.NotReadable.class).hasMessage("not text (it holds zero bytes and is no UTF-8)");
+        assertThatThrownBy(() -> decoded("class A { }".getBytes(StandardCharsets.UTF_16LE))).hasMessageContaining("UTF-16 is not read");
+    }
+
+    @Test
+    void aMissingFileIsToldAsThat() {
+        assertThatThrownBy(() -> SourceText.read(FILE)).isInstanceOf(SourceText.NotReadable.class).hasMessage("it is gone");
+    }
+}
