@@ -51,7 +51,7 @@ public record SourceText(SourceFile file, String text, boolean latin) {
     }
 
     /**
-     * Decodes bytes as UTF-8, or as ISO-8859-1 where they are not UTF-8. A few zero bytes in valid UTF-8 are text all
+     * Decodes bytes as UTF-8, or as ISO-8859-1 where they are not UTF-8. Zero bytes in valid UTF-8 are text all
      * the same: they stand in literals of real code, and compilers take them.
      *
      * @throws NotReadable where the bytes are not text at all
@@ -63,7 +63,7 @@ public record SourceText(SourceFile file, String text, boolean latin) {
         }
         try {
             String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-            if (zeros * 10L > bytes.length) {
+            if (zeros * 5L > bytes.length * 2L) {
                 throw new NotReadable("not text (it is full of zero bytes; UTF-16 is not read)");
             }
             return new SourceText(file, text.startsWith("\uFEFF") ? text.substring(1) : text, false);
