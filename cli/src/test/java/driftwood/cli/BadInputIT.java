@@ -29,7 +29,7 @@ class BadInputIT {
         return Stream.of(Arguments.of("scan nowhere", "there is no file or folder 'nowhere'"),
                 Arguments.of("scan --wat", "scan has no option '--wat'"),
                 Arguments.of("scan --formt json", "did you mean '--format'?"),
-                Arguments.of("scan --format xml", "--format takes text, json, not 'xml'"),
+                Arguments.of("scan --format xml", "--format takes text, json, sarif, markdown, not 'xml'"),
                 Arguments.of("scan --format", "--format needs a value"),
                 Arguments.of("scan --min-drag lots", "--min-drag takes a number of 0 or more, not 'lots'"),
                 Arguments.of("scan --smells type-swich", "did you mean 'type-switch'?"),

@@ -7,6 +7,8 @@ import driftwood.cli.Nearest;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.FindingsJson;
+import driftwood.cli.render.FindingsMarkdown;
+import driftwood.cli.render.FindingsSarif;
 import driftwood.cli.render.FindingsText;
 import driftwood.cli.render.Style;
 import driftwood.smell.Catalogue;
@@ -19,6 +21,7 @@ import org.apache.commons.cli.Options;
 /** {@code scan}: finds smells, ranked by drag. */
 public final class ScanCommand implements Command {
     private static final int TOP = 20;
+    private static final List<String> FORMATS = List.of("text", "json", "sarif", "markdown");
 
     @Override
     public String name() {
@@ -47,7 +50,7 @@ public final class ScanCommand implements Command {
     @Override
     public Options options() {
         return new Options()
-                .addOption(Flags.value("format", "FORMAT", "text (default) or json"))
+                .addOption(Flags.value("format", "FORMAT", "text (default), json, sarif or markdown"))
                 .addOption(Flags.value("smells", "KEY,...", "look for these smells only: "
                         + String.join(", ", Catalogue.keys())))
                 .addOption(Flags.value("min-drag", "N", "leave out findings of less drag"))
@@ -59,7 +62,7 @@ public final class ScanCommand implements Command {
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
-        String format = Flags.choice(line, "format", List.of("text", "json"));
+        String format = Flags.choice(line, "format", FORMATS);
         double least = Flags.number(line, "min-drag", 0);
         double limit = Flags.number(line, "fail-at", Double.POSITIVE_INFINITY);
         int top = (int) Flags.number(line, "top", TOP);
@@ -67,12 +70,13 @@ public final class ScanCommand implements Command {
         Project project = Project.of(line.getArgList());
         Scan.Result result = project.scan(smells, line.hasOption("tests"), console);
         List<Finding> shown = result.findings().stream().filter(each -> each.drag().value() >= least).toList();
-        if (format.equals("json")) {
-            console.out().println(FindingsJson.of(result, shown));
-        } else {
-            console.out().print(new FindingsText(result, new Style(console.colour()), console.width(), project.option())
-                    .of(shown, top == 0 ? Integer.MAX_VALUE : top));
-        }
+        console.out().print(switch (format) {
+            case "json" -> FindingsJson.of(result, shown) + "\n";
+            case "sarif" -> FindingsSarif.of(result, shown) + "\n";
+            case "markdown" -> FindingsMarkdown.of(result, shown);
+            default -> new FindingsText(result, new Style(console.colour()), console.width(), project.option())
+                    .of(shown, top == 0 ? Integer.MAX_VALUE : top);
+        });
         if (shown.stream().anyMatch(each -> each.drag().value() >= limit)) {
             return ExitCode.ACT;
         }

@@ -1,0 +1,62 @@
+package driftwood.cli.render;
+
+import driftwood.pattern.Fit;
+import driftwood.pattern.Patterns;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import java.util.List;
+import java.util.Locale;
+
+/** Findings as Markdown: a table to skim, then each finding with its evidence. */
+public final class FindingsMarkdown {
+    private FindingsMarkdown() {
+    }
+
+    /** @param shown the findings to print, most drag first */
+    public static String of(Scan.Result result, List<Finding> shown) {
+        StringBuilder text = new StringBuilder("# Findings\n\n").append(shown.size())
+                .append(shown.size() == 1 ? " finding" : " findings").append(" in ").append(result.files())
+                .append(result.files() == 1 ? " file, " : " files, ").append(result.lines()).append(" lines.\n");
+        if (!shown.isEmpty()) {
+            text.append("\n| drag | smell | id | place |\n|---|---|---|---|\n");
+        }
+        for (Finding each : shown) {
+            text.append(String.format(Locale.ROOT, "| %.1f | %s | %s | %s |%n", each.drag().value(), each.smell(), each.id(),
+                    code(each.file() + ":" + each.line())));
+        }
+        shown.forEach(each -> one(each, result, text));
+        if (!result.unread().isEmpty()) {
+            text.append("\n## Not read\n\n");
+            result.unread().forEach(each -> text.append("- ").append(code(each.file() + ":" + each.line())).append(' ')
+                    .append(plain(each.why())).append('\n'));
+        }
+        return text.toString();
+    }
+
+    private static void one(Finding finding, Scan.Result result, StringBuilder text) {
+        text.append("\n## ").append(finding.id()).append(": ").append(finding.smell()).append("\n\n")
+                .append(code(finding.symbol())).append(' ').append(plain(finding.message())).append(".\n\n");
+        for (Evidence each : finding.evidence()) {
+            text.append("- ").append(code(each.file() + ":" + each.line())).append(' ').append(plain(each.note())).append('\n');
+        }
+        text.append("\nDrag ").append(String.format(Locale.ROOT, "%.1f", finding.drag().value())).append(": ")
+                .append(plain(String.join("; ", finding.drag().reasons()))).append(".\n");
+        List<Fit> fits = Patterns.fits(finding, result.program());
+        if (!fits.isEmpty()) {
+            text.append("\nTry **").append(fits.get(0).pattern()).append("**: ").append(plain(fits.get(0).because()))
+                    .append(".\n");
+        }
+    }
+
+    /** Source text as code: never read as markup, whatever is in it. */
+    private static String code(String text) {
+        String safe = Style.safe(text);
+        return safe.contains("`") ? "`` " + safe + " ``" : "`" + safe + "`";
+    }
+
+    /** Text in which nothing is markup. */
+    private static String plain(String text) {
+        return Style.safe(text).replaceAll("([\\\\`*_\\[\\]<>|#])", "\\\\$1");
+    }
+}
