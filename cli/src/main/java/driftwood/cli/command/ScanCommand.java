@@ -14,6 +14,10 @@ import driftwood.cli.render.Style;
 import driftwood.smell.Catalogue;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.store.Accepted;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
@@ -57,7 +61,9 @@ public final class ScanCommand implements Command {
                 .addOption(Flags.value("fail-at", "N", "exit with 1 when a finding has this much drag or more"))
                 .addOption(Flags.value("top", "N", "in text, show the first N findings in full (default "
                         + TOP + "; 0 for all)"))
-                .addOption(Flags.flag("tests", "look at test code too"));
+                .addOption(Flags.flag("tests", "look at test code too"))
+                .addOption(Flags.flag("accept", "accept today's findings: later scans leave them out"))
+                .addOption(Flags.flag("with-accepted", "do not leave accepted findings out"));
     }
 
     @Override
@@ -69,7 +75,14 @@ public final class ScanCommand implements Command {
         List<String> smells = smells(line);
         Project project = Project.of(line.getArgList());
         Scan.Result result = project.scan(smells, line.hasOption("tests"), console);
-        List<Finding> shown = result.findings().stream().filter(each -> each.drag().value() >= least).toList();
+        Accepted accepted = accepted(project);
+        List<Finding> over = result.findings().stream().filter(each -> each.drag().value() >= least).toList();
+        if (line.hasOption("accept")) {
+            return accept(over, accepted, project, smells, console);
+        }
+        List<Finding> shown = line.hasOption("with-accepted") ? over
+                : over.stream().filter(each -> !accepted.has(each)).toList();
+        tell(accepted, result, smells, over.size() - shown.size(), console);
         console.out().print(switch (format) {
             case "json" -> FindingsJson.of(result, shown) + "\n";
             case "sarif" -> FindingsSarif.of(result, shown) + "\n";
@@ -81,6 +94,39 @@ public final class ScanCommand implements Command {
             return ExitCode.ACT;
         }
         return result.unread().isEmpty() ? ExitCode.FINE : ExitCode.UNREAD;
+    }
+
+    private static Accepted accepted(Project project) {
+        try {
+            return Accepted.in(project.root());
+        } catch (IOException e) {
+            throw new UsageException(e.getMessage() + ". Mend it, or remove it and accept again.");
+        }
+    }
+
+    /** Findings of smells that were not looked for stay accepted. */
+    private static ExitCode accept(List<Finding> over, Accepted before, Project project, List<String> smells,
+            Console console) {
+        Accepted fresh = before.with(over);
+        List<Accepted.Entry> all = new ArrayList<>(fresh.findings());
+        before.findings().stream().filter(each -> !smells.isEmpty() && !smells.contains(each.smell())).forEach(all::add);
+        Path file = new Accepted(Accepted.FORMAT, all).save(project.root());
+        console.out().println("Accepted " + over.size() + (over.size() == 1 ? " finding" : " findings") + " in "
+                + project.root().relativize(file) + ". Write the reasons into that file, and commit it.");
+        return ExitCode.FINE;
+    }
+
+    private static void tell(Accepted accepted, Scan.Result result, List<String> smells, int left, Console console) {
+        if (left > 0) {
+            console.warn(left + (left == 1 ? " accepted finding is" : " accepted findings are")
+                    + " left out; --with-accepted shows them.");
+        }
+        List<Accepted.Entry> stale = accepted.stale(result.findings(), smells);
+        if (!stale.isEmpty()) {
+            console.warn(stale.size() + (stale.size() == 1 ? " accepted finding is" : " accepted findings are")
+                    + " gone: " + String.join(", ", stale.stream().map(Accepted.Entry::id).toList())
+                    + ". 'driftwood scan --accept' renews the file.");
+        }
     }
 
     private static List<String> smells(CommandLine line) {
