@@ -33,6 +33,7 @@ class BadInputIT {
                 Arguments.of("scan --format", "--format needs a value"),
                 Arguments.of("scan --min-drag lots", "--min-drag takes a number of 0 or more, not 'lots'"),
                 Arguments.of("scan --smells type-swich", "did you mean 'type-switch'?"),
+                Arguments.of("scan --changed-since HEAD", "is not under git"),
                 Arguments.of("scna", "did you mean 'scan'?"), Arguments.of("--wat", "there is no option '--wat'"),
                 Arguments.of("explain", "name the id of a finding"), Arguments.of("explain a b", "not 2: a b"),
                 Arguments.of("explain ts-nothin", "no finding has the id 'ts-nothin'"),

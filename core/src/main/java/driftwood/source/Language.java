@@ -20,6 +20,11 @@ public enum Language {
         return key;
     }
 
+    /** The ending of its file names, without the dot. */
+    public String extension() {
+        return extension;
+    }
+
     /** The language of a file name, empty where Driftwood does not read it. */
     public static Optional<Language> ofFileName(String name) {
         int dot = name.lastIndexOf('.');

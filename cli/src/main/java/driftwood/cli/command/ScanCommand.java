@@ -11,6 +11,7 @@ import driftwood.cli.render.FindingsMarkdown;
 import driftwood.cli.render.FindingsSarif;
 import driftwood.cli.render.FindingsText;
 import driftwood.cli.render.Style;
+import driftwood.history.Changes;
 import driftwood.smell.Catalogue;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
@@ -19,6 +20,8 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 
@@ -62,6 +65,7 @@ public final class ScanCommand implements Command {
                 .addOption(Flags.value("top", "N", "in text, show the first N findings in full (default "
                         + TOP + "; 0 for all)"))
                 .addOption(Flags.flag("tests", "look at test code too"))
+                .addOption(Flags.value("changed-since", "REV", "only findings in files that changed since a git revision"))
                 .addOption(Flags.flag("accept", "accept today's findings: later scans leave them out"))
                 .addOption(Flags.flag("with-accepted", "do not leave accepted findings out"));
     }
@@ -76,7 +80,9 @@ public final class ScanCommand implements Command {
         Project project = Project.of(line.getArgList());
         Scan.Result result = project.scan(smells, line.hasOption("tests"), console);
         Accepted accepted = accepted(project);
-        List<Finding> over = result.findings().stream().filter(each -> each.drag().value() >= least).toList();
+        Predicate<Finding> changed = changed(line, project);
+        List<Finding> over = result.findings().stream().filter(each -> each.drag().value() >= least)
+                .filter(changed).toList();
         if (line.hasOption("accept")) {
             return accept(over, accepted, project, smells, console);
         }
@@ -94,6 +100,19 @@ public final class ScanCommand implements Command {
             return ExitCode.ACT;
         }
         return result.unread().isEmpty() ? ExitCode.FINE : ExitCode.UNREAD;
+    }
+
+    /** Findings whose place is in a changed file. The whole project is read all the same, for its types and callers. */
+    private static Predicate<Finding> changed(CommandLine line, Project project) {
+        if (!line.hasOption("changed-since")) {
+            return finding -> true;
+        }
+        try {
+            Set<String> files = Changes.since(project.root(), line.getOptionValue("changed-since"));
+            return finding -> files.contains(finding.file());
+        } catch (Changes.NoAnswer e) {
+            throw new UsageException("--changed-since: " + e.getMessage() + ".");
+        }
     }
 
     private static Accepted accepted(Project project) {

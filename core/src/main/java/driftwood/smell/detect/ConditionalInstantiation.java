@@ -200,13 +200,22 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         return one.replaceAll("[^A-Za-z]", "").equals(other.replaceAll("[^A-Za-z]", ""));
     }
 
+    /** The condition of an arm as a reader would say it. */
+    private static String when(Chain chain, Arm arm) {
+        boolean asksSubject = !arm.labels().isEmpty() && !arm.isOn(Chain.Label.Kind.OTHER)
+                && !chain.subject().text().isEmpty();
+        return arm.labels().isEmpty() ? OTHERWISE
+                : asksSubject ? chain.subject().text() + " is " + arm.title() : arm.title();
+    }
+
     private static List<Evidence> evidence(Deciding one, List<Place> repeats, List<String> disagreements) {
         List<Evidence> evidence = new ArrayList<>();
         for (Arm arm : one.arms()) {
             String label = arm.labels().isEmpty() ? OTHERWISE : arm.title();
             TypeOutline made = one.table().get(label);
+            String when = when(one.chain(), arm);
             evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(), made == null
-                    ? label + ": " + TypeSwitch.does(arm) : label + " creates " + made.simpleName()));
+                    ? when + ": " + TypeSwitch.does(arm) : when + " creates " + made.simpleName()));
         }
         repeats.forEach(place -> evidence.add(place.evidence()));
         if (!disagreements.isEmpty()) {
