@@ -5,6 +5,7 @@ import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.SampleFiles;
 import driftwood.cli.UsageException;
+import driftwood.cli.render.Paragraph;
 import driftwood.cli.render.Style;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
@@ -111,7 +112,8 @@ public final class DemoCommand implements Command {
     private record Walk(String folder, Console console, Style style) {
 
         void say(String sentence) {
-            console.out().println("\n" + style.strong("== " + sentence) + "\n");
+            console.out().println("\n" + style.strong(
+                    Paragraph.of("== " + sentence, console.width(), 0, 3).stripTrailing()) + "\n");
         }
 
         ExitCode run(Command command, String... words) {

@@ -1,7 +1,7 @@
 package driftwood.cli.render;
 
 /** Text wrapped to the width of the terminal. */
-final class Paragraph {
+public final class Paragraph {
     private Paragraph() {
     }
 
@@ -11,7 +11,7 @@ final class Paragraph {
      * @param indent columns before each line
      * @param hang   columns more before each line but the first
      */
-    static String of(String text, int width, int indent, int hang) {
+    public static String of(String text, int width, int indent, int hang) {
         StringBuilder lines = new StringBuilder(" ".repeat(indent));
         int column = indent;
         boolean begin = true;
