@@ -114,6 +114,21 @@ public final class Program {
         return closure(type, parents);
     }
 
+    /** The nearest type that all of some types are or descend from; empty where the project has none. */
+    public Optional<TypeOutline> commonOf(Collection<TypeOutline> kinds) {
+        Set<TypeOutline> shared = null;
+        for (TypeOutline type : kinds) {
+            Set<TypeOutline> up = new LinkedHashSet<>(List.of(type));
+            up.addAll(ancestors(type));
+            if (shared == null) {
+                shared = up;
+            } else {
+                shared.retainAll(up);
+            }
+        }
+        return shared == null ? Optional.empty() : shared.stream().findFirst();
+    }
+
     /** Direct subtypes. */
     public List<TypeOutline> children(TypeOutline type) {
         return subtypes.getOrDefault(type.name(), List.of());

@@ -129,7 +129,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         if (classes < 2 || uses.size() > 1) {
             return Optional.empty();
         }
-        Optional<TypeOutline> common = common(table.values(), program);
+        Optional<TypeOutline> common = program.commonOf(table.values());
         boolean collected = uses.iterator().next().indexOf('.') > 0;
         return common.isPresent() || collected || !uses.contains("return")
                 ? Optional.of(new Deciding(file, chain, table, common, deciding)) : Optional.empty();
@@ -137,20 +137,6 @@ public final class ConditionalInstantiation implements Detector<Chain> {
 
     private static boolean isError(TypeOutline type) {
         return type.simpleName().endsWith("Exception") || type.simpleName().endsWith("Error");
-    }
-
-    private static Optional<TypeOutline> common(Iterable<TypeOutline> made, Program program) {
-        Set<TypeOutline> shared = null;
-        for (TypeOutline type : made) {
-            Set<TypeOutline> up = new LinkedHashSet<>(List.of(type));
-            up.addAll(program.ancestors(type));
-            if (shared == null) {
-                shared = up;
-            } else {
-                shared.retainAll(up);
-            }
-        }
-        return shared == null ? Optional.empty() : shared.stream().findFirst();
     }
 
     private static Finding finding(Deciding one, List<Deciding> repeats) {

@@ -8,10 +8,8 @@ import driftwood.smell.chain.Chain.Label;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -73,17 +71,7 @@ record Variants(Kind kind, String common, List<String> names, List<Integer> arms
         if (declared.isPresent()) {
             return declared.get().name();
         }
-        Set<TypeOutline> shared = null;
-        for (TypeOutline type : types) {
-            Set<TypeOutline> up = new LinkedHashSet<>(List.of(type));
-            up.addAll(program.ancestors(type));
-            if (shared == null) {
-                shared = up;
-            } else {
-                shared.retainAll(up);
-            }
-        }
-        return shared == null || shared.isEmpty() ? "" : shared.iterator().next().name();
+        return program.commonOf(types).map(TypeOutline::name).orElse("");
     }
 
     private static Optional<Variants> ofEnum(Chain chain, Program program) {
