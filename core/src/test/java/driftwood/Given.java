@@ -2,6 +2,7 @@ package driftwood;
 
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.smell.Settings;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -49,7 +50,7 @@ public final class Given {
             try {
                 List<String> smells = smell.isEmpty() ? List.of() : List.of(smell);
                 written(root, sources);
-                return new Scan(new Scan.Options(smells, false, 2, count -> { })).run(root, List.of(root));
+                return new Scan(new Scan.Options(smells, false, 2, count -> { }, Settings.DEFAULT)).run(root, List.of(root));
             } finally {
                 try (Stream<Path> files = Files.walk(root)) {
                     files.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());

@@ -2,6 +2,7 @@ package driftwood.cli;
 
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.smell.Settings;
 import driftwood.source.Unread;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -83,7 +84,8 @@ public final class Project {
     public Scan.Result scan(List<String> smells, boolean tests, Console console) {
         Progress progress = new Progress(console);
         IntConsumer count = progress::seen;
-        Scan.Result result = new Scan(new Scan.Options(smells, tests, Runtime.getRuntime().availableProcessors(), count))
+        Scan.Result result = new Scan(new Scan.Options(smells, tests, Runtime.getRuntime().availableProcessors(), count,
+                Settings.DEFAULT))
                 .run(root, places);
         progress.done();
         if (result.files() == 0 && result.unread().isEmpty()) {

@@ -69,7 +69,7 @@ final class Ways {
     }
 
     private static ParameterOutline component(FieldOutline field) {
-        return new ParameterOutline(field.name(), field.type(), false, false);
+        return new ParameterOutline(field.name(), field.type(), false, false, false, false);
     }
 
     /** Static routines of the type that give an instance of it. */

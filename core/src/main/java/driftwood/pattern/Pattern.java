@@ -3,6 +3,7 @@ package driftwood.pattern;
 import driftwood.program.Program;
 import driftwood.smell.Finding;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** A pattern of the catalogue. Stateless. A new one is a class that implements this and a line in {@link Patterns}. */
@@ -20,8 +21,15 @@ public interface Pattern {
     /** Its participants. */
     List<String> roles();
 
+    /** What it says to smells whose findings carry names and places only; by the smell's key. */
+    default Map<String, Advice> advice() {
+        return Map.of();
+    }
+
     /** How well it answers a finding; empty where it does not. */
-    Optional<Fit> fit(Finding finding, Program program);
+    default Optional<Fit> fit(Finding finding, Program program) {
+        return Optional.ofNullable(advice().get(finding.smell())).flatMap(advice -> advice.fit(key(), finding));
+    }
 
     /**
      * What a refactoring into this pattern looks like here.
@@ -29,5 +37,7 @@ public interface Pattern {
      * @param finding one that this pattern fits
      * @param site    the program and its texts
      */
-    Answer answer(Finding finding, Site site);
+    default Answer answer(Finding finding, Site site) {
+        return advice().get(finding.smell()).answer(finding);
+    }
 }

@@ -68,6 +68,13 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         return places;
     }
 
+    @Override
+    public List<Evidence> visitGathered(Detail.Gathered gathered) {
+        List<Evidence> places = new ArrayList<>(List.of(here("here")));
+        gathered.places().forEach(place -> places.add(place.evidence()));
+        return places;
+    }
+
     private Evidence here(String note) {
         return new Evidence(finding.file(), finding.line(), finding.endLine(), note);
     }
@@ -107,6 +114,11 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         @Override
         public String visitChoosing(Detail.Choosing choosing) {
             return choosing.common().isEmpty() ? "class to choose" : simple(choosing.common());
+        }
+
+        @Override
+        public String visitGathered(Detail.Gathered gathered) {
+            return gathered.change();
         }
 
         private static String simple(String qualified) {

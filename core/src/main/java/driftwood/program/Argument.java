@@ -12,10 +12,15 @@ import java.util.List;
 /**
  * An argument of a call, as far as it matters to a judge.
  *
- * @param kind what it is
- * @param name the name of a variable, constant, field or getter; a literal's text; else empty
+ * @param kind    what it is
+ * @param name    the name of a variable, constant, field or getter; a literal's text; else empty
+ * @param keyword the parameter it is passed to by name, else empty
  */
-public record Argument(Kind kind, String name) {
+public record Argument(Kind kind, String name, String keyword) {
+
+    Argument(Kind kind, String name) {
+        this(kind, name, "");
+    }
 
     /** What an argument is. The first five say "nothing to say here" and serve as fillers. */
     public enum Kind {

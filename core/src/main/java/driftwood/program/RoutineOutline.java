@@ -29,8 +29,11 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
      * @param type     as declared, or NONE
      * @param nullable whether an annotation allows nothing
      * @param variadic whether it takes any number of arguments
+     * @param optional whether it has a default value
+     * @param named    whether callers must name it
      */
-    public record ParameterOutline(String name, TypeRef type, boolean nullable, boolean variadic) {
+    public record ParameterOutline(String name, TypeRef type, boolean nullable, boolean variadic, boolean optional,
+            boolean named) {
     }
 
     public boolean isConstructor() {
@@ -55,9 +58,17 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
 
     /** Whether a call with so many arguments can mean this routine. */
     public boolean takes(int arguments) {
-        int last = parameters.size() - 1;
-        return arguments == parameters.size()
-                || last >= 0 && parameters.get(last).variadic() && arguments >= last;
+        int most = 0;
+        int least = 0;
+        for (ParameterOutline parameter : parameters) {
+            if (parameter.variadic()) {
+                most = Integer.MAX_VALUE;
+            } else {
+                most = most == Integer.MAX_VALUE ? most : most + 1;
+                least += parameter.optional() ? 0 : 1;
+            }
+        }
+        return arguments >= least && arguments <= most;
     }
 
     /** For messages: {@code quote(Vessel vessel)}. */

@@ -50,7 +50,8 @@ public abstract class Walk extends TreeScanner {
     protected static List<ParameterOutline> parameters(Routine routine) {
         List<ParameterOutline> outlines = new ArrayList<>();
         for (Parameter each : routine.parameters()) {
-            outlines.add(new ParameterOutline(each.name(), each.type(), isNullable(each.traits()), each.variadic()));
+            outlines.add(new ParameterOutline(each.name(), each.type(), isNullable(each.traits()), each.variadic(),
+                    each.fallback().isPresent(), each.traits().has("named")));
         }
         return outlines;
     }

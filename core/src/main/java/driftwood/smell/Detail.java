@@ -29,6 +29,10 @@ public sealed interface Detail {
         default R visitChoosing(Choosing choosing) {
             return visitDetail(choosing);
         }
+
+        default R visitGathered(Gathered gathered) {
+            return visitDetail(gathered);
+        }
     }
 
     /** Hands itself to the visitor's routine for this kind of detail. */
@@ -94,6 +98,20 @@ public sealed interface Detail {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.visitChoosing(this);
+        }
+    }
+
+    /**
+     * Names and places, for a smell that needs no more.
+     *
+     * @param change what the change drill adds, as in "one more <em>collaborator to tell</em>"
+     * @param names  those who take part, by the part they play; in the order of reading
+     * @param places where that change must be made today, the place of the finding not among them
+     */
+    record Gathered(String change, Map<String, List<String>> names, List<Place> places) implements Detail {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.visitGathered(this);
         }
     }
 

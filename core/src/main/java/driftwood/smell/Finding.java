@@ -1,5 +1,8 @@
 package driftwood.smell;
 
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import java.util.Comparator;
 import java.util.List;
 
@@ -26,6 +29,40 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
             .comparingDouble((Finding finding) -> -finding.drag().value())
             .thenComparing(Finding::file).thenComparingInt(Finding::line).thenComparing(Finding::smell)
             .thenComparing(Finding::symbol).thenComparing(Finding::message);
+
+    /**
+     * Where a finding is.
+     *
+     * @param file    relative path
+     * @param line    first line, counted from 1
+     * @param endLine last line
+     * @param symbol  qualified name of the routine, type or field
+     */
+    public record Spot(String file, int line, int endLine, String symbol) {
+
+        /** A whole routine. @param file the one it stands in */
+        public static Spot of(RoutineOutline routine, String file) {
+            return new Spot(file, routine.line(), routine.endLine(), routine.symbol());
+        }
+
+        /** A whole type. */
+        public static Spot of(TypeOutline type) {
+            return new Spot(type.file(), type.line(), type.endLine(), type.name());
+        }
+    }
+
+    /** A finding without an id yet. */
+    public static Finding of(Smell smell, Spot spot, Drag drag, String message, List<Evidence> evidence,
+            Detail detail) {
+        String language = Language.ofFileName(spot.file()).map(Language::key).orElse("");
+        return new Finding("", smell.key(), drag, language, spot.file(), spot.line(), spot.endLine(), spot.symbol(),
+                message, evidence, detail);
+    }
+
+    /** The same finding with another drag. */
+    public Finding withDrag(Drag given) {
+        return new Finding(id, smell, given, language, file, line, endLine, symbol, message, evidence, detail);
+    }
 
     Finding withId(String given) {
         return new Finding(given, smell, drag, language, file, line, endLine, symbol, message, evidence, detail);

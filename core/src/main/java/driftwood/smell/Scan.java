@@ -40,11 +40,12 @@ public final class Scan {
      * @param tests    whether test code is judged as well
      * @param threads  at least 1
      * @param progress told the number of files seen so far, from any thread
+     * @param settings what the project decided for itself
      */
-    public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress) {
+    public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress, Settings settings) {
         /** Everything, with all cores, silently. */
         public static final Options DEFAULT =
-                new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { });
+                new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { }, Settings.DEFAULT);
     }
 
     /**
@@ -80,15 +81,14 @@ public final class Scan {
      */
     public Result run(Path root, List<Path> places) {
         SourceFinder.Found found = new SourceFinder(root).find(places);
-        List<Detector<?>> detectors = Catalogue.detectors().stream()
-                .filter(each -> options.smells().isEmpty() || options.smells().contains(each.smell().key())).toList();
+        List<Detector<?>> detectors = Catalogue.detectors(options.settings());
         List<Seer<?>> seers = detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList();
         List<Batch> batches = see(found.files(), seers);
         List<Outline> outlines = new ArrayList<>();
         List<Unread> unread = new ArrayList<>(found.unread());
         List<String> latin = new ArrayList<>();
         for (Batch batch : batches) {
-            outlines.addAll(batch.outlines());
+            batch.outlines().forEach(each -> outlines.add(options.tests() ? each.judged() : each));
             unread.addAll(batch.unread());
             latin.addAll(batch.latin());
         }
@@ -186,7 +186,8 @@ public final class Scan {
         }
         findings.sort(Comparator.comparing(Finding::file).thenComparingInt(Finding::line)
                 .thenComparing(Finding::smell).thenComparing(Finding::message));
-        List<Finding> named = new ArrayList<>(Ids.assign(findings));
+        List<Finding> named = new ArrayList<>(Ids.assign(Overlaps.settled(findings)));
+        named.removeIf(each -> !options.smells().isEmpty() && !options.smells().contains(each.smell()));
         named.sort(Finding.BY_DRAG);
         return named;
     }

@@ -17,6 +17,7 @@ import driftwood.pattern.Site;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.smell.Settings;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +37,7 @@ class PlannerTest {
 
     private void given(String smell, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { })).run(root, List.of(root));
+        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT)).run(root, List.of(root));
         finding = result.findings().get(0);
         planner = new Planner(new Site(root, result.program()));
     }

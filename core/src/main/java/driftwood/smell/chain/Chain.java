@@ -57,9 +57,10 @@ public record Chain(String within, String routine, int line, int endLine, Form f
      * @param does    its first statement, shortened
      * @param product what it creates, where that is its result
      * @param casts   types that its body casts to
+     * @param deed    the call that it comes down to, where there is one
      */
     public record Arm(int line, int endLine, List<Label> labels, boolean guarded, Work work, String does,
-            Optional<Product> product, List<String> casts) {
+            Optional<Product> product, List<String> casts, Optional<Deed> deed) {
 
         public boolean isOn(Label.Kind kind) {
             return labels.stream().anyMatch(label -> label.kind() == kind);
@@ -82,7 +83,12 @@ public record Chain(String within, String routine, int line, int endLine, Form f
 
         /** What a label can compare with. */
         public enum Kind {
-            TYPE, NAME, STRING, INTEGER, CHARACTER, NULL, OTHER
+            TYPE, NAME, STRING, INTEGER, CHARACTER, NULL,
+            /** A limit of an ordered value; the text is the whole condition. */
+            LIMIT,
+            /** A candidate that is asked; the text is the whole condition. */
+            ASKED,
+            OTHER
         }
     }
 
@@ -99,6 +105,16 @@ public record Chain(String within, String routine, int line, int endLine, Form f
      * @param anonymous whether a body makes it an anonymous subtype
      */
     public record Product(String type, String use, boolean anonymous) {
+    }
+
+    /**
+     * The one call that an arm comes down to.
+     *
+     * @param call the way to it, casts and bindings of the arm understood
+     * @param use  what becomes of its result: "return", "= target" or "" where nothing does
+     * @param text as written, shortened
+     */
+    public record Deed(Trail call, String use, String text) {
     }
 
     /** How many arms do work. */

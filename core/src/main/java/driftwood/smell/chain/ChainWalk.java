@@ -17,12 +17,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 final class ChainWalk extends Walk {
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
     private final Bodies bodies;
+    private final Deeds deeds;
     private final Set<Node> taken = Collections.newSetFromMap(new IdentityHashMap<>());
     private int loops;
 
@@ -30,6 +32,7 @@ final class ChainWalk extends Walk {
         super(file);
         this.labels = new Labels(this::trail, file.source().text());
         this.bodies = new Bodies(file.source().text());
+        this.deeds = new Deeds(file, this::trail);
     }
 
     List<Chain> chains() {
@@ -153,8 +156,22 @@ final class ChainWalk extends Walk {
         if (drafts.size() + (otherwise.isEmpty() ? 0 : 1) < 2 || drafts.size() < 2 && !creates) {
             return;
         }
-        Optional<Question> main = mainQuestion(drafts);
-        chains.add(chain(form, drafts, otherwise, main, whole));
+        List<Draft> asked = drafts;
+        Optional<Question> main = mainQuestion(asked);
+        if (main.isEmpty()) {
+            asked = asked(drafts, labels::limit);
+            main = mainQuestion(asked);
+        }
+        if (main.isEmpty()) {
+            asked = asked(drafts, labels::candidate);
+            main = mainQuestion(asked);
+        }
+        chains.add(chain(form, asked, otherwise, main, whole));
+    }
+
+    private static List<Draft> asked(List<Draft> drafts, Function<Node, Optional<Question>> ask) {
+        return drafts.stream().map(each -> new Draft(each.condition(), ask.apply(each.condition()), each.body(),
+                each.start(), each.end())).toList();
     }
 
     private Optional<Question> mainQuestion(List<Draft> drafts) {
@@ -176,7 +193,7 @@ final class ChainWalk extends Walk {
             boolean onSubject = draft.question().isPresent() && draft.subject(labels).equals(subject.text());
             List<Label> own = onSubject ? draft.question().get().labels() : List.of(labels.other(draft.condition()));
             boolean guarded = onSubject && draft.question().get().guarded();
-            arms.add(arm(draft.start(), draft.end(), own, guarded, draft.body()));
+            arms.add(arm(draft.start(), draft.end(), own, guarded, List.of(draft.condition()), draft.body()));
         }
         int end = otherwise.isEmpty() || form == Form.GUARDS ? drafts.get(drafts.size() - 1).end()
                 : otherwise.get(otherwise.size() - 1).end();
@@ -187,14 +204,14 @@ final class ChainWalk extends Walk {
 
     private Optional<Chain.Arm> otherwise(List<Node> body) {
         return body.isEmpty() ? Optional.empty()
-                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, body));
+                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body));
     }
 
-    private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> body) {
+    private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> asked, List<Node> body) {
         List<Node> statements = Bodies.statements(body);
         String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
         return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
-                bodies.work(body), does, bodies.product(body), Bodies.casts(body));
+                bodies.work(body), does, bodies.product(body), Bodies.casts(body), deeds.of(asked, body));
     }
 
     private static String withoutEnd(String statement) {
@@ -240,11 +257,12 @@ final class ChainWalk extends Walk {
             from = from < 0 ? arm.start() : from;
             boolean empty = arm.body().isEmpty() && arm.fallsThrough();
             if (arm.isDefault()) {
-                otherwise = Optional.of(arm(from, arm.end(), List.copyOf(waiting), false, arm.body()));
+                otherwise = Optional.of(arm(from, arm.end(), List.copyOf(waiting), false, List.of(), arm.body()));
             } else if (empty) {
                 continue;
             } else {
-                arms.add(arm(from, arm.end(), List.copyOf(waiting), arm.guard().isPresent(), arm.body()));
+                arms.add(arm(from, arm.end(), List.copyOf(waiting), arm.guard().isPresent(), arm.labels(),
+                        arm.body()));
             }
             waiting.clear();
             from = -1;

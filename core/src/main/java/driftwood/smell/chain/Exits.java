@@ -10,13 +10,13 @@ import driftwood.tree.Throw;
 import driftwood.tree.TreeVisitor;
 
 /** Whether control never runs past the end of a body. */
-final class Exits implements TreeVisitor<Boolean> {
+public final class Exits implements TreeVisitor<Boolean> {
     private static final Exits INSTANCE = new Exits();
 
     private Exits() {
     }
 
-    static boolean leaves(Node body) {
+    public static boolean leaves(Node body) {
         return body.accept(INSTANCE);
     }
 

@@ -18,12 +18,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 
 /** Reads conditions as labels of one subject. */
 final class Labels {
     private static final Pattern CONSTANT = Pattern.compile("[A-Z][A-Z0-9_]+");
+
+    private static final Set<String> ORDERED = Set.of("<", ">", "<=", ">=");
+    private static final Pattern ASKING = Pattern.compile("(can|may|accepts?|handles?|supports?|takes?|knows?|applies|"
+            + "is_?[Rr]esponsible|matches|is_?[Aa]pplicable|wants?|covers)([A-Z_].*)?");
 
     private static final Map<LiteralKind, Label.Kind> KINDS = Map.of(LiteralKind.STRING, Label.Kind.STRING,
             LiteralKind.INTEGER, Label.Kind.INTEGER, LiteralKind.CHARACTER, Label.Kind.CHARACTER,
@@ -87,6 +92,38 @@ final class Labels {
                             .or(() -> constant(test.left(), false).flatMap(label -> one(test.right(), label)));
         }
     };
+
+    /** A condition as the comparison of an ordered value with a limit, or with two. */
+    Optional<Question> limit(Node condition) {
+        if (!(condition instanceof Binary binary)) {
+            return Optional.empty();
+        }
+        if (binary.operator().equals("&&")) {
+            return limit(binary.left()).flatMap(left -> limit(binary.right())
+                    .filter(right -> text(left.subject()).equals(text(right.subject()))))
+                    .map(question -> new Question(question.subject(), List.of(asLimit(condition)), false));
+        }
+        if (!ORDERED.contains(binary.operator())) {
+            return Optional.empty();
+        }
+        Node subject = isPlain(binary.left()) && constant(binary.left(), false).isEmpty() ? binary.left() : binary.right();
+        return isPlain(subject) && constant(subject, false).isEmpty()
+                ? one(subject, asLimit(condition)) : Optional.empty();
+    }
+
+    private Label asLimit(Node condition) {
+        return new Label(Label.Kind.LIMIT, other(condition).text(), Trail.UNKNOWN);
+    }
+
+    /** A condition that asks a candidate whether it can take something. The subject is what is handed to it. */
+    Optional<Question> candidate(Node condition) {
+        if (!(condition instanceof Call call) || call.arguments().size() != 1 || call.receiver().isEmpty()
+                || !ASKING.matcher(call.name()).matches() || !isPlain(call.receiver().get())) {
+            return Optional.empty();
+        }
+        return one(call.arguments().get(0), new Label(Label.Kind.ASKED, other(condition).text(),
+                trails.apply(call.receiver().get())));
+    }
 
     private Optional<Question> join(Question left, Question right) {
         if (!text(left.subject()).equals(text(right.subject()))) {

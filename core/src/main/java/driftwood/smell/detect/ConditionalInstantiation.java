@@ -8,6 +8,8 @@ import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
@@ -157,12 +159,12 @@ public final class ConditionalInstantiation implements Detector<Chain> {
                 + (one.common().isPresent() ? ", used as " + one.common().get().simpleName() : "")
                 + (repeats.isEmpty() ? "" : "; decided again in " + repeats.size()
                         + (repeats.size() == 1 ? " other place" : " other places"));
-        return new Finding("", SMELL.key(), drag, "java", one.file(), one.line(), chain.endLine(), chain.routine(),
-                message, evidence(one, places, disagreements), detail);
+        Spot spot = new Spot(one.file(), one.line(), chain.endLine(), chain.routine());
+        return Finding.of(SMELL, spot, drag, message, evidence(one, places, disagreements), detail);
     }
 
     private static String classes(Deciding each) {
-        return TypeSwitch.listed(each.table().values().stream().map(TypeOutline::simpleName).distinct().toList());
+        return Listing.of(each.table().values().stream().map(TypeOutline::simpleName).distinct().toList());
     }
 
     /** Labels that two copies answer with different classes, and classes that they create on different conditions. */
@@ -189,6 +191,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
     /** The condition of an arm as a reader would say it. */
     private static String when(Chain chain, Arm arm) {
         boolean asksSubject = !arm.labels().isEmpty() && !arm.isOn(Chain.Label.Kind.OTHER)
+                && !arm.isOn(Chain.Label.Kind.LIMIT) && !arm.isOn(Chain.Label.Kind.ASKED)
                 && !chain.subject().text().isEmpty();
         return arm.labels().isEmpty() ? OTHERWISE
                 : asksSubject ? chain.subject().text() + " is " + arm.title() : arm.title();

@@ -11,6 +11,7 @@ import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
@@ -122,7 +123,7 @@ public final class NullCheck implements Detector<NothingSighting> {
                 + (guards.size() == 1 ? " place" : " places")
                 + (careless.isEmpty() ? "" : ", used unguarded in " + careless.size());
         Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);
-        return new Finding("", SMELL.key(), drag, "java", source.file(), routine.line(), routine.endLine(),
-                source.symbol(), message, evidence, detail);
+        Spot spot = new Spot(source.file(), routine.line(), routine.endLine(), source.symbol());
+        return Finding.of(SMELL, spot, drag, message, evidence, detail);
     }
 }

@@ -13,6 +13,7 @@ import driftwood.smell.Detail.Place;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
 import driftwood.smell.Seen;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.NothingSighting.Kind;
@@ -170,7 +171,7 @@ final class NullFields {
         String message = "field " + field.name() + " stands for nothing by null, guarded in " + guards.size()
                 + " places";
         Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), guards, List.of());
-        return new Finding("", smell.key(), drag, "java", found.owner().file(), field.line(), field.endLine(),
-                found.symbol(), message, evidence, detail);
+        Spot spot = new Spot(found.owner().file(), field.line(), field.endLine(), found.symbol());
+        return Finding.of(smell, spot, drag, message, evidence, detail);
     }
 }

@@ -11,6 +11,8 @@ import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
@@ -69,13 +71,10 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
                 creating.add(each.routine());
             }
         }
-        Set<String> judgedFiles = new HashSet<>();
-        sighted.stream().filter(seen -> !seen.test()).forEach(seen -> judgedFiles.add(seen.file()));
         Calls calls = new Calls(program);
         List<Finding> findings = new ArrayList<>();
         for (TypeOutline type : program.types()) {
-            boolean judged = !program.fileOf(type).test() || judgedFiles.contains(type.file());
-            if (judged && !type.anonymous() && !type.isInterface()) {
+            if (!program.fileOf(type).test() && !type.anonymous() && !type.isInterface()) {
                 judge(type, calls, optional, creating, findings);
             }
         }
@@ -137,8 +136,8 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         names.addAll(ladder.optional());
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? type.name() + "#" + longest.name() : type.name() + "#" + longest.name() + "()";
-        return new Finding("", SMELL.key(), drag(steps.size(), callers, type, longest, neighbours), "java",
-                type.file(), line, end, symbol, message, evidence, detail);
+        return Finding.of(SMELL, new Spot(type.file(), line, end, symbol),
+                drag(steps.size(), callers, type, longest, neighbours), message, evidence, detail);
     }
 
     /** Form (b): one constructor whose optional parts callers must fill. */
@@ -169,11 +168,11 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
                 constructor.endLine(), "parts that may be left out: " + String.join(", ", names))));
         addCommon(evidence, type, constructor, neighbours, fillers);
         String message = "one constructor of " + type.simpleName() + " with " + constructor.parameters().size()
-                + " parameters, " + names.size() + " of them optional: " + TypeSwitch.listed(List.copyOf(names));
+                + " parameters, " + names.size() + " of them optional: " + Listing.of(List.copyOf(names));
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
                 calls.outside(type, constructor, true));
-        findings.add(new Finding("", SMELL.key(), drag(1, fillers, type, constructor, neighbours), "java",
-                type.file(), constructor.line(), constructor.endLine(), constructor.symbol(), message, evidence, detail));
+        findings.add(Finding.of(SMELL, Spot.of(constructor, type.file()),
+                drag(1, fillers, type, constructor, neighbours), message, evidence, detail));
     }
 
     private static void addCommon(List<Evidence> evidence, TypeOutline type, RoutineOutline longest,

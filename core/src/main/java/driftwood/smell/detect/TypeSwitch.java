@@ -8,6 +8,8 @@ import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
@@ -160,8 +162,9 @@ public final class TypeSwitch implements Detector<Chain> {
                 .build();
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
                 variants.kind() == Variants.Kind.TYPES, siblings.stream().map(Judged::place).toList());
-        return new Finding("", SMELL.key(), drag, "java", one.file(), chain.line(), chain.endLine(), chain.routine(),
-                message(one, siblings.size(), guarded, missing), evidence(one, siblings, missing), detail);
+        Spot spot = new Spot(one.file(), chain.line(), chain.endLine(), chain.routine());
+        return Finding.of(SMELL, spot, drag, message(one, siblings.size(), guarded, missing),
+                evidence(one, siblings, missing), detail);
     }
 
     private static boolean hides(Chain chain) {
@@ -176,7 +179,7 @@ public final class TypeSwitch implements Detector<Chain> {
             case STRINGS, NUMBERS -> "the tag " + one.chain().subject().text();
         };
         StringBuilder text = new StringBuilder("picks behaviour by ").append(by).append(" in ")
-                .append(variants.arms().size()).append(" arms: ").append(listed(variants.names()));
+                .append(variants.arms().size()).append(" arms: ").append(Listing.of(variants.names()));
         if (siblings > 0) {
             text.append("; ").append(siblings).append(siblings == 1 ? " other chain does" : " other chains do")
                     .append(" the same");
@@ -187,11 +190,6 @@ public final class TypeSwitch implements Detector<Chain> {
             text.append("; no default").append(missing > 0 ? ", " + missing + " left out" : "");
         }
         return text.toString();
-    }
-
-    static String listed(List<String> names) {
-        return names.size() <= 6 ? String.join(", ", names)
-                : String.join(", ", names.subList(0, 5)) + " and " + (names.size() - 5) + " more";
     }
 
     private static List<Evidence> evidence(Judged one, List<Judged> siblings, int missing) {

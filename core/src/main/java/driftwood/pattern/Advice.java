@@ -1,0 +1,65 @@
+package driftwood.pattern;
+
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Answer.Role;
+import driftwood.pattern.Answer.Step;
+import driftwood.smell.Detail.Gathered;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * What a pattern says to one smell, in words: for findings that carry names and places only. In all texts a part in
+ * braces, such as <code>{collaborators}</code>, stands for the names that play it in the finding.
+ *
+ * @param score   of the fit, 0.0 to 1.0; a tenth is added for each doubling of the places beyond two
+ * @param because why it fits, one clause
+ * @param steps   what to do, in order
+ * @param cost    what it adds
+ * @param after   what one more variant costs once it is done
+ */
+record Advice(double score, String because, List<String> steps, Cost cost, String after) {
+    private static final double PER_DOUBLING = 0.05;
+
+    Optional<Fit> fit(String pattern, Finding finding) {
+        if (!(finding.detail() instanceof Gathered gathered)) {
+            return Optional.empty();
+        }
+        int places = Math.max(2, gathered.places().size());
+        double more = PER_DOUBLING * (Math.log(places / 2.0) / Math.log(2));
+        return Optional.of(new Fit(pattern, score + Math.min(0.2, more), filled(because, gathered)));
+    }
+
+    Answer answer(Finding finding) {
+        Gathered gathered = (Gathered) finding.detail();
+        List<Role> roles = new ArrayList<>();
+        gathered.names().forEach((part, names) -> names.forEach(name -> roles.add(new Role(part, name, true))));
+        Evidence here = new Evidence(finding.file(), finding.line(), finding.endLine(), "here");
+        List<Evidence> everywhere = gathered.places().stream().map(Place::evidence).toList();
+        List<Step> all = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
+            boolean last = i == steps.size() - 1;
+            all.add(new Step(filled(steps.get(i), gathered), last && !everywhere.isEmpty() ? everywhere : List.of(here),
+                    last ? "driftwood confirm" : "compile"));
+        }
+        Evidence one = new Evidence(finding.file(), finding.line(), finding.endLine(), filled(after, gathered));
+        return new Answer(roles, all, cost, List.of(one), List.of());
+    }
+
+    private static String filled(String text, Gathered gathered) {
+        String filled = text;
+        for (var entry : gathered.names().entrySet()) {
+            filled = filled.replace("{" + entry.getKey() + "}", listed(entry.getValue()));
+        }
+        return filled;
+    }
+
+    private static String listed(List<String> names) {
+        return names.size() <= 4 ? names.stream().distinct().collect(Collectors.joining(", "))
+                : String.join(", ", names.subList(0, 3)) + " and " + (names.size() - 3) + " more";
+    }
+}

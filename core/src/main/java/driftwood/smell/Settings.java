@@ -1,0 +1,14 @@
+package driftwood.smell;
+
+import java.util.List;
+
+/**
+ * What a project may decide for itself.
+ *
+ * @param parameterLimit   parameters a routine may have before its list counts as long; at least 1
+ * @param compositionRoots simple names of types, or of their endings after a star, that put the program together
+ */
+public record Settings(int parameterLimit, List<String> compositionRoots) {
+    /** As the catalogue has it. */
+    public static final Settings DEFAULT = new Settings(5, List.of());
+}

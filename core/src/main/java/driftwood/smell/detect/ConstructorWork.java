@@ -1,0 +1,296 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Detail;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.reach.Resources;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * constructor-work: a constructor that does more than take its values: effects on others in loops and branches, input
+ * and output, handing itself out, calls to its own overridable routines. Not: checks that throw, defensive copies,
+ * computation on the arguments, creating and filling its own parts, delegation. (Catalogue, constructor-work; Bloch,
+ * Effective Java, item 19; Hevery, "Flaw: constructor does real work".)
+ */
+public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
+    private static final Smell SMELL = new Smell("constructor-work", "cw", "Work in the constructor",
+            "A constructor does more than take its values: it reads, writes, registers itself or calls what a "
+                    + "subclass may override. Nobody can have the object without the work, least of all a test.",
+            "Checks that throw; defensive copies; empty collections; computation on the arguments; creating and "
+                    + "filling its own parts; delegation to another constructor.",
+            """
+            TideTable(Path file) {
+                for (String line : Files.readAllLines(file)) {
+                    add(line);
+                }
+            }
+            """,
+            List.of("factory-method"));
+
+    private static final Pattern HARMLESS = Pattern.compile("(?i)(check|require|assert|ensure|validate|verify|log|debug|"
+            + "info|warn|error|trace|fine|config|add|put|set|append|push|copy|sort|fill|lock|unlock|super|this|get|is|"
+            + "println|print|addAll|putAll|remove|clear|init|close|of).*|.*(Check|Copy).*");
+
+    /** What a constructor does beside taking its values. */
+    public enum Kind {
+        EFFECT_IN_LOOP, EFFECT_IN_BRANCH, RESOURCE, HANDS_ITSELF_OUT, OWN_ROUTINE
+    }
+
+    /**
+     * One deed of a constructor.
+     *
+     * @param kind    of the deed
+     * @param type    the constructor's
+     * @param routine symbol of the constructor
+     * @param what    as written; the resource for RESOURCE; the routine's name for OWN_ROUTINE
+     * @param arguments of a call to an own routine
+     * @param line    of the deed
+     */
+    public record Deed(Kind kind, String type, String routine, String what, int arguments, int line) {
+    }
+
+    private static final Seer<Deed> SEER = new Seer<>() {
+        @Override
+        public String key() {
+            return "constructor-work";
+        }
+
+        @Override
+        public int version() {
+            return 1;
+        }
+
+        @Override
+        public List<Deed> see(FileTree file) {
+            Seeing walk = new Seeing(file);
+            walk.scan(file.unit());
+            return walk.deeds;
+        }
+    };
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Deed> seer() {
+        return SEER;
+    }
+
+    private static final class Seeing extends Walk {
+        private final List<Deed> deeds = new ArrayList<>();
+        private final Set<String> parameters = new HashSet<>();
+        private boolean inside;
+        private int loops;
+        private int branches;
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        @Override
+        public Void visitTypeDeclaration(TypeDeclaration declaration) {
+            boolean outer = inside;
+            inside = false;
+            super.visitTypeDeclaration(declaration);
+            inside = outer;
+            return null;
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            if (routine.kind() == RoutineKind.CONSTRUCTOR) {
+                inside = true;
+                loops = 0;
+                branches = 0;
+                parameters.clear();
+                routine.parameters().forEach(each -> parameters.add(each.name()));
+                super.visitRoutine(routine);
+                inside = false;
+                return null;
+            }
+            boolean outer = inside;
+            inside = false;
+            super.visitRoutine(routine);
+            inside = outer;
+            return null;
+        }
+
+        /** What a lambda does, it does later. */
+        @Override
+        public Void visitLambda(Lambda lambda) {
+            boolean outer = inside;
+            inside = false;
+            super.visitLambda(lambda);
+            inside = outer;
+            return null;
+        }
+
+        @Override
+        public Void visitLoop(Loop loop) {
+            loops++;
+            super.visitLoop(loop);
+            loops--;
+            return null;
+        }
+
+        @Override
+        public Void visitIf(If branch) {
+            branches++;
+            super.visitIf(branch);
+            branches--;
+            return null;
+        }
+
+        private void deed(Kind kind, String what, int arguments, Node at) {
+            deeds.add(new Deed(kind, type(), member(), what, arguments, file.line(at)));
+        }
+
+        @Override
+        public Void visitEvaluate(Evaluate evaluate) {
+            if (inside && evaluate.expression() instanceof Call call && !HARMLESS.matcher(call.name()).matches()
+                    && call.receiver().map(this::isOther).orElse(false)) {
+                if (loops > 0) {
+                    deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call);
+                } else if (branches > 0) {
+                    deed(Kind.EFFECT_IN_BRANCH, file.brief(call), 0, call);
+                }
+            }
+            return super.visitEvaluate(evaluate);
+        }
+
+        /** Whether a receiver is somebody else: a parameter or what it leads to. */
+        private boolean isOther(Node receiver) {
+            if (receiver instanceof Name name) {
+                return parameters.contains(name.name());
+            }
+            return receiver instanceof Member member ? isOther(member.receiver())
+                    : receiver instanceof Call call && call.receiver().map(this::isOther).orElse(false);
+        }
+
+        @Override
+        public Void visitCall(Call call) {
+            if (inside) {
+                Resources.ofCall(call, file.unit()).ifPresent(what -> {
+                    if (what.kind().isOutside()) {
+                        deed(Kind.RESOURCE, what.title(), 0, call);
+                    }
+                });
+                boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
+                        && (name.name().equals("this") || name.name().equals("self")));
+                boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each)).orElse(false);
+                if (self && outside && call.name().matches("(?i)(add|register|subscribe|attach|listen|connect|on).*")) {
+                    deed(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
+                }
+                Trail trail = trail(call);
+                boolean delegates = call.name().equals("this") || call.name().equals("super");
+                if (trail.start() == Trail.Start.THIS && trail.steps().size() == 1 && !delegates) {
+                    deed(Kind.OWN_ROUTINE, call.name(), call.arguments().size(), call);
+                }
+            }
+            return super.visitCall(call);
+        }
+
+        private static boolean isStatic(Node receiver) {
+            return receiver instanceof Name name && Character.isUpperCase(name.name().charAt(0));
+        }
+
+        @Override
+        public Void visitCreation(Creation creation) {
+            if (inside) {
+                Resources.ofCreation(creation, file.unit()).ifPresent(what -> {
+                    if (what.kind().isOutside()) {
+                        deed(Kind.RESOURCE, what.title(), 0, creation);
+                    }
+                });
+            }
+            return super.visitCreation(creation);
+        }
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Deed>> sighted) {
+        Map<String, List<Deed>> byRoutine = new LinkedHashMap<>();
+        for (Seen<Deed> seen : sighted) {
+            if (!seen.test() && isWork(seen.sighting(), program)) {
+                byRoutine.computeIfAbsent(seen.sighting().routine(), key -> new ArrayList<>()).add(seen.sighting());
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        byRoutine.forEach((symbol, deeds) -> {
+            Optional<TypeOutline> type = program.type(deeds.get(0).type());
+            type.flatMap(found -> found.routines().stream().filter(each -> each.symbol().equals(symbol)).findFirst())
+                    .ifPresent(routine -> findings.add(finding(type.get(), routine, deeds)));
+        });
+        return findings;
+    }
+
+    private static boolean isWork(Deed deed, Program program) {
+        Optional<TypeOutline> type = program.type(deed.type());
+        if (type.isEmpty() || type.get().anonymous()) {
+            return false;
+        }
+        return deed.kind() != Kind.OWN_ROUTINE || isOverridden(deed, type.get(), program);
+    }
+
+    /** Only what some subclass in sight does override, or must, is a trap; the rest is a matter of taste. */
+    private static boolean isOverridden(Deed deed, TypeOutline type, Program program) {
+        Optional<RoutineOutline> called = type.routines().stream().filter(each -> each.name().equals(deed.what())
+                && each.takes(deed.arguments()) && !each.isConstructor()).findFirst();
+        if (called.isEmpty() || called.get().traits().isPrivate() || called.get().traits().isStatic()
+                || called.get().traits().isFinal() || type.traits().isFinal()) {
+            return false;
+        }
+        return called.get().traits().isAbstract() || program.descendants(type).stream()
+                .anyMatch(child -> child.routines().stream().anyMatch(each -> each.name().equals(deed.what())
+                        && each.parameters().size() == called.get().parameters().size() && !each.traits().isStatic()));
+    }
+
+    private static Finding finding(TypeOutline type, RoutineOutline constructor, List<Deed> deeds) {
+        List<Evidence> evidence = new ArrayList<>();
+        deeds.forEach(deed -> evidence.add(new Evidence(type.file(), deed.line(), deed.line(), says(deed))));
+        boolean overridable = deeds.stream().anyMatch(each -> each.kind() == Kind.OWN_ROUTINE);
+        boolean escapes = deeds.stream().anyMatch(each -> each.kind() == Kind.HANDS_ITSELF_OUT);
+        boolean outside = deeds.stream().anyMatch(each -> each.kind() == Kind.RESOURCE);
+        Drag drag = Drag.of(1, 1, deeds.size())
+                .risk(overridable, 0.9, "an overriding routine runs before the subclass has its values")
+                .risk(escapes, 0.6, "others see the object before it is whole")
+                .risk(outside, 0.6, "no test can have the object without the outside world").build();
+        Detail detail = new Detail.Gathered("way to make a " + type.simpleName(), Map.of("type",
+                List.of(type.simpleName())), List.of());
+        String first = says(deeds.get(0));
+        return Finding.of(SMELL, Spot.of(constructor, type.file()), drag, "the constructor does more than take its values: "
+                + first + (deeds.size() > 1 ? ", and " + (deeds.size() - 1) + " more" : ""), evidence, detail);
+    }
+
+    private static String says(Deed deed) {
+        return switch (deed.kind()) {
+            case EFFECT_IN_LOOP -> "acts on others in a loop: " + deed.what();
+            case EFFECT_IN_BRANCH -> "acts on others under a condition: " + deed.what();
+            case RESOURCE -> "reaches outside: " + deed.what();
+            case HANDS_ITSELF_OUT -> "hands itself out: " + deed.what();
+            case OWN_ROUTINE -> "calls its own overridable " + deed.what() + "()";
+        };
+    }
+}

@@ -1,0 +1,149 @@
+package driftwood.smell.detect;
+
+import driftwood.program.FieldOutline;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * container-type-check: while walking children or parts, code asks whether each is a container or a leaf, and descends
+ * into containers by recursion, an inner loop or a work list. Not: foreign trees; making one or many arguments a list;
+ * tests for having no children; filters that descend nowhere; telling several leaves apart. (Catalogue,
+ * container-type-check.)
+ */
+public final class ContainerTypeCheck implements Detector<Descent> {
+    private static final Smell SMELL = new Smell("container-type-check", "ct", "Container type check",
+            "Code that walks a structure asks of every part whether it is a container, and goes down into it by itself. "
+                    + "Each walk repeats the question, and a new kind of container breaks all of them.",
+            "Foreign trees such as file systems and parsed documents; filters that descend nowhere; telling several leaf "
+                    + "types apart (that is type-switch).",
+            """
+            for (Cargo cargo : hold) {
+                if (cargo instanceof Crate) {
+                    weight += weigh(((Crate) cargo).contents());
+                } else {
+                    weight += cargo.weight();
+                }
+            }
+            """,
+            List.of("composite"));
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Descent> seer() {
+        return DescentSeer.INSTANCE;
+    }
+
+    /** A descent and the container it goes into. */
+    private record Into(String file, Descent descent, TypeOutline container) {
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Descent>> sighted) {
+        Map<String, List<Into>> byContainer = new LinkedHashMap<>();
+        for (Seen<Descent> seen : sighted) {
+            if (!seen.test()) {
+                container(seen.sighting(), program).ifPresent(type -> byContainer
+                        .computeIfAbsent(type.name(), key -> new ArrayList<>())
+                        .add(new Into(seen.file(), seen.sighting(), type)));
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        for (List<Into> same : byContainer.values()) {
+            for (Into each : same) {
+                findings.add(finding(each, same, program));
+            }
+        }
+        return findings;
+    }
+
+    /** The project's container: what is tested for, or whose flag is asked. */
+    private static Optional<TypeOutline> container(Descent descent, Program program) {
+        Optional<TypeOutline> scope = program.type(descent.within());
+        Optional<TypeOutline> element = program.projectType(descent.element(), descent.within());
+        Optional<TypeOutline> type = descent.test().isEmpty() ? element
+                : scope.flatMap(found -> program.resolve(new TypeRef(descent.test()), found));
+        return type.filter(found -> holdsItsLike(found, element, program)
+                && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
+    }
+
+    /** Whether a type holds a collection of its own kind: of its ancestors, of itself, or of what is walked. */
+    private static boolean holdsItsLike(TypeOutline type, Optional<TypeOutline> element, Program program) {
+        Set<TypeOutline> kin = new LinkedHashSet<>(List.of(type));
+        kin.addAll(program.ancestors(type));
+        element.ifPresent(kin::add);
+        Set<TypeOutline> owners = new LinkedHashSet<>(List.of(type));
+        owners.addAll(program.ancestors(type));
+        for (TypeOutline owner : owners) {
+            for (FieldOutline field : owner.fields()) {
+                if (holds(field.type(), owner, kin, program)) {
+                    return true;
+                }
+            }
+            for (RoutineOutline routine : owner.routines()) {
+                if (routine.parameters().isEmpty() && holds(routine.returns(), owner, kin, program)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static boolean holds(TypeRef type, TypeOutline scope, Set<TypeOutline> kin, Program program) {
+        List<TypeRef> parts = type.isArray() ? List.of(type.element()) : type.arguments();
+        return parts.stream().anyMatch(part -> program.resolve(part, scope).map(kin::contains).orElse(false));
+    }
+
+    private static Finding finding(Into one, List<Into> same, Program program) {
+        Descent descent = one.descent();
+        List<String> leaves = program.parents(one.container()).stream()
+                .flatMap(parent -> program.children(parent).stream()).filter(each -> !each.equals(one.container()))
+                .map(TypeOutline::simpleName).distinct().sorted().toList();
+        List<Place> others = new ArrayList<>();
+        Set<String> files = new LinkedHashSet<>(Set.of(one.file()));
+        for (Into other : same) {
+            if (other != one) {
+                files.add(other.file());
+                others.add(new Place(other.file(), other.descent().line(), other.descent().endLine(),
+                        other.descent().routine(), "asks the same: is it a " + one.container().simpleName() + "?"));
+            }
+        }
+        List<Evidence> evidence = new ArrayList<>(List.of(
+                new Evidence(one.file(), descent.checkLine(), descent.checkEndLine(), "asks: " + descent.check()),
+                new Evidence(one.file(), descent.downLine(), descent.downLine(), "descends: " + descent.down()),
+                new Evidence(one.container().file(), one.container().line(), one.container().line(), "container: "
+                        + one.container().simpleName()
+                        + (leaves.isEmpty() ? "" : "; leaves beside it: " + Listing.of(leaves)))));
+        others.forEach(place -> evidence.add(place.evidence()));
+        Drag drag = Drag.of(1 + others.size(), files.size(), 2).build();
+        Detail detail = new Detail.Gathered("kind of " + one.container().simpleName(), Map.of("container",
+                List.of(one.container().simpleName()), "leaf", leaves), others);
+        return Finding.of(SMELL, new Spot(one.file(), descent.line(), descent.endLine(), descent.routine()), drag,
+                "asks each part whether it is a " + one.container().simpleName() + " and descends into it by itself"
+                        + (others.isEmpty() ? "" : "; asked in " + Listing.count(others.size(), "other place")),
+                evidence, detail);
+    }
+}

@@ -1,0 +1,253 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.chain.Exits;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * flag-argument: a boolean parameter that splits the routine's whole body (shared declarations and a shared final
+ * return aside) in two behaviours, with at least one literal true or false at a call. Not: setters of a boolean;
+ * overriding routines; branches of a few lines in a longer body. (Catalogue, flag-argument; Fowler, Refactoring.)
+ */
+public final class FlagArgument implements Detector<FlagArgument.Split> {
+    private static final Smell SMELL = new Smell("flag-argument", "fa", "Flag argument",
+            "A boolean parameter makes one routine out of two. At the call a bare true or false says nothing, and each "
+                    + "of the two behaviours must be read around the other.",
+            "A flag that is only stored or handed on; a branch inside a longer body; flags that no caller writes as a "
+                    + "literal; setters; overriding routines.",
+            """
+            int fee(Vessel vessel, boolean night) {
+                if (night) {
+                    return vessel.length() * 9 + watch();
+                } else {
+                    return vessel.length() * 4;
+                }
+            }
+            """,
+            List.of("separate-routines", "strategy"));
+
+    /**
+     * A routine that a flag splits.
+     *
+     * @param routine symbol
+     * @param flag    name of the parameter
+     * @param at      its position, from 0
+     * @param whenOn  the first thing it does for true
+     * @param whenOff the first thing it does for false
+     */
+    public record Split(String routine, String flag, int at, String whenOn, String whenOff) {
+    }
+
+    private static final Seer<Split> SEER = new Seer<>() {
+        @Override
+        public String key() {
+            return "flag-argument";
+        }
+
+        @Override
+        public int version() {
+            return 1;
+        }
+
+        @Override
+        public List<Split> see(FileTree file) {
+            Seeing walk = new Seeing(file);
+            walk.scan(file.unit());
+            return walk.splits;
+        }
+    };
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Split> seer() {
+        return SEER;
+    }
+
+    private static final class Seeing extends Walk {
+        private final List<Split> splits = new ArrayList<>();
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            boolean setter = routine.name().matches("(set|with|enable|disable)([A-Z_].*)?");
+            if (routine.body().isPresent() && !setter && !routine.traits().isAnnotated("Override")) {
+                List<Node> core = core(Search.statements(routine.body().get()));
+                for (int i = 0; i < routine.parameters().size(); i++) {
+                    if (isBoolean(routine.parameters().get(i))) {
+                        split(routine, i, core);
+                    }
+                }
+            }
+            return super.visitRoutine(routine);
+        }
+
+        /** The body without the declarations before and the plain return behind. */
+        private static List<Node> core(List<Node> statements) {
+            int from = 0;
+            int to = statements.size();
+            while (from < to && statements.get(from) instanceof Local local && !declaresWork(local)) {
+                from++;
+            }
+            boolean plainEnd = to > from + 1 && statements.get(to - 1) instanceof Return back
+                    && back.value().map(value -> value instanceof Name || value instanceof Literal).orElse(true);
+            return statements.subList(from, plainEnd && !leavesEarly(statements.get(from)) ? to - 1 : to);
+        }
+
+        private static boolean declaresWork(Local local) {
+            return local.initial().map(value -> Search.any(value, Call.class::isInstance)).orElse(false);
+        }
+
+        private static boolean leavesEarly(Node statement) {
+            return statement instanceof If branch && branch.otherwise().isEmpty() && Exits.leaves(branch.then());
+        }
+
+        private static boolean isBoolean(Parameter parameter) {
+            String type = parameter.type().text();
+            boolean fallback = parameter.fallback().map(value -> value instanceof Literal literal
+                    && literal.kind() == LiteralKind.BOOLEAN).orElse(false);
+            return type.equals("boolean") || type.equals("Boolean") || type.equals("bool") || fallback;
+        }
+
+        private void split(Routine routine, int at, List<Node> core) {
+            String flag = routine.parameters().get(at).name();
+            if (core.isEmpty() || !(core.get(0) instanceof If branch)) {
+                return;
+            }
+            Optional<Boolean> on = asks(branch.condition(), flag);
+            if (on.isEmpty()) {
+                return;
+            }
+            List<Node> then = Search.statements(branch.then());
+            List<Node> otherwise = List.of();
+            if (core.size() == 1 && branch.otherwise().isPresent()) {
+                otherwise = Search.statements(branch.otherwise().get());
+            } else if (core.size() > 1 && leavesEarly(branch)) {
+                otherwise = core.subList(1, core.size());
+            }
+            if (behaves(then) && behaves(otherwise)) {
+                String first = file.brief(then.get(0));
+                String second = file.brief(otherwise.get(0));
+                splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first));
+            }
+        }
+
+        private String member(Routine routine) {
+            return symbol(routine);
+        }
+
+        private static Optional<Boolean> asks(Node condition, String flag) {
+            if (condition instanceof Name name && name.name().equals(flag)) {
+                return Optional.of(true);
+            }
+            return condition instanceof Unary not && not.operator().equals("!")
+                    && not.operand() instanceof Name name && name.name().equals(flag)
+                    ? Optional.of(false) : Optional.empty();
+        }
+
+        /** More than an error, a literal or one stored value. */
+        private static boolean behaves(List<Node> body) {
+            return !body.isEmpty() && body.stream().anyMatch(each -> !(each instanceof Throw)
+                    && Search.any(each, node -> node instanceof Call || node instanceof Creation
+                    || node instanceof Loop || node instanceof Binary));
+        }
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Split>> sighted) {
+        List<Finding> findings = new ArrayList<>();
+        Calls calls = new Calls(program);
+        for (Seen<Split> seen : sighted) {
+            Split split = seen.sighting();
+            String owner = split.routine().substring(0, split.routine().indexOf('#'));
+            Optional<TypeOutline> type = program.type(owner);
+            Optional<RoutineOutline> routine = type.flatMap(found -> found.routines().stream()
+                    .filter(each -> each.symbol().equals(split.routine())).findFirst());
+            if (seen.test() || routine.isEmpty() || !program.rootOf(routine.get()).equals(routine.get())) {
+                continue;
+            }
+            List<Place> literals = literals(type.get(), routine.get(), split.at(), program, calls);
+            if (!literals.isEmpty()) {
+                findings.add(finding(split, type.get(), routine.get(), literals));
+            }
+        }
+        return findings;
+    }
+
+    /** Calls that pass a bare true or false, from anywhere. */
+    private static List<Place> literals(TypeOutline type, RoutineOutline routine, int at, Program program,
+            Calls calls) {
+        List<Place> places = new ArrayList<>();
+        if (routine.isConstructor()) {
+            for (CreationFact creation : program.creations(type)) {
+                add(creation.arguments(), at, routine, creation.within(), creation.routine(), creation.line(), program,
+                        places);
+            }
+            return places;
+        }
+        for (CallFact call : program.callsByName().getOrDefault(routine.name(), List.of())) {
+            if (program.routinesAt(call.trail(), call.within()).contains(routine)) {
+                add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
+            }
+        }
+        return places;
+    }
+
+    private static void add(List<Argument> arguments, int at, RoutineOutline routine, String within, String caller,
+            int line, Program program, List<Place> places) {
+        String name = routine.parameters().get(at).name();
+        Optional<Argument> passed = arguments.stream().filter(each -> each.keyword().equals(name)).findFirst()
+                .or(() -> at < arguments.size() && arguments.get(at).keyword().isEmpty()
+                        ? Optional.of(arguments.get(at)) : Optional.empty());
+        if (routine.takes(arguments.size()) && passed.filter(Argument::isBooleanLiteral).isPresent()) {
+            String file = program.type(within).map(TypeOutline::file).orElse("");
+            places.add(new Place(file, line, line, caller, "passes " + passed.get().name()));
+        }
+    }
+
+    private static Finding finding(Split split, TypeOutline type, RoutineOutline routine, List<Place> literals) {
+        Set<String> files = new HashSet<>(Set.of(type.file()));
+        literals.forEach(each -> files.add(each.file()));
+        int reach = 1 + Math.min(5, literals.size());
+        Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2).build();
+        List<Evidence> evidence = new ArrayList<>(List.of(
+                new Evidence(type.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
+                new Evidence(type.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));
+        literals.forEach(each -> evidence.add(each.evidence()));
+        Detail detail = new Detail.Gathered("behaviour of " + routine.name(), Map.of("routine",
+                List.of(routine.name()), "flag", List.of(split.flag())), literals);
+        return Finding.of(SMELL, Spot.of(routine, type.file()), drag, "the flag " + split.flag() + " makes two routines of "
+                + routine.name() + "(); " + Listing.count(literals.size(), "call") + " with a bare true or false",
+                evidence, detail);
+    }
+}

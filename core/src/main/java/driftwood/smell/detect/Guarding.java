@@ -1,0 +1,141 @@
+package driftwood.smell.detect;
+
+import driftwood.read.FileTree;
+import driftwood.smell.chain.Exits;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/** Tells the statements that guard a routine's work from the work. */
+final class Guarding {
+    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|ensure|verify)([A-Z_].*)?");
+    private static final Pattern LIMIT = Pattern.compile("min|max|clamp|abs");
+
+    private Guarding() {
+    }
+
+    /** What a statement is there for. */
+    enum Role {
+        GUARD("guard"), CLAMP("limit"), BOOKKEEPING("bookkeeping"), CORE("the work"), PLAIN("");
+
+        private final String title;
+
+        Role(String title) {
+            this.title = title;
+        }
+
+        String title() {
+            return title;
+        }
+    }
+
+    /**
+     * A top-level statement.
+     *
+     * @param role    what it is there for; PLAIN for declarations and a plain final return
+     * @param text    shortened
+     * @param line    first line
+     * @param endLine last line
+     */
+    record Part(Role role, String text, int line, int endLine) {
+    }
+
+    /** The statements of a routine; a try body unfolded, an if counting as one. */
+    static List<Part> parts(Routine routine, FileTree file) {
+        List<Node> statements = new ArrayList<>();
+        Search.statements(routine.body().orElseThrow()).forEach(each -> unfold(each, statements));
+        Map<String, Integer> asked = new HashMap<>();
+        List<Part> parts = new ArrayList<>();
+        for (Node each : statements) {
+            Role role = role(each, asked);
+            parts.add(new Part(role, file.brief(each), file.line(each), file.endLine(each)));
+        }
+        boolean lookup = asked.values().stream().anyMatch(times -> times >= 3);
+        return lookup ? List.of() : parts;
+    }
+
+    private static void unfold(Node statement, List<Node> into) {
+        if (statement instanceof Try attempt) {
+            Search.statements(attempt.body()).forEach(each -> unfold(each, into));
+        } else {
+            into.add(statement);
+        }
+    }
+
+    private static Role role(Node statement, Map<String, Integer> asked) {
+        if (statement instanceof If branch) {
+            return ofIf(branch, asked);
+        }
+        if (statement instanceof Evaluate evaluate) {
+            return ofExpression(evaluate.expression());
+        }
+        if (statement instanceof Local local) {
+            return local.initial().map(Guarding::isLimit).orElse(false) ? Role.CLAMP
+                    : local.initial().map(value -> Search.any(value, Creation.class::isInstance)).orElse(false)
+                    ? Role.CORE : Role.PLAIN;
+        }
+        if (statement instanceof Return back) {
+            return back.value().map(value -> isPlain(value) ? Role.PLAIN : Role.CORE).orElse(Role.PLAIN);
+        }
+        return Role.CORE;
+    }
+
+    /** An early exit, an error, or a value forced into its limits. */
+    private static Role ofIf(If branch, Map<String, Integer> asked) {
+        if (branch.otherwise().isPresent()) {
+            return Role.CORE;
+        }
+        List<Node> body = Search.statements(branch.then());
+        if (branch.condition() instanceof EqualityTest test && !test.negated()) {
+            asked.merge(test.left() instanceof Literal ? test.right().toString() : subject(test.left()), 1, Integer::sum);
+        }
+        if (body.isEmpty()) {
+            return Role.PLAIN;
+        }
+        Node last = body.get(body.size() - 1);
+        boolean quiet = body.subList(0, body.size() - 1).stream().allMatch(each -> each instanceof Evaluate);
+        if (Exits.leaves(branch.then()) && quiet && body.size() <= 2) {
+            boolean plain = !(last instanceof Return back) || back.value().map(Guarding::isPlain).orElse(true);
+            return plain ? Role.GUARD : Role.CORE;
+        }
+        boolean clamps = body.size() == 1 && last instanceof Evaluate evaluate
+                && evaluate.expression() instanceof Assignment assignment && assignment.target() instanceof Name name
+                && isPlain(assignment.value()) && Search.mentions(branch.condition(), name.name());
+        return clamps ? Role.CLAMP : Role.CORE;
+    }
+
+    private static String subject(Node node) {
+        return node instanceof Name name ? name.name() : node.getClass().getSimpleName() + node.start();
+    }
+
+    private static Role ofExpression(Node expression) {
+        if (expression instanceof Unary) {
+            return Role.BOOKKEEPING;
+        }
+        if (expression instanceof Call call) {
+            return CHECK.matcher(call.name()).matches() ? Role.GUARD : Role.CORE;
+        }
+        if (expression instanceof Assignment assignment) {
+            if (isLimit(assignment.value())) {
+                return Role.CLAMP;
+            }
+            return isPlain(assignment.value()) ? Role.BOOKKEEPING : Role.CORE;
+        }
+        return Role.CORE;
+    }
+
+    private static boolean isLimit(Node value) {
+        return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 1
+                || value instanceof Conditional choice && isPlain(choice.then()) && isPlain(choice.otherwise());
+    }
+
+    private static boolean isPlain(Node value) {
+        return value instanceof Name || value instanceof Literal || value instanceof Absent
+                || value instanceof Member member && isPlain(member.receiver())
+                || value instanceof Unary unary && isPlain(unary.operand())
+                || value instanceof NullTest test && isPlain(test.subject());
+    }
+}

@@ -1,0 +1,144 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.creation.BirthSeer;
+import driftwood.smell.detect.Half.FieldUse;
+import driftwood.smell.detect.Half.Kind;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Sees what routines do with fields that may not have been set, and creations followed by setters. */
+final class HalfSeer implements Seer<Half> {
+    static final HalfSeer INSTANCE = new HalfSeer();
+
+    private HalfSeer() {
+    }
+
+    @Override
+    public String key() {
+        return "half";
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    @Override
+    public List<Half> see(FileTree file) {
+        Seeing walk = new Seeing(file);
+        walk.scan(file.unit());
+        BirthSeer.INSTANCE.see(file).stream().filter(each -> each.set().size() >= 3)
+                .forEach(each -> walk.halves.add(new Half(Optional.empty(), Optional.of(each))));
+        return walk.halves;
+    }
+
+    private static final class Seeing extends Walk {
+        private final List<Half> halves = new ArrayList<>();
+        private Set<String> fields = new HashSet<>();
+        private Set<String> guarded = new HashSet<>();
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        /** Only fields without an initial value can be half-built. */
+        @Override
+        public Void visitTypeDeclaration(TypeDeclaration declaration) {
+            Set<String> outer = fields;
+            fields = new HashSet<>();
+            for (Node member : declaration.members()) {
+                if (member instanceof Field field && !field.traits().isStatic() && !field.traits().isFinal()
+                        && field.initial().map(Seeing::isNull).orElse(true)) {
+                    fields.add(field.name());
+                }
+            }
+            super.visitTypeDeclaration(declaration);
+            fields = outer;
+            return null;
+        }
+
+        private static boolean isNull(Node value) {
+            return value instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            Set<String> outer = guarded;
+            guarded = new HashSet<>();
+            routine.body().ifPresent(body -> Search.all(body, NullTest.class).forEach(test ->
+                    own(test.subject()).ifPresent(guarded::add)));
+            super.visitRoutine(routine);
+            guarded = outer;
+            return null;
+        }
+
+        private Optional<String> own(Node node) {
+            String name = node instanceof Name bare && !isLocal(bare.name()) ? bare.name()
+                    : node instanceof Member member && member.receiver() instanceof Name self
+                    && (self.name().equals("this") || self.name().equals("self")) ? member.name() : "";
+            return fields.contains(name) ? Optional.of(name) : Optional.empty();
+        }
+
+        private void use(Kind kind, String field, Node at) {
+            routine().filter(each -> !each.name().isEmpty() || kind == Kind.BORN).ifPresent(around ->
+                    halves.add(new Half(Optional.of(new FieldUse(kind, type(), member(), around.name(), field,
+                            file.brief(at), file.line(at))), Optional.empty())));
+        }
+
+        private boolean isBirth() {
+            return routine().map(each -> each.kind() != RoutineKind.METHOD).orElse(true);
+        }
+
+        @Override
+        public Void visitAssignment(Assignment assignment) {
+            own(assignment.target()).filter(field -> !isNull(assignment.value())).ifPresent(field -> {
+                boolean handed = routine().map(each -> each.parameters().stream().anyMatch(one ->
+                        Search.mentions(assignment.value(), one.name()))).orElse(false);
+                boolean setter = routine().map(each -> each.name().startsWith("set")).orElse(false);
+                use(isBirth() || !(handed && setter) ? Kind.BORN : Kind.SET, field, assignment);
+            });
+            return super.visitAssignment(assignment);
+        }
+
+        @Override
+        public Void visitCall(Call call) {
+            call.receiver().flatMap(this::own).filter(field -> !guarded.contains(field) && !isBirth())
+                    .ifPresent(field -> use(Kind.NEEDED, field, call));
+            return super.visitCall(call);
+        }
+
+        @Override
+        public Void visitMember(Member member) {
+            own(member.receiver()).filter(field -> !guarded.contains(field) && !isBirth())
+                    .ifPresent(field -> use(Kind.NEEDED, field, member));
+            return super.visitMember(member);
+        }
+
+        @Override
+        public Void visitBinary(Binary binary) {
+            for (Node side : List.of(binary.left(), binary.right())) {
+                if (!isBirth() && !binary.operator().equals("&&") && !binary.operator().equals("||")) {
+                    own(side).ifPresent(field -> use(Kind.NEEDED, field, binary));
+                }
+            }
+            return super.visitBinary(binary);
+        }
+
+        @Override
+        public Void visitIf(If branch) {
+            if (branch.condition() instanceof NullTest test && !test.negated() && !isBirth()) {
+                List<Node> body = Search.statements(branch.then());
+                boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw;
+                own(test.subject()).filter(field -> demands).ifPresent(field -> use(Kind.DEMANDED, field, branch));
+            }
+            return super.visitIf(branch);
+        }
+    }
+}

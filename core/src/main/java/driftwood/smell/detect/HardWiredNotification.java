@@ -1,0 +1,248 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Detail;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * hard-wired-notification: a routine that, having done its own work, tells two or more different collaborators of the
+ * same event: one call each, at least one argument shared, results unused. Not: one collaborator, logging alone, calls
+ * whose results are used, orchestration where data flows from call to call. (Catalogue, hard-wired-notification.)
+ */
+public final class HardWiredNotification implements Detector<HardWiredNotification.Telling> {
+    private static final Smell SMELL = new Smell("hard-wired-notification", "hn", "Hard-wired notification",
+            "Its own work done, a routine tells several collaborators of it, one by one. Everyone who wants to know "
+                    + "must be written in here, and each of them can spoil the work of the rest.",
+            "Calls on one collaborator; logging alone; calls whose results are used; steps in which a later call needs "
+                    + "what an earlier one did.",
+            """
+            void arrive(Vessel vessel) {
+                moored.add(vessel);
+                ledger.book(vessel);
+                signalTower.announce(vessel);
+                pilots.release(vessel);
+            }
+            """,
+            List.of("observer"));
+
+    private static final Pattern LOGGING = Pattern.compile("(?i).*(log|logger|logging|out|err|console|trace|stats|"
+            + "metrics?)");
+
+    /**
+     * A run of calls at the end of a routine.
+     *
+     * @param type    around
+     * @param routine symbol
+     * @param worked  whether the routine did something of its own before
+     * @param calls   in order
+     */
+    public record Telling(String type, String routine, boolean worked, List<Told> calls) {
+    }
+
+    /**
+     * One call of the run.
+     *
+     * @param receiver  as written
+     * @param call      the way to it
+     * @param text      the call as written, shortened
+     * @param arguments names passed; "this" for the object itself
+     * @param line      of the call
+     */
+    public record Told(String receiver, Trail call, String text, List<String> arguments, int line) {
+    }
+
+    private static final Seer<Telling> SEER = new Seer<>() {
+        @Override
+        public String key() {
+            return "hard-wired-notification";
+        }
+
+        @Override
+        public int version() {
+            return 1;
+        }
+
+        @Override
+        public List<Telling> see(FileTree file) {
+            Seeing walk = new Seeing(file);
+            walk.scan(file.unit());
+            return walk.tellings;
+        }
+    };
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Telling> seer() {
+        return SEER;
+    }
+
+    private static final class Seeing extends Walk {
+        private final List<Telling> tellings = new ArrayList<>();
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()) {
+                look(routine, Search.statements(routine.body().get()));
+            }
+            return super.visitRoutine(routine);
+        }
+
+        private void look(Routine routine, List<Node> statements) {
+            int end = statements.size();
+            if (end > 0 && statements.get(end - 1) instanceof Return back && back.value().map(value ->
+                    value instanceof Name || value instanceof Literal).orElse(true)) {
+                end--;
+            }
+            List<Told> run = new ArrayList<>();
+            int from = end;
+            while (from > 0) {
+                Optional<Told> told = told(statements.get(from - 1), routine);
+                if (told.isEmpty()) {
+                    break;
+                }
+                run.add(0, told.get());
+                from--;
+            }
+            if (run.size() >= 2) {
+                boolean worked = statements.subList(0, from).stream().anyMatch(each -> works(each));
+                tellings.add(new Telling(type(), symbol(routine), worked, run));
+            }
+        }
+
+        /** Own work: a value stored, a collection changed, something computed; not a check. */
+        private static boolean works(Node statement) {
+            return statement instanceof Evaluate || statement instanceof Local local && local.initial().isPresent()
+                    || statement instanceof Loop || statement instanceof Match;
+        }
+
+        /** A call on a field, whose result nobody uses; perhaps under a condition. */
+        private Optional<Told> told(Node statement, Routine routine) {
+            Node inner = statement;
+            if (statement instanceof If branch && branch.otherwise().isEmpty()) {
+                List<Node> body = Search.statements(branch.then());
+                if (body.size() == 1) {
+                    inner = body.get(0);
+                }
+            }
+            if (!(inner instanceof Evaluate evaluate) || !(evaluate.expression() instanceof Call call)
+                    || call.receiver().isEmpty() || call.arguments().isEmpty()) {
+                return Optional.empty();
+            }
+            String receiver = file.brief(call.receiver().get());
+            boolean field = isField(call.receiver().get(), routine);
+            if (!field || LOGGING.matcher(receiver).matches()) {
+                return Optional.empty();
+            }
+            List<String> names = new ArrayList<>();
+            for (Node argument : call.arguments()) {
+                if (argument instanceof Name name) {
+                    names.add(name.name());
+                }
+            }
+            return names.isEmpty() ? Optional.empty()
+                    : Optional.of(new Told(receiver, trail(call), file.brief(call), names, file.line(call)));
+        }
+
+        /** A bare name that is no parameter or local of the routine, or a member of the object itself. */
+        private static boolean isField(Node receiver, Routine routine) {
+            if (receiver instanceof Member member) {
+                return member.receiver() instanceof Name name && (name.name().equals("this") || name.name().equals("self"));
+            }
+            return receiver instanceof Name name && !Character.isUpperCase(name.name().charAt(0))
+                    && !name.name().equals("this") && !name.name().equals("super") && !name.name().equals("self")
+                    && routine.parameters().stream().noneMatch(each -> each.name().equals(name.name()))
+                    && Search.all(routine, Local.class).stream().noneMatch(each -> each.name().equals(name.name()));
+        }
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Telling>> sighted) {
+        List<Finding> findings = new ArrayList<>();
+        for (Seen<Telling> seen : sighted) {
+            if (!seen.test() && seen.sighting().worked()) {
+                finding(seen.file(), seen.sighting(), program).ifPresent(findings::add);
+            }
+        }
+        return findings;
+    }
+
+    private static Optional<Finding> finding(String file, Telling telling, Program program) {
+        Map<String, Told> byReceiver = new LinkedHashMap<>();
+        Set<String> types = new LinkedHashSet<>();
+        Set<String> repeated = new HashSet<>();
+        for (Told told : telling.calls()) {
+            Optional<TypeOutline> type = program.projectType(told.call().owner(), telling.type());
+            if (type.isPresent() && isCommand(told, telling, program) && !type.get().name().equals(telling.type())) {
+                if (byReceiver.put(told.receiver(), told) != null) {
+                    repeated.add(told.receiver());
+                }
+                types.add(type.get().name());
+            }
+        }
+        byReceiver.keySet().removeAll(repeated);
+        List<Told> calls = List.copyOf(byReceiver.values());
+        Optional<String> shared = shared(calls);
+        if (calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Evidence> evidence = new ArrayList<>();
+        calls.forEach(each -> evidence.add(new Evidence(file, each.line(), each.line(), "tells " + each.receiver() + ": "
+                + each.text())));
+        List<String> names = calls.stream().map(Told::receiver).toList();
+        Drag drag = Drag.of(calls.size(), 1, calls.size())
+                .risk(true, 0.2, "an error in one keeps the rest from hearing of it").build();
+        Detail detail = new Detail.Gathered("collaborator to tell", Map.of("collaborators", names, "shared",
+                List.of(shared.get())), List.of());
+        int first = calls.get(0).line();
+        int last = calls.get(calls.size() - 1).line();
+        return Optional.of(Finding.of(SMELL, new Spot(file, first, last, telling.routine()), drag, "tells "
+                + Listing.count(calls.size(), "collaborator") + " of the same " + shared.get() + ", one by one: "
+                + Listing.of(names), evidence, detail));
+    }
+
+    /** Nobody could use a result: the routine called gives none, in the project's own words. */
+    private static boolean isCommand(Told told, Telling telling, Program program) {
+        List<RoutineOutline> meant = program.routinesAt(told.call(), telling.type());
+        return !meant.isEmpty() && meant.stream().allMatch(each -> each.returns().text().equals("void")
+                || !each.returns().isPresent() || each.returns().text().equals("None"));
+    }
+
+    private static Optional<String> shared(List<Told> calls) {
+        if (calls.isEmpty()) {
+            return Optional.empty();
+        }
+        return calls.get(0).arguments().stream().filter(name -> calls.stream()
+                .allMatch(each -> each.arguments().contains(name))).findFirst();
+    }
+}

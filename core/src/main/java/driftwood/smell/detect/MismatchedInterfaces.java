@@ -1,0 +1,147 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.chain.Chain;
+import driftwood.smell.chain.Chain.Arm;
+import driftwood.smell.chain.Chain.Deed;
+import driftwood.smell.chain.Chain.Label;
+import driftwood.smell.chain.ChainSeer;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * mismatched-interfaces: a client that, for one purpose, chooses between unrelated types and calls a differently named
+ * or shaped routine on each; both arms serve the same end. Not: types with a common supertype in the project that
+ * offers the operation; arms that do different things; a value or its stand-in for nothing. (Catalogue,
+ * mismatched-interfaces; Gamma et al., Adapter.)
+ */
+public final class MismatchedInterfaces implements Detector<Chain> {
+    private static final Smell SMELL = new Smell("mismatched-interfaces", "mi", "Mismatched interfaces",
+            "For one purpose a client chooses between unrelated types, and must call each of them in its own way. Every "
+                    + "client repeats the choice; a third way of doing the same means another arm in all of them.",
+            "Types with a common supertype that offers the operation; arms that do different things; a fallback for "
+                    + "nothing.",
+            """
+            double depth = digital ? sonar.measureDepth(berth)
+                                   : leadLine.lower(berth, ROPE);
+            """,
+            List.of("adapter"));
+
+    /** A choice: each arm's receiver type by what is called on it. */
+    private record Choice(String file, Chain chain, List<Arm> arms, Map<TypeOutline, Deed> calls) {
+        Set<String> types() {
+            Set<String> names = new HashSet<>();
+            calls.keySet().forEach(type -> names.add(type.name()));
+            return names;
+        }
+    }
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Chain> seer() {
+        return ChainSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+        List<Choice> choices = new ArrayList<>();
+        for (Seen<Chain> seen : sighted) {
+            if (!seen.test()) {
+                choice(seen.file(), seen.sighting(), program).ifPresent(choices::add);
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        for (Choice each : choices) {
+            findings.add(finding(each, choices.stream().filter(other -> other != each
+                    && other.types().equals(each.types())).toList()));
+        }
+        return findings;
+    }
+
+    private static Optional<Choice> choice(String file, Chain chain, Program program) {
+        List<Arm> arms = new ArrayList<>(chain.arms());
+        chain.otherwise().ifPresent(arms::add);
+        boolean nothing = arms.stream().anyMatch(arm -> arm.isOn(Label.Kind.NULL)
+                || arm.labels().stream().anyMatch(label -> label.text().matches(".*(null|None)\\b.*")));
+        Map<TypeOutline, Deed> calls = new LinkedHashMap<>();
+        Set<String> uses = new HashSet<>();
+        List<Arm> calling = new ArrayList<>();
+        for (Arm arm : nothing ? List.<Arm>of() : arms) {
+            Optional<Deed> deed = arm.deed().filter(each -> each.call().isCall() && !each.use().isEmpty());
+            Optional<TypeOutline> owner = deed.flatMap(each ->
+                    program.projectType(each.call().owner(), chain.within()));
+            if (owner.isPresent() && !owner.get().name().equals(chain.within())
+                    && !program.routinesAt(deed.get().call(), chain.within()).isEmpty()) {
+                calls.putIfAbsent(owner.get(), deed.get());
+                uses.add(deed.get().use());
+                calling.add(arm);
+            }
+        }
+        boolean all = calling.size() == arms.size() || calling.size() == chain.arms().size();
+        return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program)
+                ? Optional.of(new Choice(file, chain, calling, calls)) : Optional.empty();
+    }
+
+    /** Unrelated, differently called, for the same kind of result. */
+    private static boolean areMismatched(Map<TypeOutline, Deed> calls, Chain chain, Program program) {
+        Set<String> shapes = new HashSet<>();
+        Set<String> results = new HashSet<>();
+        calls.values().forEach(deed -> {
+            shapes.add(deed.call().last());
+            RoutineOutline routine = program.routinesAt(deed.call(), chain.within()).get(0);
+            results.add(routine.returns().text());
+        });
+        Optional<TypeOutline> common = program.commonOf(calls.keySet());
+        boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
+                calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
+        boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
+        return shapes.size() == calls.size() && results.size() == 1 && !results.contains("void") && !offered && !kin;
+    }
+
+    private static Finding finding(Choice one, List<Choice> repeats) {
+        List<Evidence> evidence = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        int at = 0;
+        for (Map.Entry<TypeOutline, Deed> call : one.calls().entrySet()) {
+            Arm arm = one.arms().get(at++);
+            names.add(call.getKey().simpleName() + "." + call.getValue().call().lastName() + "()");
+            evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(), call.getKey().simpleName() + ": "
+                    + call.getValue().text()));
+        }
+        Set<String> files = new HashSet<>(Set.of(one.file()));
+        List<Place> places = new ArrayList<>();
+        for (Choice repeat : repeats) {
+            files.add(repeat.file());
+            places.add(new Place(repeat.file(), repeat.chain().line(), repeat.chain().endLine(),
+                    repeat.chain().routine(), "the same choice again"));
+        }
+        places.forEach(place -> evidence.add(place.evidence()));
+        Drag drag = Drag.of(1 + repeats.size(), files.size(), one.calls().size()).build();
+        Detail detail = new Detail.Gathered("way of doing it", Map.of("adaptee",
+                one.calls().keySet().stream().map(TypeOutline::simpleName).toList(), "calls", names), places);
+        return Finding.of(SMELL, new Spot(one.file(), one.chain().line(), one.chain().endLine(), one.chain().routine()),
+                drag, "for one purpose chooses between unrelated types: " + Listing.of(names), evidence, detail);
+    }
+}

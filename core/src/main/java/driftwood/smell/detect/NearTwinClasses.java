@@ -1,0 +1,158 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.shape.Shape;
+import driftwood.smell.shape.ShapeSeer;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * near-twin-classes: two or more sibling types (same parent or the same members) whose bodies are the same except for
+ * literals or one routine, and that repeat at least one routine of two or more statements. Not: generated code; types
+ * that differ in two or more routines; types whose only routine is the differing one. (Catalogue, near-twin-classes.)
+ */
+public final class NearTwinClasses implements Detector<Shape> {
+    private static final Smell SMELL = new Smell("near-twin-classes", "nt", "Near-twin classes",
+            "Types that were copied from each other: the same code but for some literals or one routine. A correction in "
+                    + "one must be made in all, and one will be forgotten.",
+            "Generated code; types that differ in two or more routines; types whose only routine is the one that "
+                    + "differs (a healthy strategy).",
+            """
+            class TugInvoice    { int total() { int t = base() + 4; return t * nights; } }
+            class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
+            """,
+            List.of("template-method", "strategy", "parametrised-class"));
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Shape> seer() {
+        return ShapeSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Shape>> sighted) {
+        Map<String, Map<String, Shape>> byType = new LinkedHashMap<>();
+        for (Seen<Shape> seen : sighted) {
+            if (!seen.test()) {
+                byType.computeIfAbsent(seen.sighting().type(), key -> new TreeMap<>())
+                        .put(seen.sighting().key(), seen.sighting());
+            }
+        }
+        Map<String, List<TypeOutline>> alike = new LinkedHashMap<>();
+        byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && shapes.size() > 0)
+                .ifPresent(type -> alike.computeIfAbsent(members(type, shapes, program), key -> new ArrayList<>()).add(type)));
+        List<Finding> findings = new ArrayList<>();
+        for (List<TypeOutline> candidates : alike.values()) {
+            List<TypeOutline> left = new ArrayList<>(candidates);
+            while (left.size() > 1) {
+                TypeOutline first = left.remove(0);
+                List<TypeOutline> twins = new ArrayList<>(List.of(first));
+                left.stream().filter(each -> areTwins(byType.get(first.name()), byType.get(each.name()))
+                        && !isKin(first, each, program)).forEach(twins::add);
+                left.removeAll(twins);
+                if (twins.size() > 1) {
+                    findings.add(finding(twins, byType));
+                }
+            }
+        }
+        return findings;
+    }
+
+    /** What siblings share: names of fields and routines, in any order, and the parents inside the project. */
+    private static String members(TypeOutline type, Map<String, Shape> shapes, Program program) {
+        Set<String> names = new TreeSet<>(shapes.keySet());
+        type.routines().stream().filter(each -> !each.hasBody()).forEach(each -> names.add("abstract " + each.name()));
+        type.fields().forEach(each -> names.add("." + each.name()));
+        return names.toString();
+    }
+
+    private static boolean isKin(TypeOutline one, TypeOutline other, Program program) {
+        return program.ancestors(one).contains(other) || program.ancestors(other).contains(one);
+    }
+
+    private static boolean areTwins(Map<String, Shape> one, Map<String, Shape> other) {
+        int differing = 0;
+        int repeated = 0;
+        int literals = 0;
+        for (Map.Entry<String, Shape> each : one.entrySet()) {
+            Shape mine = each.getValue();
+            Shape theirs = other.get(each.getKey());
+            if (mine.outline() != theirs.outline()) {
+                differing++;
+            } else if (mine.statements() >= 2 && !mine.name().equals("new")) {
+                repeated++;
+            }
+            literals += mine.exact() == theirs.exact() ? 0 : 1;
+        }
+        boolean onlyTheDifferingOne = one.size() == 1 && differing == 1;
+        return differing <= 1 && repeated >= 1 && !onlyTheDifferingOne;
+    }
+
+    private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType) {
+        TypeOutline first = twins.get(0);
+        Map<String, Shape> own = byType.get(first.name());
+        Set<String> differing = new LinkedHashSet<>();
+        Set<String> literals = new LinkedHashSet<>();
+        List<Evidence> evidence = new ArrayList<>();
+        List<Place> places = new ArrayList<>();
+        Set<String> files = new LinkedHashSet<>();
+        for (TypeOutline twin : twins) {
+            files.add(twin.file());
+            evidence.add(new Evidence(twin.file(), twin.line(), twin.endLine(), "twin: " + twin.simpleName()));
+            for (Map.Entry<String, Shape> each : byType.get(twin.name()).entrySet()) {
+                Shape mine = own.get(each.getKey());
+                if (mine.outline() != each.getValue().outline()) {
+                    differing.add(mine.name());
+                } else if (mine.exact() != each.getValue().exact()) {
+                    literals.add(mine.name());
+                }
+            }
+            if (twin != first) {
+                places.add(new Place(twin.file(), twin.line(), twin.endLine(), twin.name(), "the same again"));
+            }
+        }
+        long same = own.values().stream().filter(each -> !differing.contains(each.name())).count();
+        Optional<Shape> largest = own.values().stream().filter(each -> !differing.contains(each.name()))
+                .max((a, b) -> a.statements() - b.statements());
+        largest.ifPresent(shape -> evidence.add(new Evidence(first.file(), shape.line(), shape.endLine(),
+                "the longest repeated routine: " + readable(shape.name()) + ", "
+                        + Listing.count(shape.statements(), "statement"))));
+        String but = !differing.isEmpty() ? "but for " + Listing.of(differing.stream().map(NearTwinClasses::readable).toList())
+                : !literals.isEmpty() ? "but for literals in " + Listing.of(literals.stream()
+                .map(NearTwinClasses::readable).toList()) : "word for word";
+        Drag drag = Drag.of(twins.size(), files.size(), (int) same)
+                .risk(true, 0.2, "a correction in one is easily forgotten in the other").build();
+        List<String> names = twins.stream().map(TypeOutline::simpleName).toList();
+        Detail detail = new Detail.Gathered("twin of " + first.simpleName(), Map.of("twins", names, "differs",
+                differing.isEmpty() ? List.of("some literals") : List.copyOf(differing)), places);
+        return Finding.of(SMELL, Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
+                + Listing.count((int) same, "routine") + " repeated", evidence, detail);
+    }
+
+    private static String readable(String routine) {
+        return routine.equals("new") ? "the constructor" : routine + "()";
+    }
+}

@@ -1,0 +1,170 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.shape.Shape;
+import driftwood.smell.shape.ShapeSeer;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
+ * bodies repeated across one dimension; four or more cells present, with bodies. Not: messages and data classes.
+ * (Catalogue, subclass-explosion; Gamma et al., Bridge and Decorator on combinations of subclasses.)
+ */
+public final class SubclassExplosion implements Detector<Shape> {
+    private static final Smell SMELL = new Smell("subclass-explosion", "se", "Subclass explosion",
+            "Two independent choices are made by one hierarchy, so that every combination is a class of its own. One more "
+                    + "word in either direction means a whole row of classes, and their bodies are copies.",
+            "Names that only look like a grid; messages and data classes; grids without repeated bodies.",
+            """
+            class DayTugTariff ..., class NightTugTariff ..., class DayYachtTariff ..., class NightYachtTariff ...
+            """,
+            List.of("strategy", "decorator"));
+
+    private static final int CELLS = 4;
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Shape> seer() {
+        return ShapeSeer.INSTANCE;
+    }
+
+    /** A class name cut in two words around the words that all share. */
+    private record Cell(String row, String column, TypeOutline type) {
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Shape>> sighted) {
+        Map<String, List<Shape>> shapes = new HashMap<>();
+        for (Seen<Shape> seen : sighted) {
+            if (!seen.test() && seen.sighting().statements() >= 1 && !seen.sighting().name().equals("new")) {
+                shapes.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        Set<String> told = new LinkedHashSet<>();
+        for (TypeOutline parent : program.types()) {
+            List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
+                    && each.isConcrete() && shapes.containsKey(each.name())).toList();
+            if (family.size() >= CELLS && !program.fileOf(parent).test()) {
+                List<Cell> grid = grid(family, shapes);
+                List<String> names = grid.stream().map(each -> each.type().name()).sorted().toList();
+                if (grid.size() >= CELLS && told.add(names.toString())) {
+                    findings.add(finding(parent, grid));
+                }
+            }
+        }
+        return findings;
+    }
+
+    /** The largest grid with repeated bodies among the types of a family; empty where there is none. */
+    private static List<Cell> grid(List<TypeOutline> family, Map<String, List<Shape>> shapes) {
+        Map<String, List<Cell>> bySplit = new TreeMap<>();
+        for (TypeOutline type : family) {
+            String[] words = type.simpleName().split("(?<=[a-z0-9])(?=[A-Z])|_");
+            for (int i = 1; i < words.length; i++) {
+                for (int j = i + 1; j <= words.length; j++) {
+                    String row = String.join("", List.of(words).subList(0, i));
+                    String column = String.join("", List.of(words).subList(i, j));
+                    String rest = String.join("", List.of(words).subList(j, words.length));
+                    bySplit.computeIfAbsent(rest, key -> new ArrayList<>()).add(new Cell(row, column, type));
+                }
+            }
+        }
+        List<Cell> best = List.of();
+        for (List<Cell> cells : bySplit.values()) {
+            List<Cell> dense = dense(cells);
+            if (dense.size() >= CELLS && dense.size() > best.size() && repeats(dense, shapes)) {
+                best = dense;
+            }
+        }
+        return best;
+    }
+
+    /** Rows and columns that have at least two cells each, after all others are struck out. */
+    private static List<Cell> dense(List<Cell> cells) {
+        List<Cell> left = new ArrayList<>(cells);
+        boolean changed = true;
+        while (changed && left.size() >= CELLS) {
+            Map<String, Set<String>> rows = new HashMap<>();
+            Map<String, Set<String>> columns = new HashMap<>();
+            left.forEach(each -> {
+                rows.computeIfAbsent(each.row(), key -> new TreeSet<>()).add(each.column());
+                columns.computeIfAbsent(each.column(), key -> new TreeSet<>()).add(each.row());
+            });
+            changed = left.removeIf(each -> rows.get(each.row()).size() < 2 || columns.get(each.column()).size() < 2);
+        }
+        long rows = left.stream().map(Cell::row).distinct().count();
+        long columns = left.stream().map(Cell::column).distinct().count();
+        return rows >= 2 && columns >= 2 && left.size() >= CELLS && 2L * left.size() > rows * columns ? left : List.of();
+    }
+
+    /** Whether two cells of a row, or two of a column, have a routine with the same body, in at least two lines. */
+    private static boolean repeats(List<Cell> cells, Map<String, List<Shape>> shapes) {
+        Set<String> lines = new TreeSet<>();
+        for (Cell one : cells) {
+            for (Cell other : cells) {
+                boolean sameRow = one.row().equals(other.row());
+                if (one != other && sameRow != one.column().equals(other.column())
+                        && shares(shapes.get(one.type().name()), shapes.get(other.type().name()))) {
+                    lines.add(sameRow ? "row " + one.row() : "column " + one.column());
+                }
+            }
+        }
+        return lines.stream().filter(each -> each.startsWith("row")).count() >= 2
+                || lines.stream().filter(each -> each.startsWith("column")).count() >= 2;
+    }
+
+    private static boolean shares(List<Shape> one, List<Shape> other) {
+        return one.stream().anyMatch(mine -> mine.statements() >= 2 && other.stream().anyMatch(theirs ->
+                theirs.key().equals(mine.key()) && theirs.outline() == mine.outline()));
+    }
+
+    private static Finding finding(TypeOutline parent, List<Cell> grid) {
+        Map<String, List<String>> rows = new LinkedHashMap<>();
+        Set<String> columns = new LinkedHashSet<>();
+        List<Evidence> evidence = new ArrayList<>();
+        List<Place> places = new ArrayList<>();
+        Set<String> files = new LinkedHashSet<>();
+        for (Cell cell : grid) {
+            rows.computeIfAbsent(cell.row(), key -> new ArrayList<>()).add(cell.column());
+            columns.add(cell.column());
+            files.add(cell.type().file());
+            evidence.add(new Evidence(cell.type().file(), cell.type().line(), cell.type().endLine(), cell.row() + " x "
+                    + cell.column() + ": " + cell.type().simpleName()));
+            places.add(new Place(cell.type().file(), cell.type().line(), cell.type().endLine(), cell.type().name(),
+                    "a class beside this one"));
+        }
+        Drag drag = Drag.of(Math.max(rows.size(), columns.size()), files.size(), grid.size())
+                .risk(grid.size() < rows.size() * columns.size(), 0.2, rows.size() * columns.size() - grid.size()
+                        + " combinations are missing").build();
+        Detail detail = new Detail.Gathered("word in either direction", Map.of("rows", List.copyOf(rows.keySet()),
+                "columns", List.copyOf(columns)), places);
+        return Finding.of(SMELL, Spot.of(parent), drag, "its subclasses are a grid of " + Listing.of(List.copyOf(rows.keySet()))
+                + " by " + Listing.of(List.copyOf(columns)) + ": " + grid.size() + " classes with repeated bodies",
+                evidence, detail);
+    }
+}

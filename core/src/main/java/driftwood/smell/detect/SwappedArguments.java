@@ -1,0 +1,185 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.OutlineOnly;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * swapped-arguments: a call in which two arguments are named as each other's parameter (or three or more in a cycle),
+ * and the types allow it. Not: names that only share a prefix; one-way mismatches; deliberate swaps. (Catalogue,
+ * swapped-arguments.)
+ */
+public final class SwappedArguments implements Detector<Void> {
+    private static final Smell SMELL = new Smell("swapped-arguments", "sa", "Swapped arguments",
+            "Two arguments are named exactly as each other's parameter: what is called width goes to height and the "
+                    + "reverse. It compiles, and it is almost always a defect.",
+            "Names that only share a prefix; one argument of another name; routines that swap, mirror, reverse or "
+                    + "compare on purpose.",
+            """
+            void resize(int width, int height) { ... }
+            resize(height, width);
+            """,
+            List.of("parameter-object", "builder"));
+
+    private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
+            + "rotat|compar|equal|exchange|opposite|symmetric|commut|backward|undo|restore).*");
+    private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Void> seer() {
+        return OutlineOnly.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Void>> sighted) {
+        Map<String, List<RoutineOutline>> byName = new HashMap<>();
+        for (TypeOutline type : program.types()) {
+            for (RoutineOutline routine : type.routines()) {
+                if (routine.parameters().size() >= 2) {
+                    byName.computeIfAbsent(routine.isConstructor() ? "new " + type.simpleName() : routine.name(),
+                            key -> new ArrayList<>()).add(routine);
+                }
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        for (Outline outline : program.outlines()) {
+            if (!outline.test()) {
+                outline.calls().forEach(call -> ofCall(outline, call, byName, program).ifPresent(findings::add));
+                outline.creations().forEach(each -> ofCreation(outline, each, byName, program).ifPresent(findings::add));
+            }
+        }
+        return findings;
+    }
+
+    private static Optional<Finding> ofCall(Outline outline, CallFact call, Map<String, List<RoutineOutline>> byName,
+            Program program) {
+        String name = call.trail().lastName();
+        if (call.arguments().size() < 2 || name.equals("super") || name.equals("this")
+                || byName.getOrDefault(name, List.of()).stream().noneMatch(each -> isSwapped(call.arguments(), each))) {
+            return Optional.empty();
+        }
+        return among(program.routinesAt(call.trail(), call.within()), call.arguments(), outline, call.routine(),
+                call.line(), program);
+    }
+
+    private static Optional<Finding> ofCreation(Outline outline, CreationFact creation,
+            Map<String, List<RoutineOutline>> byName, Program program) {
+        TypeRef type = new TypeRef(creation.type());
+        if (creation.arguments().size() < 2 || byName.getOrDefault("new " + type.simpleName(), List.of()).stream()
+                .noneMatch(each -> isSwapped(creation.arguments(), each))) {
+            return Optional.empty();
+        }
+        List<RoutineOutline> constructors = program.type(creation.within())
+                .flatMap(scope -> program.resolve(type, scope)).map(TypeOutline::constructors).orElse(List.of()).stream()
+                .filter(each -> each.takes(creation.arguments().size())).toList();
+        return among(constructors, creation.arguments(), outline, creation.routine(), creation.line(),
+                program);
+    }
+
+    /** Overloads of the same length must all read as swapped: one of them may be the right one. */
+    private static Optional<Finding> among(List<RoutineOutline> meant, List<Argument> arguments, Outline outline,
+            String caller, int line, Program program) {
+        if (meant.isEmpty() || !meant.stream().allMatch(each -> isSwapped(arguments, each))) {
+            return Optional.empty();
+        }
+        RoutineOutline called = meant.get(0);
+        String own = caller.substring(caller.indexOf('#') + 1);
+        boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(own).matches()
+                || own.startsWith(called.name() + "(");
+        return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
+                program.type(called.owner()).map(TypeOutline::file).orElse(outline.file()),
+                new Spot(outline.file(), line, line, caller)));
+    }
+
+    /** Whether the arguments whose name is some parameter's name stand crosswise. */
+    private static boolean isSwapped(List<Argument> arguments, RoutineOutline routine) {
+        return !crossed(arguments, routine).isEmpty();
+    }
+
+    /** Positions that form a cycle: each argument is named as the parameter of the next. */
+    private static List<Integer> crossed(List<Argument> arguments, RoutineOutline routine) {
+        List<ParameterOutline> parameters = routine.parameters();
+        int length = Math.min(arguments.size(), parameters.size());
+        for (int i = 0; i < length; i++) {
+            List<Integer> cycle = new ArrayList<>();
+            int at = i;
+            while (at >= 0 && !cycle.contains(at)) {
+                cycle.add(at);
+                at = target(arguments.get(at), parameters, length);
+            }
+            if (at == i && cycle.size() >= 2 && typesAllow(cycle, parameters)) {
+                return cycle;
+            }
+        }
+        return List.of();
+    }
+
+    private static int target(Argument argument, List<ParameterOutline> parameters, int length) {
+        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()) {
+            return -1;
+        }
+        String name = plain(argument.name());
+        for (int i = 0; i < length; i++) {
+            if (plain(parameters.get(i).name()).equals(name)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** {@code getWidth}, {@code WIDTH}, {@code _width} and {@code width} are one name. */
+    private static String plain(String name) {
+        String bare = name.matches("get[A-Z].*") ? name.substring(3) : name;
+        return bare.replace("_", "").toLowerCase(Locale.ROOT);
+    }
+
+    private static boolean typesAllow(List<Integer> cycle, List<ParameterOutline> parameters) {
+        TypeRef first = parameters.get(cycle.get(0)).type();
+        return cycle.stream().map(at -> parameters.get(at).type()).allMatch(type -> type.equals(first)
+                || NUMBERS.contains(type.text()) && NUMBERS.contains(first.text()));
+    }
+
+    private static Finding finding(RoutineOutline called, List<Argument> arguments, String home, Spot spot) {
+        List<Integer> cycle = crossed(arguments, called);
+        List<String> wrong = cycle.stream().sorted().map(at -> arguments.get(at).name() + " goes to "
+                + called.parameters().get(at).name()).toList();
+        List<Evidence> evidence = List.of(
+                new Evidence(spot.file(), spot.line(), spot.line(), String.join(", ", wrong)),
+                new Evidence(home, called.line(), called.line(), "called: " + called.signature()));
+        Drag drag = Drag.of(1, 1, arguments.size()).risk(true, 2.0, "almost always a defect: the compiler cannot see it")
+                .build();
+        Detail detail = new Detail.Gathered("call of " + called.name(), Map.of("routine", List.of(called.name()),
+                "parameters", cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList()), List.of());
+        return Finding.of(SMELL, spot, drag,
+                "calls " + called.signature() + " with " + String.join(", ", wrong), evidence, detail);
+    }
+}

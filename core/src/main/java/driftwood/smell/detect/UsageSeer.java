@@ -1,0 +1,102 @@
+package driftwood.smell.detect;
+
+import driftwood.program.Trail;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.detect.Usage.Use;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Sees which members each routine uses, of its own object and of others. */
+final class UsageSeer implements Seer<Usage> {
+    static final UsageSeer INSTANCE = new UsageSeer();
+
+    private UsageSeer() {
+    }
+
+    @Override
+    public String key() {
+        return "usage";
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    @Override
+    public List<Usage> see(FileTree file) {
+        Seeing walk = new Seeing(file);
+        walk.scan(file.unit());
+        return walk.usages;
+    }
+
+    private static final class Seeing extends Walk {
+        private final List<Usage> usages = new ArrayList<>();
+        private Set<String> own = new LinkedHashSet<>();
+        private Set<Use> others = new LinkedHashSet<>();
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            Set<String> outerOwn = own;
+            Set<Use> outerOthers = others;
+            own = new LinkedHashSet<>();
+            others = new LinkedHashSet<>();
+            super.visitRoutine(routine);
+            if (routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
+                usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
+                        file.line(routine), file.endLine(routine)));
+            }
+            own = outerOwn;
+            others = outerOthers;
+            return null;
+        }
+
+        @Override
+        public Void visitCall(Call call) {
+            if (call.receiver().isEmpty()) {
+                own.add(call.name());
+            } else {
+                use(call.receiver().get(), call.name(), call.name() + "/" + call.arguments().size());
+            }
+            return super.visitCall(call);
+        }
+
+        @Override
+        public Void visitMember(Member member) {
+            use(member.receiver(), member.name(), member.name());
+            return super.visitMember(member);
+        }
+
+        private void use(Node receiver, String name, String step) {
+            if (receiver instanceof Name self && (self.name().equals("this") || self.name().equals("self")
+                    || self.name().equals("super"))) {
+                own.add(name);
+                return;
+            }
+            boolean type = receiver instanceof Name named && Character.isUpperCase(named.name().charAt(0));
+            Trail trail = trail(receiver);
+            if (!type && trail.isKnown()) {
+                others.add(new Use(trail, step));
+            }
+        }
+
+        /** A bare name that is no local is a field of the object, or a type. */
+        @Override
+        public Void visitName(Name name) {
+            if (!isLocal(name.name()) && !name.name().equals("this") && !name.name().equals("self")
+                    && Character.isLowerCase(name.name().charAt(0))) {
+                own.add(name.name());
+            }
+            return super.visitName(name);
+        }
+    }
+}

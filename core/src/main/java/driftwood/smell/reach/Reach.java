@@ -1,0 +1,17 @@
+package driftwood.smell.reach;
+
+/**
+ * A place where code reaches outside of itself.
+ *
+ * @param type      qualified name of the type around
+ * @param routine   symbol of the routine or field around
+ * @param atBirth   whether it happens while an instance is made
+ * @param stored    whether what is taken hold of is kept in a field
+ * @param resource  what is reached
+ * @param source    how the resource is named: a literal or constant, the name of a parameter, or empty
+ * @param parameter whether the source is a parameter of the constructor
+ * @param line      where
+ */
+public record Reach(String type, String routine, boolean atBirth, boolean stored, Resource resource, String source,
+        boolean parameter, int line) {
+}

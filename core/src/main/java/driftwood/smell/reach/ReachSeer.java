@@ -1,0 +1,104 @@
+package driftwood.smell.reach;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Sees where code reaches outside of itself. */
+public final class ReachSeer implements Seer<Reach> {
+    /** The one instance: detectors that share it share its sightings. */
+    public static final ReachSeer INSTANCE = new ReachSeer();
+
+    private ReachSeer() {
+    }
+
+    @Override
+    public String key() {
+        return "reach";
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    @Override
+    public List<Reach> see(FileTree file) {
+        Seeing walk = new Seeing(file);
+        walk.scan(file.unit());
+        return walk.reaches;
+    }
+
+    private static final class Seeing extends Walk {
+        private final List<Reach> reaches = new ArrayList<>();
+        private boolean storing;
+        private boolean field;
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        @Override
+        public Void visitField(Field declared) {
+            field = !declared.traits().isStatic();
+            storing = true;
+            super.visitField(declared);
+            storing = false;
+            field = false;
+            return null;
+        }
+
+        @Override
+        public Void visitAssignment(Assignment assignment) {
+            boolean outer = storing;
+            Node target = assignment.target();
+            storing = target instanceof Name name ? !isLocal(name.name()) : target instanceof Member member
+                    && member.receiver() instanceof Name self
+                    && (self.name().equals("this") || self.name().equals("self"));
+            super.visitAssignment(assignment);
+            storing = outer;
+            return null;
+        }
+
+        @Override
+        public Void visitLambda(Lambda lambda) {
+            boolean outer = storing;
+            storing = false;
+            super.visitLambda(lambda);
+            storing = outer;
+            return null;
+        }
+
+        @Override
+        public Void visitCall(Call call) {
+            Resources.ofCall(call, file.unit()).ifPresent(each -> reach(each, call, call.arguments()));
+            return super.visitCall(call);
+        }
+
+        @Override
+        public Void visitCreation(Creation creation) {
+            Resources.ofCreation(creation, file.unit()).ifPresent(each -> reach(each, creation, creation.arguments()));
+            return super.visitCreation(creation);
+        }
+
+        private void reach(Resource resource, Node at, List<Node> arguments) {
+            boolean birth = field || routine().map(each -> each.kind() == RoutineKind.CONSTRUCTOR).orElse(false);
+            Optional<Node> first = arguments.stream().findFirst();
+            String source = "";
+            boolean parameter = false;
+            if (first.orElse(null) instanceof Literal literal) {
+                source = literal.text();
+            } else if (first.orElse(null) instanceof Name name) {
+                parameter = routine().map(each -> each.parameters().stream()
+                        .anyMatch(one -> one.name().equals(name.name()))).orElse(false);
+                boolean constant = name.name().equals(name.name().toUpperCase(java.util.Locale.ROOT));
+                source = parameter || constant ? name.name() : "";
+            }
+            reaches.add(new Reach(type(), member(), birth, storing, resource, source, parameter, file.line(at)));
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package driftwood.smell.reach;
+
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.creation.Birth;
+import driftwood.smell.creation.BirthSeer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Sees creations and what reaches outside, for judges that need both. */
+public final class Reaching implements Seer<Reaching.Fact> {
+    /** The one instance: detectors that share it share its sightings. */
+    public static final Reaching INSTANCE = new Reaching();
+
+    private Reaching() {
+    }
+
+    /**
+     * One of the two.
+     *
+     * @param birth a creation
+     * @param reach a way outside
+     */
+    public record Fact(Optional<Birth> birth, Optional<Reach> reach) {
+    }
+
+    @Override
+    public String key() {
+        return "reaching";
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    @Override
+    public List<Fact> see(FileTree file) {
+        List<Fact> facts = new ArrayList<>();
+        BirthSeer.INSTANCE.see(file).forEach(each -> facts.add(new Fact(Optional.of(each), Optional.empty())));
+        ReachSeer.INSTANCE.see(file).forEach(each -> facts.add(new Fact(Optional.empty(), Optional.of(each))));
+        return facts;
+    }
+}
