@@ -15,11 +15,12 @@ import java.util.List;
  * @param kind    what it is
  * @param name    the name of a variable, constant, field or getter; a literal's text; else empty
  * @param keyword the parameter it is passed to by name, else empty
+ * @param owner   the name of the object whose field or getter it is; empty for a bare name, "?" for anything longer
  */
-public record Argument(Kind kind, String name, String keyword) {
+public record Argument(Kind kind, String name, String keyword, String owner) {
 
     Argument(Kind kind, String name) {
-        this(kind, name, "");
+        this(kind, name, "", "");
     }
 
     /** What an argument is. The first five say "nothing to say here" and serve as fillers. */
@@ -49,12 +50,17 @@ public record Argument(Kind kind, String name, String keyword) {
             return new Argument(Kind.NAME, name.name().intern());
         }
         if (node instanceof Member member) {
-            return new Argument(Kind.NAME, member.name().intern());
+            return new Argument(Kind.NAME, member.name().intern(), "", owner(member.receiver()));
         }
         if (node instanceof Call call && call.arguments().isEmpty()) {
-            return new Argument(Kind.NAME, call.name().intern());
+            return new Argument(Kind.NAME, call.name().intern(), "", call.receiver().map(Argument::owner).orElse(""));
         }
         return OTHER;
+    }
+
+    private static String owner(Node receiver) {
+        return receiver instanceof Name name ? name.name().equals("this") || name.name().equals("self") ? ""
+                : name.name().intern() : "?";
     }
 
     /** The arguments of a call in order. */

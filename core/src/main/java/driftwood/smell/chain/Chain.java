@@ -108,13 +108,14 @@ public record Chain(String within, String routine, int line, int endLine, Form f
     }
 
     /**
-     * The one call that an arm comes down to.
+     * The call that an arm comes down to: its only statement, or its last.
      *
      * @param call the way to it, casts and bindings of the arm understood
      * @param use  what becomes of its result: "return", "= target" or "" where nothing does
      * @param text as written, shortened
+     * @param alone whether the arm does nothing else
      */
-    public record Deed(Trail call, String use, String text) {
+    public record Deed(Trail call, String use, String text, boolean alone) {
     }
 
     /** How many arms do work. */

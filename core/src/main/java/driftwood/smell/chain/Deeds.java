@@ -24,11 +24,15 @@ final class Deeds {
     /** @param asked the condition or labels of the arm, which may bind names @param body of the arm */
     Optional<Deed> of(List<Node> asked, List<Node> body) {
         List<Node> statements = Bodies.statements(body);
-        if (statements.size() != 1) {
+        if (statements.isEmpty()) {
             return Optional.empty();
         }
+        return last(statements.get(statements.size() - 1), asked, body)
+                .map(deed -> new Deed(deed.call(), deed.use(), deed.text(), statements.size() == 1));
+    }
+
+    private Optional<Deed> last(Node statement, List<Node> asked, List<Node> body) {
         Map<String, TypeRef> held = held(asked, body);
-        Node statement = statements.get(0);
         if (statement instanceof Return back) {
             return back.value().flatMap(value -> deed(value, "return", held));
         }
@@ -51,7 +55,7 @@ final class Deeds {
         Trail trail = call.receiver().filter(Name.class::isInstance).map(each -> held.get(((Name) each).name()))
                 .map(type -> Trail.typed(type).thenCall(call.name(), call.arguments().size()))
                 .orElseGet(() -> trails.apply(call));
-        return Optional.of(new Deed(trail, use, file.brief(call)));
+        return Optional.of(new Deed(trail, use, file.brief(call), true));
     }
 
     /** Names that the arm itself gives to the subject: bindings of patterns, locals that hold a cast. */

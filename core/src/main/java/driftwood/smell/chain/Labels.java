@@ -13,6 +13,7 @@ import driftwood.tree.Node;
 import driftwood.tree.NullTest;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.TypeTest;
+import driftwood.tree.Unary;
 import driftwood.program.Trail;
 import java.util.ArrayList;
 import java.util.List;
@@ -106,9 +107,19 @@ final class Labels {
         if (!ORDERED.contains(binary.operator())) {
             return Optional.empty();
         }
-        Node subject = isPlain(binary.left()) && constant(binary.left(), false).isEmpty() ? binary.left() : binary.right();
-        return isPlain(subject) && constant(subject, false).isEmpty()
+        boolean left = isPlain(binary.left()) && constant(binary.left(), false).isEmpty();
+        Node subject = left ? binary.left() : binary.right();
+        Node limit = left ? binary.right() : binary.left();
+        return isPlain(subject) && constant(subject, false).isEmpty() && (isPlain(limit) || isFixed(limit))
                 ? one(subject, asLimit(condition)) : Optional.empty();
+    }
+
+    /** A literal or a constant, or computed from such alone. */
+    private boolean isFixed(Node node) {
+        boolean[] fixed = {constant(node, false).isPresent() || node instanceof Literal || node instanceof Call
+                || node instanceof Binary || node instanceof Unary || node instanceof Cast};
+        node.eachChild(child -> fixed[0] = fixed[0] && isFixed(child));
+        return fixed[0];
     }
 
     private Label asLimit(Node condition) {

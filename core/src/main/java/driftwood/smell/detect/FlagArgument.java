@@ -116,7 +116,7 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
         private static List<Node> core(List<Node> statements) {
             int from = 0;
             int to = statements.size();
-            while (from < to && statements.get(from) instanceof Local local && !declaresWork(local)) {
+            while (from < to && (statements.get(from) instanceof Local || isCheck(statements.get(from)))) {
                 from++;
             }
             boolean plainEnd = to > from + 1 && statements.get(to - 1) instanceof Return back
@@ -124,8 +124,11 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
             return statements.subList(from, plainEnd && !leavesEarly(statements.get(from)) ? to - 1 : to);
         }
 
-        private static boolean declaresWork(Local local) {
-            return local.initial().map(value -> Search.any(value, Call.class::isInstance)).orElse(false);
+        private static boolean isCheck(Node statement) {
+            return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
+                    && call.name().matches("(check|require|validate|assert|verify).*")
+                    || statement instanceof If branch && branch.otherwise().isEmpty()
+                    && Search.statements(branch.then()).stream().allMatch(Throw.class::isInstance);
         }
 
         private static boolean leavesEarly(Node statement) {
@@ -193,7 +196,7 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
             Optional<TypeOutline> type = program.type(owner);
             Optional<RoutineOutline> routine = type.flatMap(found -> found.routines().stream()
                     .filter(each -> each.symbol().equals(split.routine())).findFirst());
-            if (seen.test() || routine.isEmpty() || !program.rootOf(routine.get()).equals(routine.get())) {
+            if (seen.test() || routine.isEmpty() || isValue(routine.get(), split.at(), type.get()) || !program.rootOf(routine.get()).equals(routine.get())) {
                 continue;
             }
             List<Place> literals = literals(type.get(), routine.get(), split.at(), program, calls);
@@ -204,7 +207,14 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
         return findings;
     }
 
-    /** Calls that pass a bare true or false, from anywhere. */
+    /** One of several overloads that take another type at the same place: the boolean is a value like the others. */
+    private static boolean isValue(RoutineOutline routine, int at, TypeOutline type) {
+        return type.routines().stream().anyMatch(other -> !other.equals(routine) && other.name().equals(routine.name())
+                && other.parameters().size() == routine.parameters().size()
+                && !other.parameters().get(at).type().equals(routine.parameters().get(at).type()));
+    }
+
+    /** Calls outside tests that pass a bare true or false. */
     private static List<Place> literals(TypeOutline type, RoutineOutline routine, int at, Program program,
             Calls calls) {
         List<Place> places = new ArrayList<>();
@@ -229,7 +239,8 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
         Optional<Argument> passed = arguments.stream().filter(each -> each.keyword().equals(name)).findFirst()
                 .or(() -> at < arguments.size() && arguments.get(at).keyword().isEmpty()
                         ? Optional.of(arguments.get(at)) : Optional.empty());
-        if (routine.takes(arguments.size()) && passed.filter(Argument::isBooleanLiteral).isPresent()) {
+        boolean test = program.type(within).map(type -> program.fileOf(type).test()).orElse(true);
+        if (!test && routine.takes(arguments.size()) && passed.filter(Argument::isBooleanLiteral).isPresent()) {
             String file = program.type(within).map(TypeOutline::file).orElse("");
             places.add(new Place(file, line, line, caller, "passes " + passed.get().name()));
         }

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * guard-heavy-method: six or more top-level statements of which at least 60% are guards, limits, clamps or defensive
@@ -47,6 +48,8 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
 
     private static final Set<String> COMPARISONS = Set.of("equals", "hashCode", "compareTo", "compare", "toString",
             "__eq__", "__lt__", "__hash__");
+    private static final Pattern COMPARING = Pattern.compile("(?i).*(equals|compar)\\w*");
+    private static final Pattern CHECKING = Pattern.compile("(check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
     private static final int LEAST = 6;
     private static final double SHARE = 0.6;
 
@@ -101,7 +104,8 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
         @Override
         public Void visitRoutine(Routine routine) {
             if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()
-                    && !COMPARISONS.contains(routine.name())) {
+                    && !COMPARISONS.contains(routine.name()) && !COMPARING.matcher(type()).matches()
+                    && !CHECKING.matcher(routine.name()).matches()) {
                 List<Part> parts = Guarding.parts(routine, file);
                 if (isHeavy(parts)) {
                     guarded.add(new Guarded(type(), symbol(routine), file.line(routine), file.endLine(routine), parts));

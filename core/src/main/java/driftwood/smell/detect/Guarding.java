@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 
 /** Tells the statements that guard a routine's work from the work. */
 final class Guarding {
-    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|ensure|verify)([A-Z_].*)?");
+    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
     private static final Pattern LIMIT = Pattern.compile("min|max|clamp|abs");
 
     private Guarding() {
@@ -122,7 +122,7 @@ final class Guarding {
             if (isLimit(assignment.value())) {
                 return Role.CLAMP;
             }
-            return isPlain(assignment.value()) ? Role.BOOKKEEPING : Role.CORE;
+            return isPlain(assignment.value()) && isPlain(assignment.target()) ? Role.BOOKKEEPING : Role.CORE;
         }
         return Role.CORE;
     }

@@ -72,7 +72,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
         Map<String, List<Reach>> reaches = new LinkedHashMap<>();
         for (Seen<Reaching.Fact> seen : sighted) {
-            seen.sighting().reach().ifPresent(each ->
+            seen.sighting().reach().filter(Reach::isEssential).ifPresent(each ->
                     reaches.computeIfAbsent(each.type(), key -> new ArrayList<>()).add(each));
         }
         Map<String, Group> groups = new LinkedHashMap<>();

@@ -89,7 +89,8 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         Set<String> uses = new HashSet<>();
         List<Arm> calling = new ArrayList<>();
         for (Arm arm : nothing ? List.<Arm>of() : arms) {
-            Optional<Deed> deed = arm.deed().filter(each -> each.call().isCall() && !each.use().isEmpty());
+            Optional<Deed> deed = arm.deed().filter(each -> each.alone() && each.call().isCall()
+                    && !each.use().isEmpty());
             Optional<TypeOutline> owner = deed.flatMap(each ->
                     program.projectType(each.call().owner(), chain.within()));
             if (owner.isPresent() && !owner.get().name().equals(chain.within())

@@ -42,6 +42,10 @@ public final class NearTwinClasses implements Detector<Shape> {
             """,
             List.of("template-method", "strategy", "parametrised-class"));
 
+    /** Copied everywhere by their contract. */
+    private static final Set<String> IDENTITY = Set.of("equals", "hashCode", "toString", "compareTo", "__eq__",
+            "__hash__", "__repr__", "__str__");
+
     @Override
     public Smell smell() {
         return SMELL;
@@ -96,16 +100,14 @@ public final class NearTwinClasses implements Detector<Shape> {
     private static boolean areTwins(Map<String, Shape> one, Map<String, Shape> other) {
         int differing = 0;
         int repeated = 0;
-        int literals = 0;
         for (Map.Entry<String, Shape> each : one.entrySet()) {
             Shape mine = each.getValue();
             Shape theirs = other.get(each.getKey());
             if (mine.outline() != theirs.outline()) {
                 differing++;
-            } else if (mine.statements() >= 2 && !mine.name().equals("new")) {
+            } else if (mine.statements() >= 2 && !mine.name().equals("new") && !IDENTITY.contains(mine.name())) {
                 repeated++;
             }
-            literals += mine.exact() == theirs.exact() ? 0 : 1;
         }
         boolean onlyTheDifferingOne = one.size() == 1 && differing == 1;
         return differing <= 1 && repeated >= 1 && !onlyTheDifferingOne;
@@ -121,7 +123,7 @@ public final class NearTwinClasses implements Detector<Shape> {
         Set<String> files = new LinkedHashSet<>();
         for (TypeOutline twin : twins) {
             files.add(twin.file());
-            evidence.add(new Evidence(twin.file(), twin.line(), twin.endLine(), "twin: " + twin.simpleName()));
+            evidence.add(new Evidence(twin.file(), twin.line(), twin.endLine(), "twin: " + names(twins).get(twins.indexOf(twin))));
             for (Map.Entry<String, Shape> each : byType.get(twin.name()).entrySet()) {
                 Shape mine = own.get(each.getKey());
                 if (mine.outline() != each.getValue().outline()) {
@@ -145,11 +147,18 @@ public final class NearTwinClasses implements Detector<Shape> {
                 .map(NearTwinClasses::readable).toList()) : "word for word";
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other").build();
-        List<String> names = twins.stream().map(TypeOutline::simpleName).toList();
+        List<String> names = names(twins);
         Detail detail = new Detail.Gathered("twin of " + first.simpleName(), Map.of("twins", names, "differs",
                 differing.isEmpty() ? List.of("some literals") : List.copyOf(differing)), places);
         return Finding.of(SMELL, Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
+    }
+
+    /** Simple names; with the enclosing type where they are the same. */
+    private static List<String> names(List<TypeOutline> twins) {
+        long distinct = twins.stream().map(TypeOutline::simpleName).distinct().count();
+        return twins.stream().map(each -> distinct == twins.size() || each.outer().isEmpty() ? each.simpleName()
+                : each.outer().substring(each.outer().lastIndexOf('.') + 1) + "." + each.simpleName()).toList();
     }
 
     private static String readable(String routine) {

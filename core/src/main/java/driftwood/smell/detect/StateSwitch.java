@@ -17,7 +17,6 @@ import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.smell.chain.Chain;
 import driftwood.smell.chain.Chain.Arm;
-import driftwood.smell.chain.Chain.Label;
 import driftwood.smell.chain.Chain.Work;
 import driftwood.smell.chain.ChainSeer;
 import driftwood.tree.TypeKind;
@@ -73,9 +72,9 @@ public final class StateSwitch implements Detector<Chain> {
             Chain chain = seen.sighting();
             if (!seen.test() && chain.subject().plain()) {
                 ownField(chain, program).ifPresent(found -> {
-                    Set<String> values = values(chain);
-                    boolean rest = chain.arms().size() >= 2 && chain.otherwise().isPresent() && !values.isEmpty();
-                    if (values.size() >= 2 || rest && values.size() == 1 && chain.arms().size() > 1) {
+                    Set<String> values = Variants.of(chain, program).filter(each -> each.kind() != Variants.Kind.TYPES)
+                            .<Set<String>>map(each -> new LinkedHashSet<>(each.names())).orElse(Set.of());
+                    if (values.size() >= 2) {
                         fields.put(found.symbol(), found);
                         byField.computeIfAbsent(found.symbol(), key -> new ArrayList<>())
                                 .add(new Operation(seen.file(), chain, values));
@@ -101,19 +100,6 @@ public final class StateSwitch implements Detector<Chain> {
                 .filter(found -> found.owner().name().equals(chain.within()) && found.field().isPresent()
                         && found.owner().kind() != TypeKind.ENUM && !found.field().get().isConstant()
                         && !found.field().get().type().text().equals("boolean"));
-    }
-
-    private static Set<String> values(Chain chain) {
-        Set<String> values = new LinkedHashSet<>();
-        for (Arm arm : chain.arms()) {
-            for (Label label : arm.labels()) {
-                if (label.kind() == Label.Kind.NAME || label.kind() == Label.Kind.STRING
-                        || label.kind() == Label.Kind.INTEGER) {
-                    values.add(label.text());
-                }
-            }
-        }
-        return values;
     }
 
     private static Finding finding(Fields.Found found, List<Operation> operations) {

@@ -16,6 +16,7 @@ import driftwood.smell.Smell;
 import driftwood.smell.shape.Shape;
 import driftwood.smell.shape.ShapeSeer;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -64,20 +65,35 @@ public final class SubclassExplosion implements Detector<Shape> {
                 shapes.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }
-        List<Finding> findings = new ArrayList<>();
-        Set<String> told = new LinkedHashSet<>();
+        Map<TypeOutline, List<Cell>> grids = new LinkedHashMap<>();
         for (TypeOutline parent : program.types()) {
             List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
                     && each.isConcrete() && shapes.containsKey(each.name())).toList();
             if (family.size() >= CELLS && !program.fileOf(parent).test()) {
                 List<Cell> grid = grid(family, shapes);
-                List<String> names = grid.stream().map(each -> each.type().name()).sorted().toList();
-                if (grid.size() >= CELLS && told.add(names.toString())) {
-                    findings.add(finding(parent, grid));
+                if (grid.size() >= CELLS) {
+                    grids.put(parent, grid);
                 }
             }
         }
-        return findings;
+        return largest(grids).stream().map(parent -> finding(parent, grids.get(parent))).toList();
+    }
+
+    /** Of grids that share cells the largest is told, at the lowest parent that has it. */
+    private static List<TypeOutline> largest(Map<TypeOutline, List<Cell>> grids) {
+        List<TypeOutline> parents = new ArrayList<>(grids.keySet());
+        parents.sort(Comparator.comparingInt((TypeOutline each) -> -grids.get(each).size())
+                .thenComparingInt(each -> each.isInterface() ? 1 : 0).thenComparing(TypeOutline::name));
+        Set<String> told = new LinkedHashSet<>();
+        List<TypeOutline> kept = new ArrayList<>();
+        for (TypeOutline parent : parents) {
+            List<String> names = grids.get(parent).stream().map(each -> each.type().name()).toList();
+            if (names.stream().noneMatch(told::contains)) {
+                kept.add(parent);
+                told.addAll(names);
+            }
+        }
+        return kept;
     }
 
     /** The largest grid with repeated bodies among the types of a family; empty where there is none. */
@@ -96,12 +112,25 @@ public final class SubclassExplosion implements Detector<Shape> {
         }
         List<Cell> best = List.of();
         for (List<Cell> cells : bySplit.values()) {
-            List<Cell> dense = dense(cells);
+            List<Cell> dense = dense(once(dense(cells)));
             if (dense.size() >= CELLS && dense.size() > best.size() && repeats(dense, shapes)) {
                 best = dense;
             }
         }
         return best;
+    }
+
+    /** Each type in one cell: that of the fullest row and column. */
+    private static List<Cell> once(List<Cell> cells) {
+        Map<TypeOutline, Cell> kept = new LinkedHashMap<>();
+        for (Cell cell : cells) {
+            kept.merge(cell.type(), cell, (a, b) -> fullness(a, cells) >= fullness(b, cells) ? a : b);
+        }
+        return List.copyOf(kept.values());
+    }
+
+    private static long fullness(Cell cell, List<Cell> cells) {
+        return cells.stream().filter(each -> each.row().equals(cell.row()) || each.column().equals(cell.column())).count();
     }
 
     /** Rows and columns that have at least two cells each, after all others are struck out. */

@@ -46,7 +46,9 @@ public final class SwappedArguments implements Detector<Void> {
             List.of("parameter-object", "builder"));
 
     private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
-            + "rotat|compar|equal|exchange|opposite|symmetric|commut|backward|undo|restore).*");
+            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore).*");
+    /** Names that say nothing: numbered ones, and single letters that are no measure. */
+    private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
     private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
 
     @Override
@@ -114,10 +116,27 @@ public final class SwappedArguments implements Detector<Void> {
         RoutineOutline called = meant.get(0);
         String own = caller.substring(caller.indexOf('#') + 1);
         boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(own).matches()
-                || own.startsWith(called.name() + "(");
+                || own.startsWith(called.name() + "(") || DELIBERATE.matcher(caller).matches()
+                || called.returns().text().equals("boolean") || differentOwners(arguments, called)
+                || isAlsoStraight(called, arguments, outline, caller);
         return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
                 program.type(called.owner()).map(TypeOutline::file).orElse(outline.file()),
                 new Spot(outline.file(), line, line, caller)));
+    }
+
+    /** Parts of different objects: {@code (first.upper, second.lower)} is a choice, not a slip. */
+    private static boolean differentOwners(List<Argument> arguments, RoutineOutline called) {
+        return crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().count() > 1;
+    }
+
+    /** The same routine calls it both ways round: it knows what it does. */
+    private static boolean isAlsoStraight(RoutineOutline called, List<Argument> arguments, Outline outline,
+            String caller) {
+        List<Integer> cycle = crossed(arguments, called);
+        return outline.calls().stream().filter(each -> each.routine().equals(caller)
+                        && each.trail().lastName().equals(called.name()))
+                .map(CallFact::arguments).anyMatch(other -> other.size() == arguments.size() && cycle.stream()
+                        .allMatch(at -> plain(other.get(at).name()).equals(plain(called.parameters().get(at).name()))));
     }
 
     /** Whether the arguments whose name is some parameter's name stand crosswise. */
@@ -144,12 +163,13 @@ public final class SwappedArguments implements Detector<Void> {
     }
 
     private static int target(Argument argument, List<ParameterOutline> parameters, int length) {
-        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()) {
+        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()
+                || SAYS_NOTHING.matcher(argument.name()).matches()) {
             return -1;
         }
-        String name = plain(argument.name());
         for (int i = 0; i < length; i++) {
-            if (plain(parameters.get(i).name()).equals(name)) {
+            String parameter = parameters.get(i).name();
+            if (mayBe(argument.name(), parameter) && plain(parameter).equals(plain(argument.name()))) {
                 return i;
             }
         }
@@ -158,8 +178,15 @@ public final class SwappedArguments implements Detector<Void> {
 
     /** {@code getWidth}, {@code WIDTH}, {@code _width} and {@code width} are one name. */
     private static String plain(String name) {
-        String bare = name.matches("get[A-Z].*") ? name.substring(3) : name;
-        return bare.replace("_", "").toLowerCase(Locale.ROOT);
+        boolean getter = name.length() > 3 && name.startsWith("get") && Character.isUpperCase(name.charAt(3));
+        return (getter ? name.substring(3) : name).replace("_", "").toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether two names could be one: a cheap look before the exact one. */
+    private static boolean mayBe(String argument, String parameter) {
+        int last = argument.length() - 1;
+        return last >= 0 && !parameter.isEmpty() && Character.toLowerCase(argument.charAt(last))
+                == Character.toLowerCase(parameter.charAt(parameter.length() - 1));
     }
 
     private static boolean typesAllow(List<Integer> cycle, List<ParameterOutline> parameters) {

@@ -60,19 +60,19 @@ public final class ThresholdLadder implements Detector<Chain> {
         List<Finding> findings = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (!seen.test() && isLadder(chain) && program.type(chain.within()).isPresent()) {
+            if (!seen.test() && isLadder(chain, program) && program.type(chain.within()).isPresent()) {
                 findings.add(finding(seen.file(), chain));
             }
         }
         return findings;
     }
 
-    private static boolean isLadder(Chain chain) {
+    private static boolean isLadder(Chain chain, Program program) {
         List<Arm> asking = asking(chain);
         List<Arm> all = new ArrayList<>(asking);
         chain.otherwise().ifPresent(all::add);
         boolean onlyThese = asking.size() == chain.arms().size();
-        long working = all.stream().filter(ThresholdLadder::acts).count();
+        long working = all.stream().filter(arm -> acts(arm, chain, program)).count();
         return onlyThese && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))
                 && !asksOnlySign(asking);
@@ -87,10 +87,10 @@ public final class ThresholdLadder implements Detector<Chain> {
                 && chain.arms().stream().map(Arm::title).distinct().count() == chain.arms().size();
     }
 
-    /** Work hands the request to somebody or acts; a computation of numbers is a table written out. */
-    private static boolean acts(Arm arm) {
-        return arm.work() == Work.ACTS && (arm.deed().isPresent() || arm.endLine() > arm.line() + 1
-                && arm.does().contains("("));
+    /** Work hands the request to somebody in the project; a computation of numbers is a table written out. */
+    private static boolean acts(Arm arm, Chain chain, Program program) {
+        return arm.work() == Work.ACTS && arm.deed().filter(deed ->
+                !program.routinesAt(deed.call(), chain.within()).isEmpty()).isPresent();
     }
 
     /** All signs the same way, and where the limits are numbers, rising or falling with them; ranges count too. */

@@ -10,8 +10,14 @@ package driftwood.smell.reach;
  * @param resource  what is reached
  * @param source    how the resource is named: a literal or constant, the name of a parameter, or empty
  * @param parameter whether the source is a parameter of the constructor
+ * @param given     whether the routine gives it back: the time, a random number
  * @param line      where
  */
 public record Reach(String type, String routine, boolean atBirth, boolean stored, Resource resource, String source,
-        boolean parameter, int line) {
+        boolean parameter, boolean given, int line) {
+
+    /** Whether the type exists to reach outside, rather than to look at the clock while it does something else. */
+    public boolean isEssential() {
+        return resource.kind().isOutside() || given || stored && resource.kind() == Resource.Kind.RANDOM;
+    }
 }

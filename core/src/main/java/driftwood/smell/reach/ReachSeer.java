@@ -37,6 +37,7 @@ public final class ReachSeer implements Seer<Reach> {
         private final List<Reach> reaches = new ArrayList<>();
         private boolean storing;
         private boolean field;
+        private boolean returning;
 
         Seeing(FileTree file) {
             super(file);
@@ -61,6 +62,14 @@ public final class ReachSeer implements Seer<Reach> {
                     && (self.name().equals("this") || self.name().equals("self"));
             super.visitAssignment(assignment);
             storing = outer;
+            return null;
+        }
+
+        @Override
+        public Void visitReturn(Return back) {
+            returning = true;
+            super.visitReturn(back);
+            returning = false;
             return null;
         }
 
@@ -98,7 +107,8 @@ public final class ReachSeer implements Seer<Reach> {
                 boolean constant = name.name().equals(name.name().toUpperCase(java.util.Locale.ROOT));
                 source = parameter || constant ? name.name() : "";
             }
-            reaches.add(new Reach(type(), member(), birth, storing, resource, source, parameter, file.line(at)));
+            reaches.add(new Reach(type(), member(), birth, storing, resource, source, parameter, returning,
+                    file.line(at)));
         }
     }
 }

@@ -49,7 +49,7 @@ public final class Resources {
                 "InetAddress.getByName", "InetAddress.getLocalHost", "socket.socket", "socket.create_connection",
                 "urllib.request.urlopen", "urlopen", "http.client.HTTPConnection", "smtplib.SMTP", "ftplib.FTP");
         calls(Kind.DATABASE, "DriverManager.getConnection", "sqlite3.connect", "psycopg2.connect");
-        calls(Kind.PROCESS, "Runtime.getRuntime", "subprocess.run", "subprocess.Popen", "subprocess.call",
+        calls(Kind.PROCESS, "Runtime.getRuntime.exec", "subprocess.run", "subprocess.Popen", "subprocess.call",
                 "subprocess.check_output", "subprocess.check_call", "os.system", "os.popen");
         calls(Kind.CLOCK, "System.currentTimeMillis", "System.nanoTime", "Instant.now", "LocalDate.now",
                 "LocalDateTime.now", "LocalTime.now", "ZonedDateTime.now", "OffsetDateTime.now", "Clock.systemUTC",
@@ -108,6 +108,9 @@ public final class Resources {
     }
 
     private static String dotted(Node node) {
+        if (node instanceof Call call && call.receiver().isPresent()) {
+            return dotted(call.receiver().get()) + "." + call.name();
+        }
         return node instanceof Name name ? name.name()
                 : node instanceof Member member ? dotted(member.receiver()) + "." + member.name() : "?";
     }
