@@ -55,8 +55,9 @@ public final class Fields {
 
     /** What a bare name means in a type: its fields, those of the types around it, static imports. */
     Optional<Found> around(TypeOutline scope, String name) {
+        boolean implied = program.fileOf(scope).language().hasImpliedSelf();
         for (TypeOutline type = scope; type != null; type = program.type(type.outer()).orElse(null)) {
-            Optional<Found> found = in(type, name);
+            Optional<Found> found = implied || type.isModule() ? in(type, name) : Optional.empty();
             if (found.isPresent()) {
                 return found;
             }

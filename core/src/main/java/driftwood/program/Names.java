@@ -12,6 +12,8 @@ import java.util.Set;
  * imports on demand, in the order of the Java Language Specification 6.4.1 and 6.5.5.
  */
 final class Names {
+    private static final int REEXPORTS = 4;
+
     private final Program program;
     private final Map<String, Optional<TypeOutline>> remembered = new HashMap<>();
 
@@ -97,10 +99,24 @@ final class Names {
         return Optional.empty();
     }
 
+    /** A type by its qualified name, also where another module only hands it on. */
+    private Optional<TypeOutline> reexported(String qualified, int depth) {
+        Optional<TypeOutline> direct = program.type(qualified);
+        int dot = qualified.lastIndexOf('.');
+        if (direct.isPresent() || dot < 0 || depth > REEXPORTS) {
+            return direct;
+        }
+        String name = qualified.substring(dot + 1);
+        Optional<TypeOutline> module = program.type(qualified.substring(0, dot)).filter(TypeOutline::isModule);
+        return module.flatMap(found -> program.fileOf(found).imports().stream()
+                .filter(each -> each.alias().equals(name) && !each.name().equals(qualified)).findFirst())
+                .flatMap(each -> reexported(each.name(), depth + 1));
+    }
+
     private Optional<TypeOutline> imported(String name, Outline file) {
         for (Import each : file.imports()) {
-            if (!each.onDemand() && each.name().endsWith("." + name)) {
-                return program.type(each.name());
+            if (!each.onDemand() && each.alias().equals(name)) {
+                return reexported(each.name(), 0);
             }
         }
         String prefix = file.packageName().isEmpty() ? "" : file.packageName() + ".";

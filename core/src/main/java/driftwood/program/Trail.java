@@ -28,6 +28,8 @@ public record Trail(Start start, String head, List<String> steps) {
         SUPER,
         /** A name that is no local: a field, a type or a package. */
         NAME,
+        /** The module around, where bare calls mean its routines. */
+        MODULE,
         /** A literal; the head is its kind. */
         LITERAL,
         /** A computed value or one of undeclared type. */
@@ -42,6 +44,9 @@ public record Trail(Start start, String head, List<String> steps) {
     public static final Trail UNKNOWN = new Trail(Start.UNKNOWN, "", List.of());
     /** The object itself. */
     public static final Trail THIS = new Trail(Start.THIS, "", List.of());
+
+    /** The module around. */
+    public static final Trail MODULE = new Trail(Start.MODULE, "", List.of());
 
     public static Trail typed(TypeRef type) {
         return type.isPresent() ? new Trail(Start.TYPED, type.text(), List.of()) : UNKNOWN;

@@ -36,9 +36,14 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         return kind == TypeKind.INTERFACE || kind == TypeKind.ANNOTATION;
     }
 
+    /** Whether it stands for a source file that holds routines outside of any class. */
+    public boolean isModule() {
+        return traits.has("module");
+    }
+
     /** Whether instances of this very type can exist. */
     public boolean isConcrete() {
-        return !isInterface() && !traits.isAbstract();
+        return !isInterface() && !traits.isAbstract() && !isModule();
     }
 
     public Optional<FieldOutline> field(String wanted) {

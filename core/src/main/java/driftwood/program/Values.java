@@ -73,8 +73,12 @@ final class Values {
         Trail owner = call.owner().unheld();
         String name = call.lastName();
         int arguments = Trail.argumentsOf(call.last());
-        if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty()) {
+        boolean implied = program.fileOf(scope).language().hasImpliedSelf();
+        if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty() && implied) {
             return around(scope, name, arguments);
+        }
+        if (owner.start() == Trail.Start.MODULE) {
+            return around(outermost(scope), name, arguments);
         }
         Optional<TypeOutline> type = named(call.owner(), scope).or(() -> project(typeOf(call.owner(), scope)));
         return type.map(found -> routines(found, name, arguments)).orElse(List.of());
@@ -135,11 +139,16 @@ final class Values {
         return switch (trail.start()) {
             case TYPED, CREATED -> Place.at(new TypeRef(trail.head()), scope);
             case THIS -> Place.at(scope);
+            case MODULE -> Place.named(outermost(scope));
             case SUPER -> program.parents(scope).stream().findFirst().map(Place::at).orElse(Place.NOWHERE);
             case NAME -> name(trail.head(), scope);
             case LITERAL -> Place.at(new TypeRef(trail.head().equals("STRING") ? "String" : trail.head()), scope);
             case UNKNOWN -> Place.NOWHERE;
         };
+    }
+
+    private TypeOutline outermost(TypeOutline scope) {
+        return program.type(scope.outer()).map(this::outermost).orElse(scope);
     }
 
     private Place name(String name, TypeOutline scope) {
@@ -202,7 +211,13 @@ final class Values {
         }
         return fields.in(type, step).map(field -> field.field().isPresent()
                         ? substituted(ofField(field), receiver) : ofField(field))
-                .or(() -> names.type(step, type).map(Place::named)).orElse(Place.NOWHERE);
+                .or(() -> property(type, step)).or(() -> names.type(step, type).map(Place::named)).orElse(Place.NOWHERE);
+    }
+
+    /** A routine that is read like a field. */
+    private Optional<Place> property(TypeOutline type, String step) {
+        return routines(type, step, 0).stream().filter(each -> each.traits().isAnnotated("property")).findFirst()
+                .map(each -> Place.at(each.returns(), program.type(each.owner()).orElse(type)));
     }
 
     /** A record's accessor that is not written out. */

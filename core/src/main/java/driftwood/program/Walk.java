@@ -224,7 +224,8 @@ public abstract class Walk extends TreeScanner {
 
         @Override
         public Trail visitCall(Call call) {
-            Trail owner = call.receiver().map(Walk.this::trail).orElse(Trail.THIS);
+            Trail bare = file.file().language().hasImpliedSelf() || call.name().equals("super") ? Trail.THIS : Trail.MODULE;
+            Trail owner = call.receiver().map(Walk.this::trail).orElse(bare);
             return owner.thenCall(call.name(), call.arguments().size());
         }
 

@@ -4,7 +4,8 @@ import driftwood.program.Outline;
 import driftwood.program.OutlineBuilder;
 import driftwood.program.Program;
 import driftwood.read.FileTree;
-import driftwood.read.java.JavaReader;
+import driftwood.read.Readers;
+import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceFinder;
 import driftwood.source.SourceText;
@@ -12,6 +13,7 @@ import driftwood.source.Unread;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -110,10 +112,10 @@ public final class Scan {
         AtomicInteger next = new AtomicInteger();
         AtomicInteger seen = new AtomicInteger();
         Batch[] done = new Batch[slices.size()];
-        JavaReader reader = new JavaReader();
+        Readers readers = new Readers();
         Callable<Void> worker = () -> {
             for (int i = next.getAndIncrement(); i < done.length; i = next.getAndIncrement()) {
-                done[i] = see(slices.get(i), seers, reader);
+                done[i] = see(slices.get(i), seers, readers);
                 options.progress().accept(seen.addAndGet(slices.get(i).size()));
             }
             return null;
@@ -142,7 +144,7 @@ public final class Scan {
         }
     }
 
-    private static Batch see(List<SourceFile> files, List<Seer<?>> seers, JavaReader reader) {
+    private static Batch see(List<SourceFile> files, List<Seer<?>> seers, Readers readers) {
         Batch batch = new Batch(new ArrayList<>(), new LinkedHashMap<>(), new ArrayList<>(), new ArrayList<>());
         List<SourceText> texts = new ArrayList<>();
         for (SourceFile file : files) {
@@ -156,10 +158,12 @@ public final class Scan {
                 batch.unread().add(new Unread(file.path(), 1, e.getMessage()));
             }
         }
-        reader.read(texts, tree -> {
+        Map<Language, List<SourceText>> byLanguage = new EnumMap<>(Language.class);
+        texts.forEach(each -> byLanguage.computeIfAbsent(each.file().language(), key -> new ArrayList<>()).add(each));
+        byLanguage.forEach((language, own) -> readers.of(language).read(own, tree -> {
             batch.unread().addAll(tree.unread());
             see(tree, seers, batch);
-        });
+        }));
         return batch;
     }
 

@@ -5,19 +5,31 @@ import java.util.Optional;
 
 /** A language that Driftwood reads, told by the extension of the file name. */
 public enum Language {
-    JAVA("java", "java");
+    JAVA("java", "java", "Java"), PYTHON("python", "py", "Python");
 
     private final String key;
     private final String extension;
+    private final String title;
 
-    Language(String key, String extension) {
+    Language(String key, String extension, String title) {
         this.key = key;
         this.extension = extension;
+        this.title = title;
     }
 
     /** The name used in outputs and file formats, never null. */
     public String key() {
         return key;
+    }
+
+    /** The name as its users write it. */
+    public String title() {
+        return title;
+    }
+
+    /** Whether a bare name inside a type can mean a member of the object itself. */
+    public boolean hasImpliedSelf() {
+        return this != PYTHON;
     }
 
     /** The ending of its file names, without the dot. */

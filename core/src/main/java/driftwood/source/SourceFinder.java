@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * Walks folders for source files. Hidden folders, build output and links are passed over: a link could lead
@@ -21,7 +22,9 @@ import java.util.Set;
 public final class SourceFinder {
     /** Folders of build output, wherever they stand beside a build file or a source folder. */
     private static final Set<String> BUILD_OUTPUT = Set.of("target", "build", "out", "bin", "dist");
-    private static final Set<String> NEVER = Set.of("node_modules");
+    private static final Pattern TEST_NAME = Pattern.compile(
+            ".*(Test|Tests|IT)\\.java|test_.*\\.py|.*_test\\.py|conftest\\.py");
+    private static final Set<String> NEVER = Set.of("node_modules", "__pycache__", "site-packages");
     private static final List<String> BUILD_MARKS =
             List.of("pom.xml", "build.gradle", "build.gradle.kts", "build.xml", "src", ".git", "package.json");
     private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testfixtures", "it", "test-sources");
@@ -103,6 +106,9 @@ public final class SourceFinder {
         if (name.startsWith(".") || NEVER.contains(name)) {
             return true;
         }
+        if (Files.exists(folder.resolve("pyvenv.cfg"))) {
+            return true;
+        }
         return BUILD_OUTPUT.contains(name)
                 && BUILD_MARKS.stream().anyMatch(mark -> Files.exists(folder.resolveSibling(mark)));
     }
@@ -116,7 +122,7 @@ public final class SourceFinder {
             }
         }
         String name = path.substring(path.lastIndexOf('/') + 1);
-        return name.endsWith("Test.java") || name.endsWith("Tests.java") || name.endsWith("IT.java");
+        return TEST_NAME.matcher(name).matches();
     }
 
     private String relative(Path file) {

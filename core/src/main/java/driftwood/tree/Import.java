@@ -13,8 +13,9 @@ import java.util.function.Consumer;
  * @param name qualified name as written, without the star
  * @param onDemand whether it ends in a star
  * @param isStatic whether it imports members, not types
+ * @param alias the name it has in this file; empty with a star
  */
-public record Import(int start, int end, String name, boolean onDemand, boolean isStatic) implements Node {
+public record Import(int start, int end, String name, boolean onDemand, boolean isStatic, String alias) implements Node {
 
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {

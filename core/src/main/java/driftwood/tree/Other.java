@@ -14,6 +14,9 @@ import java.util.function.Consumer;
  * @param what the grammar's own name for it
  */
 public record Other(int start, int end, String what, List<Node> parts) implements Node {
+    /** Begins the name of a node that passes its only part by the name of a parameter: {@code depth=4}. */
+    public static final String NAMED = "named ";
+
 
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {

@@ -39,7 +39,7 @@ final class JavaDeclarations extends JavaStatements {
             String name = JavaTypes.of(each.getQualifiedIdentifier()).text();
             boolean onDemand = name.endsWith(".*");
             imports.add(new Import(start(each), end(each), onDemand ? name.substring(0, name.length() - 2) : name,
-                    onDemand, each.isStatic()));
+                    onDemand, each.isStatic(), onDemand ? "" : name.substring(name.lastIndexOf('.') + 1)));
         }
         return new Unit(0, text.length(), packageName, imports, nodes(file.getTypeDecls()));
     }

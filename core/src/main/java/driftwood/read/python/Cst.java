@@ -1,0 +1,57 @@
+package driftwood.read.python;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A node of the parsed text.
+ *
+ * @param kind     the grammar's name for it
+ * @param named    false for keywords, operators and punctuation
+ * @param field    the part it plays in its parent, else empty
+ * @param start    offset of the first character
+ * @param end      offset behind the last character
+ * @param children in order
+ */
+record Cst(String kind, boolean named, String field, int start, int end, List<Cst> children) {
+    /** A region that the parser could not make sense of. */
+    static final String ERROR = "ERROR";
+    /** Kinds whose inner parts nobody needs. */
+    static final Set<String> LEAVES = Set.of("identifier", "integer", "float", "comment", "string_start", "string_end",
+            "escape_sequence", "line_continuation");
+
+    /** The child that plays a part. */
+    Optional<Cst> part(String wanted) {
+        for (Cst child : children) {
+            if (child.field.equals(wanted)) {
+                return Optional.of(child);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** All children that play a part. */
+    List<Cst> parts(String wanted) {
+        return children.stream().filter(child -> child.field.equals(wanted)).toList();
+    }
+
+    /** Children that are neither punctuation nor comments. */
+    List<Cst> inner() {
+        return children.stream().filter(child -> child.named && !child.kind.equals("comment")
+                && !child.kind.equals("line_continuation")).toList();
+    }
+
+    boolean is(String wanted) {
+        return kind.equals(wanted);
+    }
+
+    /** Whether a keyword or operator stands directly in it. */
+    boolean has(String keyword) {
+        return children.stream().anyMatch(child -> !child.named && child.kind.equals(keyword));
+    }
+
+    String text(String source) {
+        return source.substring(start, Math.min(end, source.length()));
+    }
+}

@@ -1,0 +1,271 @@
+package driftwood.read.python;
+
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Python's expressions. */
+abstract class PythonExpressions {
+    private static final Map<String, String> LOGIC = Map.of("and", "&&", "or", "||");
+    private static final Set<String> ORDERED = Set.of("<", ">", "<=", ">=");
+
+    final String text;
+    /** Names that mean functions in this file, though they are spelled like classes. */
+    final Set<String> functions;
+
+    PythonExpressions(String text, Set<String> functions) {
+        this.text = text;
+        this.functions = functions;
+    }
+
+    abstract Block block(Cst body);
+
+    abstract List<Parameter> parameters(Cst node);
+
+    String text(Cst node) {
+        return node.text(text);
+    }
+
+    List<Node> expressions(List<Cst> nodes) {
+        return nodes.stream().map(this::expression).toList();
+    }
+
+    Node expression(Cst node) {
+        int start = node.start();
+        int end = node.end();
+        List<Cst> inner = node.inner();
+        switch (node.kind()) {
+            case "identifier":
+                return name(node);
+            case "none":
+                return new Literal(start, end, LiteralKind.NULL, "None");
+            case "true", "false":
+                return new Literal(start, end, LiteralKind.BOOLEAN, node.kind());
+            case "integer":
+                return new Literal(start, end, LiteralKind.INTEGER, text(node));
+            case "float":
+                return new Literal(start, end, LiteralKind.DECIMAL, text(node));
+            case "string", "concatenated_string":
+                return string(node);
+            case "parenthesized_expression", "await", "type", "yield", "list_splat", "dictionary_splat", "expression_list",
+                    "pattern_list", "interpolation", "case_pattern":
+                return inner.size() == 1 ? expression(inner.get(0)) : other(node);
+            case "attribute":
+                return new Member(start, end, expression(node.part("object").orElse(inner.get(0))),
+                        text(node.part("attribute").orElse(node)));
+            case "subscript":
+                return new Index(start, end, expression(inner.get(0)),
+                        inner.size() > 1 ? expression(inner.get(1)) : new Absent(end, end));
+            case "call":
+                return call(node);
+            case "keyword_argument":
+                return new Other(start, end, Other.NAMED + text(inner.get(0)),
+                        List.of(expression(inner.get(inner.size() - 1))));
+            case "not_operator":
+                return negated(expression(inner.get(0)), node);
+            case "unary_operator":
+                return new Unary(start, end, operator(node), expression(inner.get(0)));
+            case "boolean_operator":
+                return new Binary(start, end, LOGIC.getOrDefault(operator(node), operator(node)),
+                        expression(inner.get(0)), expression(inner.get(1)));
+            case "binary_operator":
+                return new Binary(start, end, operator(node), expression(inner.get(0)), expression(inner.get(1)));
+            case "comparison_operator":
+                return comparison(node);
+            case "conditional_expression":
+                return inner.size() < 3 ? other(node) : new Conditional(start, end, expression(inner.get(1)),
+                        expression(inner.get(0)), expression(inner.get(2)));
+            case "lambda":
+                return new Lambda(start, end, node.part("parameters").map(this::parameters).orElse(List.of()),
+                        expression(node.part("body").orElse(inner.get(inner.size() - 1))));
+            case "named_expression":
+                return new Assignment(start, end, expression(inner.get(0)), "=", expression(inner.get(1)));
+            case "list_comprehension", "set_comprehension", "dictionary_comprehension", "generator_expression":
+                return comprehension(node);
+            default:
+                return other(node);
+        }
+    }
+
+    Node other(Cst node) {
+        return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
+    }
+
+    private Node name(Cst node) {
+        String name = text(node);
+        return new Name(node.start(), node.end(), name.equals("self") ? "this" : name.intern());
+    }
+
+    private static String operator(Cst node) {
+        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).findFirst().orElse("?");
+    }
+
+    /** Strings keep their contents; with values inside they are sums of texts. */
+    private Node string(Cst node) {
+        List<Node> parts = new ArrayList<>();
+        StringBuilder plain = new StringBuilder();
+        collect(node, plain, parts);
+        Node literal = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
+        for (Node part : parts) {
+            literal = new Binary(node.start(), node.end(), "+", literal, part);
+        }
+        return literal;
+    }
+
+    private void collect(Cst node, StringBuilder plain, List<Node> parts) {
+        for (Cst child : node.children()) {
+            switch (child.kind()) {
+                case "string_content" -> plain.append(text(child));
+                case "interpolation" -> parts.add(expression(child));
+                default -> collect(child, plain, parts);
+            }
+        }
+    }
+
+    private Node negated(Node operand, Cst node) {
+        if (operand instanceof NullTest test) {
+            return new NullTest(node.start(), node.end(), test.subject(), !test.negated());
+        }
+        return new Unary(node.start(), node.end(), "!", operand);
+    }
+
+    /** Tests for None, for types and for equality; a chain of comparisons is their conjunction. */
+    private Node comparison(Cst node) {
+        List<Cst> operands = node.inner();
+        List<String> operators = new ArrayList<>();
+        for (Cst child : node.children()) {
+            if (child.field().equals("operators") || !child.named()) {
+                operators.add(child.kind().replaceAll("\\s+", " "));
+            }
+        }
+        Node whole = null;
+        for (int i = 0; i + 1 < operands.size() && i < operators.size(); i++) {
+            Node one = comparison(operands.get(i), operators.get(i), operands.get(i + 1));
+            whole = whole == null ? one : new Binary(node.start(), node.end(), "&&", whole, one);
+        }
+        return whole == null ? other(node) : whole;
+    }
+
+    private Node comparison(Cst left, String operator, Cst right) {
+        int start = left.start();
+        int end = right.end();
+        boolean negated = operator.contains("not") || operator.equals("!=");
+        boolean equality = operator.startsWith("is") || operator.equals("==") || operator.equals("!=");
+        if (equality && right.is("none")) {
+            return new NullTest(start, end, expression(left), negated);
+        }
+        if (equality && left.is("call") && text(left).startsWith("type(") && left.inner().size() == 2
+                && left.inner().get(1).inner().size() == 1) {
+            Node test = new TypeTest(start, end, expression(left.inner().get(1).inner().get(0)), new TypeRef(text(right)),
+                    true, Optional.empty());
+            return negated ? new Unary(start, end, "!", test) : test;
+        }
+        if (equality) {
+            return new EqualityTest(start, end, expression(left), expression(right), negated);
+        }
+        boolean several = right.is("tuple") || right.is("list") || right.is("set");
+        if (operator.equals("in") && several && !right.inner().isEmpty()) {
+            Node whole = null;
+            for (Cst each : right.inner()) {
+                Node one = new EqualityTest(start, end, expression(left), expression(each), false);
+                whole = whole == null ? one : new Binary(start, end, "||", whole, one);
+            }
+            return whole;
+        }
+        return new Binary(start, end, ORDERED.contains(operator) ? operator : operator, expression(left),
+                expression(right));
+    }
+
+    /** {@code isinstance} is a type test, {@code super()} the parent, a name spelled like a class a creation. */
+    private Node call(Cst node) {
+        int start = node.start();
+        int end = node.end();
+        Cst callee = node.part("function").orElse(node.inner().get(0));
+        Optional<Cst> list = node.part("arguments");
+        List<Cst> given = list.filter(each -> each.is("argument_list")).map(Cst::inner)
+                .orElse(list.map(List::of).orElse(List.of()));
+        String name = text(callee);
+        if (name.equals("isinstance") && given.size() == 2) {
+            return typeTest(node, given.get(0), given.get(1));
+        }
+        if (name.equals("super")) {
+            return new Name(start, end, "super");
+        }
+        List<Node> arguments = expressions(given);
+        if (callee.is("identifier")) {
+            return isClass(name) ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
+                    : new Call(start, end, Optional.empty(), name.intern(), arguments);
+        }
+        if (callee.is("attribute")) {
+            Cst object = callee.part("object").orElse(callee);
+            String last = text(callee.part("attribute").orElse(callee));
+            if (text(object).equals("super()") && last.equals("__init__")) {
+                return new Call(start, end, Optional.empty(), "super", arguments);
+            }
+            boolean dotted = text(object).matches("[a-z_][\\w.]*") && !text(object).startsWith("self");
+            return dotted && isClass(last)
+                    ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
+                    : new Call(start, end, Optional.of(expression(object)), last.intern(), arguments);
+        }
+        List<Node> parts = new ArrayList<>(List.of(expression(callee)));
+        parts.addAll(arguments);
+        return new Other(start, end, "call", parts);
+    }
+
+    private boolean isClass(String name) {
+        String bare = name.startsWith("_") ? name.substring(1) : name;
+        return !bare.isEmpty() && Character.isUpperCase(bare.charAt(0)) && !functions.contains(name)
+                && (bare.length() == 1 || !bare.equals(bare.toUpperCase(java.util.Locale.ROOT)));
+    }
+
+    private Node typeTest(Cst node, Cst subject, Cst types) {
+        List<Cst> kinds = types.is("tuple") ? types.inner() : List.of(types);
+        Node whole = null;
+        for (Cst kind : kinds) {
+            Node test = new TypeTest(node.start(), node.end(), expression(subject), new TypeRef(text(kind)), false,
+                    Optional.empty());
+            whole = whole == null ? test : new Binary(node.start(), node.end(), "||", whole, test);
+        }
+        return whole == null ? other(node) : whole;
+    }
+
+    /** A loop whose value is collected. */
+    private Node comprehension(Cst node) {
+        Node body = new Other(node.start(), node.end(), "collected", expressions(node.inner().stream()
+                .filter(each -> !each.is("for_in_clause")).toList()));
+        List<Cst> clauses = node.inner().stream().filter(each -> each.is("for_in_clause")).toList();
+        for (int i = clauses.size() - 1; i >= 0; i--) {
+            Cst clause = clauses.get(i);
+            Optional<Cst> variable = clause.part("left");
+            Optional<Cst> from = clause.part("right");
+            if (variable.isPresent() && from.isPresent()) {
+                body = new Loop(node.start(), node.end(), LoopKind.EACH,
+                        List.of(variable(variable.get()), expression(from.get())), body);
+            }
+        }
+        return body;
+    }
+
+    /** What a loop gives its elements to: one local, or the locals of a pattern. */
+    Node variable(Cst target) {
+        if (target.is("identifier")) {
+            return new Local(target.start(), target.end(), text(target).intern(), TypeRef.NONE, Optional.empty());
+        }
+        List<Node> locals = new ArrayList<>();
+        locals(target, locals);
+        return new Other(target.start(), target.end(), "unpacked", locals);
+    }
+
+    void locals(Cst target, List<Node> into) {
+        if (target.is("identifier")) {
+            into.add(new Local(target.start(), target.end(), text(target).intern(), TypeRef.NONE, Optional.empty()));
+        } else if (target.is("attribute") || target.is("subscript")) {
+            into.add(expression(target));
+        } else {
+            target.inner().forEach(each -> locals(each, into));
+        }
+    }
+}
