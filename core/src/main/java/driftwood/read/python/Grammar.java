@@ -19,16 +19,20 @@ final class Grammar {
     private final String[] symbols;
     private final boolean[] named;
     private final String[] fields;
+    /** Keywords and punctuation, by symbol: one node serves for all. */
+    private final Cst[] tokens;
 
     Grammar() {
         language = new Language(Pointer.ofPython());
         parser = new Parser(language);
         symbols = new String[language.getSymbolCount()];
         named = new boolean[symbols.length];
+        tokens = new Cst[symbols.length];
         for (short i = 0; i < symbols.length; i++) {
             String name = language.symbolName(i);
             symbols[i] = name == null ? "" : name.intern();
             named[i] = language.isNamed(i);
+            tokens[i] = new Cst(symbols[i], false, "", 0, 0, List.of());
         }
         fields = new String[language.getFieldCount() + 1];
         fields[0] = "";
@@ -50,23 +54,39 @@ final class Grammar {
         Offsets offsets = Offsets.of(text);
         Tree tree = parser.parse(text, null);
         TreeCursor cursor = tree.walk();
-        return node(cursor, offsets);
+        return node(cursor, offsets, text);
     }
 
-    private Cst node(TreeCursor cursor, Offsets offsets) {
+    /** Each question to the binding costs: keywords and punctuation are asked for their kind only. */
+    private Cst node(TreeCursor cursor, Offsets offsets, String text) {
         Node node = cursor.getCurrentNode();
         int symbol = node.getSymbol() & 0xffff;
         boolean error = symbol == 0xffff;
+        if (!error && !named[symbol]) {
+            return tokens[symbol];
+        }
         String kind = error ? Cst.ERROR : symbols[symbol];
-        List<Cst> children = new ArrayList<>();
-        if ((error || named[symbol]) && !Cst.LEAVES.contains(kind) && cursor.gotoFirstChild()) {
+        int start = offsets.at(node.getStartByte());
+        int end = offsets.at(node.getEndByte());
+        List<Cst> children = List.of();
+        if (!isLeaf(kind, text, start) && cursor.gotoFirstChild()) {
+            children = new ArrayList<>(4);
             do {
-                children.add(node(cursor, offsets));
+                children.add(node(cursor, offsets, text));
             } while (cursor.gotoNextSibling());
             cursor.gotoParent();
         }
         int field = cursor.getCurrentFieldId() & 0xffff;
-        return new Cst(kind, error || named[symbol], field < fields.length ? fields[field] : "",
-                offsets.at(node.getStartByte()), offsets.at(node.getEndByte()), children);
+        return new Cst(kind, true, field < fields.length ? fields[field] : "", start, end, children);
+    }
+
+    /** Nobody needs the parts of a name, a number, or a text without values in it. */
+    private static boolean isLeaf(String kind, String text, int start) {
+        if (!kind.equals("string")) {
+            return Cst.LEAVES.contains(kind);
+        }
+        char first = start < text.length() ? text.charAt(start) : 'f';
+        char second = start + 1 < text.length() ? text.charAt(start + 1) : 'f';
+        return first == '"' || first == '\'' || (second == '"' || second == '\'') && first != 'f' && first != 'F';
     }
 }

@@ -107,7 +107,11 @@ abstract class PythonExpressions {
     private Node string(Cst node) {
         List<Node> parts = new ArrayList<>();
         StringBuilder plain = new StringBuilder();
-        collect(node, plain, parts);
+        if (node.children().isEmpty()) {
+            plain.append(bare(text(node)));
+        } else {
+            collect(node, plain, parts);
+        }
         Node literal = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
         for (Node part : parts) {
             literal = new Binary(node.start(), node.end(), "+", literal, part);
@@ -115,10 +119,28 @@ abstract class PythonExpressions {
         return literal;
     }
 
+    /** A text without its prefix and quotes. */
+    private static String bare(String written) {
+        int open = 0;
+        while (open < written.length() && written.charAt(open) != '"' && written.charAt(open) != '\'') {
+            open++;
+        }
+        int quotes = written.startsWith("\"\"\"", open) || written.startsWith("'''", open) ? 3 : 1;
+        int to = written.length() - quotes;
+        return open + quotes <= to ? written.substring(open + quotes, to) : "";
+    }
+
     private void collect(Cst node, StringBuilder plain, List<Node> parts) {
         for (Cst child : node.children()) {
             switch (child.kind()) {
                 case "string_content" -> plain.append(text(child));
+                case "string" -> {
+                    if (child.children().isEmpty()) {
+                        plain.append(bare(text(child)));
+                    } else {
+                        collect(child, plain, parts);
+                    }
+                }
                 case "interpolation" -> parts.add(expression(child));
                 default -> collect(child, plain, parts);
             }
@@ -137,7 +159,7 @@ abstract class PythonExpressions {
         List<Cst> operands = node.inner();
         List<String> operators = new ArrayList<>();
         for (Cst child : node.children()) {
-            if (child.field().equals("operators") || !child.named()) {
+            if (!child.named()) {
                 operators.add(child.kind().replaceAll("\\s+", " "));
             }
         }

@@ -42,6 +42,7 @@ public final class BirthSeer implements Seer<Birth> {
         private final Map<Node, String> names = new IdentityHashMap<>();
         private final Map<Node, List<String>> sets = new IdentityHashMap<>();
         private final Map<Node, Node> around = new IdentityHashMap<>();
+        private final Map<Node, Fates> known = new IdentityHashMap<>();
         private int fallbacks;
 
         Seeing(FileTree file) {
@@ -191,26 +192,14 @@ public final class BirthSeer implements Seer<Birth> {
             Node body = how == How.LOCAL ? routine().flatMap(Routine::body).<Node>map(each -> each)
                     .orElse(around.get(creation)) : null;
             if (body != null) {
-                used = Search.any(body, node -> node instanceof Call call
-                        && call.receiver().orElse(null) instanceof Name each && each.name().equals(name));
-                leaves = Search.any(body, node -> leaves(node, name));
-                wrapper = Search.all(body, Creation.class).stream().filter(each -> each.arguments().size() == 1
-                        && each.arguments().get(0) instanceof Name passed && passed.name().equals(name))
-                        .map(each -> each.type().name()).findFirst().orElse("");
+                Fates fates = known.computeIfAbsent(body, Fates::of);
+                used = fates.called().contains(name);
+                leaves = fates.leaving().contains(name);
+                wrapper = fates.wrappers().getOrDefault(name, "");
             }
             return new Birth(type(), member(), creation.type().name(), how, how == How.WRAPPED ? "" : name,
                     fallbacks > 0, used, leaves, wrapper, List.copyOf(sets.getOrDefault(creation, List.of())),
                     file.line(creation));
-        }
-
-        private static boolean leaves(Node node, String name) {
-            return node instanceof Return back && back.value().orElse(null) instanceof Name each && each.name().equals(name)
-                    || node instanceof Call call && call.arguments().stream().anyMatch(each ->
-                    each instanceof Name passed && passed.name().equals(name))
-                    || node instanceof Creation creation && creation.arguments().stream().anyMatch(each ->
-                    each instanceof Name passed && passed.name().equals(name))
-                    || node instanceof Assignment assignment && assignment.value() instanceof Name value
-                    && value.name().equals(name);
         }
     }
 }
