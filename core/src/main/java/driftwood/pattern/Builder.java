@@ -13,6 +13,7 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** builder: required parts first, optional parts by name, one step that builds and checks. */
@@ -38,6 +39,26 @@ final class Builder implements Pattern {
     @Override
     public List<String> roles() {
         return List.of("product", "builder", "required part", "optional part", "build step");
+    }
+
+    @Override
+    public Map<String, Advice> advice() {
+        return Map.of(
+                "long-parameter-list", new Advice(0.46, "{routine} can be told its parts by name, step by step",
+                        List.of("Write a builder with a step for each of {parameters}.",
+                        "Let its last step call {routine}.",
+                        "Move the callers over, one at a time."),
+                        new Cost(1, 30, "callers chain steps"), "one step of the builder"),
+                "swapped-arguments", new Advice(0.4, "steps with names leave nothing to mix up",
+                        List.of("First ask whether the call is right: it is most likely a defect.",
+                        "Write a builder whose steps are named as {parameters}.",
+                        "Move the callers over."),
+                        new Cost(1, 24, "callers chain steps"), "nothing: steps are called by name"),
+                "half-built-object", new Advice(0.5, "a builder can check, in its last step, that {setters} were not forgotten",
+                        List.of("Write a builder for {type} with a step for each of {setters}.",
+                        "Check the required parts in its last step.",
+                        "Move the creation sites over; make the setters private."),
+                        new Cost(1, 24, "callers chain steps"), "one step of the builder"));
     }
 
     @Override

@@ -13,6 +13,7 @@ import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -38,6 +39,16 @@ final class Factory implements Pattern {
     @Override
     public List<String> roles() {
         return List.of("factory", "product", "concrete product");
+    }
+
+    @Override
+    public Map<String, Advice> advice() {
+        return Map.of(
+                "hard-coded-instantiation", new Advice(0.48, "where many are needed over time, {client} can be handed a factory of {collaborator}",
+                        List.of("Declare a factory that creates {collaborator}.",
+                        "Hand it to {client} through the constructor.",
+                        "Replace the creations by calls of the factory."),
+                        new Cost(2, 14, "clients hold a factory"), "one factory more"));
     }
 
     @Override

@@ -16,6 +16,7 @@ import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -42,6 +43,20 @@ final class FactoryMethod implements Pattern {
     @Override
     public List<String> roles() {
         return List.of("creator", "product", "concrete product");
+    }
+
+    @Override
+    public Map<String, Advice> advice() {
+        return Map.of(
+                "constructor-work", new Advice(0.56, "a creation routine can do the work and hand {type} its values",
+                        List.of("Add a constructor to {type} that only takes values.",
+                        "Move the work into a creation routine that ends by calling it.",
+                        "Let callers use the routine; make the constructor private where nobody needs it."),
+                        new Cost(0, 8, "callers ask the routine instead of the constructor"), "one creation routine more"),
+                "hard-coded-instantiation", new Advice(0.46, "a routine that subclasses override can create {collaborator}",
+                        List.of("Extract the creation of {collaborator} into a routine.",
+                        "Override it where another one is needed, in tests first."),
+                        new Cost(0, 6, "a subclass decides"), "one overriding routine"));
     }
 
     @Override

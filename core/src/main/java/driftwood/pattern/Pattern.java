@@ -28,7 +28,7 @@ public interface Pattern {
 
     /** How well it answers a finding; empty where it does not. */
     default Optional<Fit> fit(Finding finding, Program program) {
-        return Optional.ofNullable(advice().get(finding.smell())).flatMap(advice -> advice.fit(key(), finding));
+        return Optional.empty();
     }
 
     /**
@@ -38,6 +38,6 @@ public interface Pattern {
      * @param site    the program and its texts
      */
     default Answer answer(Finding finding, Site site) {
-        return advice().get(finding.smell()).answer(finding);
+        throw new IllegalArgumentException(key() + " has no plan for " + finding.smell());
     }
 }

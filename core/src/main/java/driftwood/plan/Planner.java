@@ -29,7 +29,7 @@ public final class Planner {
     public List<Candidate> candidates(Finding finding) {
         List<Candidate> candidates = new ArrayList<>();
         for (Fit fit : Patterns.fits(finding, site.program())) {
-            Answer answer = Patterns.byKey(fit.pattern()).orElseThrow().answer(finding, site);
+            Answer answer = Patterns.answer(Patterns.byKey(fit.pattern()).orElseThrow(), finding, site);
             candidates.add(new Candidate(fit.pattern(), fit.score(), fit.because(), answer.cost()));
         }
         candidates.add(leave(finding));
@@ -65,7 +65,7 @@ public final class Planner {
         if (found.isEmpty()) {
             return plan(finding, chosen, candidates, List.of(), List.of(), today, "");
         }
-        Answer answer = found.get().answer(finding, site);
+        Answer answer = Patterns.answer(found.get(), finding, site);
         return plan(finding, chosen, candidates, answer.roles(), withPins(finding, answer.steps()), answer.after(),
                 Diff.of(answer.sketch()));
     }
@@ -93,7 +93,7 @@ public final class Planner {
     /** The change drill alone, for the best pattern that is not leaving it. */
     public Drill drill(Finding finding) {
         List<Evidence> after = Patterns.fits(finding, site.program()).stream().findFirst()
-                .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> each.answer(finding, site).after())
+                .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> Patterns.answer(each, finding, site).after())
                 .orElse(new DrillToday(finding, site).places());
         return new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);
     }

@@ -48,7 +48,8 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
     static String symbol(String owner, String name, List<ParameterOutline> parameters) {
         StringBuilder text = new StringBuilder(owner).append('#').append(name).append('(');
         for (int i = 0; i < parameters.size(); i++) {
-            text.append(i == 0 ? "" : ",").append(parameters.get(i).type().simpleName());
+            TypeRef type = parameters.get(i).type();
+            text.append(i == 0 ? "" : ",").append(type.isPresent() ? type.simpleName() : parameters.get(i).name());
             if (parameters.get(i).type().isArray()) {
                 text.append("[]");
             }

@@ -5,6 +5,7 @@ import driftwood.program.OutlineBuilder;
 import driftwood.program.Program;
 import driftwood.read.FileTree;
 import driftwood.read.Readers;
+import driftwood.source.Generated;
 import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceFinder;
@@ -150,7 +151,7 @@ public final class Scan {
         for (SourceFile file : files) {
             try {
                 SourceText text = SourceText.read(file);
-                texts.add(text);
+                texts.add(Generated.is(text) ? text.asideFromJudging() : text);
                 if (text.latin()) {
                     batch.latin().add(file.path());
                 }

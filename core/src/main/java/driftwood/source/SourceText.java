@@ -19,6 +19,11 @@ public record SourceText(SourceFile file, String text, boolean latin) {
     /** A larger source file is generated or data; javac itself gives up on methods long before. In bytes. */
     static final long LARGEST = 32L * 1024 * 1024;
 
+    /** The same text, as code that is read but not judged. */
+    public SourceText asideFromJudging() {
+        return new SourceText(new SourceFile(file.path(), file.location(), file.language(), true), text, latin);
+    }
+
     /** What went wrong with a file, in words for the person at the keyboard. */
     public static final class NotReadable extends Exception {
         private static final long serialVersionUID = 1;

@@ -27,7 +27,7 @@ class FitTest {
 
     @Test
     void theObjectsOwnChangingConditionIsAState() {
-        assertThat(fits("type-switch", "package quay; class Gate { enum P { A, B } private P p = P.A; int n; void f() { switch (p) { case A: "
+        assertThat(fits("state-switch", "package quay; class Gate { enum P { A, B } private P p = P.A; int n; void f() { switch (p) { case A: "
                 + "p = P.B; n++; break; case B: p = P.A; n--; break; } } void g() { switch (p) { case A: n++; f(); break; case B: n--; f(); break; } } }"))
                 .startsWith("state").contains("strategy", "registry");
     }

@@ -46,9 +46,9 @@ class PlannerTest {
         return Stream.of(
                 Arguments.of("type-switch", "strategy", new String[] {VESSELS, TUG, TANKER, DUES}, "Vessel.quote()"),
                 Arguments.of("type-switch", "visitor", new String[] {VESSELS, TUG, TANKER, DUES}, "VesselVisitor"),
-                Arguments.of("type-switch", "state", new String[] {GATE}, "GateState"),
-                Arguments.of("type-switch", "strategy", new String[] {GATE}, "PushRule"),
-                Arguments.of("type-switch", "registry", new String[] {GATE}, "positionHandlers"),
+                Arguments.of("state-switch", "state", new String[] {GATE}, "GateState"),
+                Arguments.of("state-switch", "strategy", new String[] {GATE}, "PushRule"),
+                Arguments.of("state-switch", "registry", new String[] {GATE}, "positionHandlers"),
                 Arguments.of("telescoping-constructor", "builder", new String[] {BERTH}, "Berth.Builder"),
                 Arguments.of("telescoping-constructor", "factory-method", new String[] {BERTH}, "Berth.withDepth()"),
                 Arguments.of("null-check", "null-object", new String[] {ROSTER}, "NoPilot"),
@@ -104,7 +104,7 @@ class PlannerTest {
 
     @Test
     void theDrillCountsEveryPlaceOfToday() {
-        given("type-switch", GATE);
+        given("state-switch", GATE);
         assertThat(planner.drill(finding).today()).extracting(Evidence::note)
                 .containsExactly("the new constant of Position", "one more arm here", "one more arm");
         assertThat(planner.drill(finding).change()).isEqualTo("one more Position");

@@ -164,7 +164,7 @@ class SketchesTest {
 
     @Test
     void gateByState() {
-        assertThat(sketch("type-switch", "state", GATE)).isEqualTo("""
+        assertThat(sketch("state-switch", "state", GATE)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/GateState.java
                 @@ -0,0 +1,20 @@
@@ -207,7 +207,7 @@ class SketchesTest {
 
     @Test
     void gateByStrategy() {
-        assertThat(sketch("type-switch", "strategy", GATE)).isEqualTo("""
+        assertThat(sketch("state-switch", "strategy", GATE)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/PushRule.java
                 @@ -0,0 +1,22 @@
@@ -252,7 +252,7 @@ class SketchesTest {
 
     @Test
     void gateByRegistry() {
-        assertThat(sketch("type-switch", "registry", GATE)).isEqualTo("""
+        assertThat(sketch("state-switch", "registry", GATE)).isEqualTo("""
                 --- a/quay/Gate.java
                 +++ b/quay/Gate.java
                 @@ -4,10 +4,11 @@

@@ -27,7 +27,7 @@ class ScanTest {
     Path root;
 
     private Scan.Result scan(int threads) {
-        return new Scan(new Scan.Options(List.of(), false, threads, count -> { }, Settings.DEFAULT)).run(root, List.of(root));
+        return new Scan(new Scan.Options(List.of("type-switch"), false, threads, count -> { }, Settings.DEFAULT)).run(root, List.of(root));
     }
 
     @Test

@@ -93,6 +93,14 @@ final class Bodies implements TreeVisitor<Work> {
         return !creation.array() ? Work.CREATES : filled ? Work.ACTS : Work.LOOKS_UP;
     }
 
+    /** Several names given their values at once. */
+    @Override
+    public Work visitOther(Other other) {
+        boolean looked = other.what().equals("unpacked") && other.parts().stream()
+                .allMatch(each -> each instanceof Local || Lookups.isLookup(each));
+        return looked ? Work.LOOKS_UP : visitNode(other);
+    }
+
     @Override
     public Work visitBlock(Block block) {
         return work(block.statements());

@@ -153,7 +153,8 @@ final class ChainWalk extends Walk {
     /** Cuts a run into chains on one subject each, and keeps the whole where arms create. */
     private void emit(Form form, List<Draft> drafts, List<Node> otherwise, boolean whole) {
         boolean creates = drafts.stream().anyMatch(draft -> bodies.product(draft.body()).isPresent());
-        if (drafts.size() + (otherwise.isEmpty() ? 0 : 1) < 2 || drafts.size() < 2 && !creates) {
+        if (drafts.size() + (otherwise.isEmpty() ? 0 : 1) < 2 || drafts.size() < 2 && !creates
+                && !callsDiffer(drafts.get(0), otherwise)) {
             return;
         }
         List<Draft> asked = drafts;
@@ -167,6 +168,15 @@ final class ChainWalk extends Walk {
             main = mainQuestion(asked);
         }
         chains.add(chain(form, asked, otherwise, main, whole));
+    }
+
+    /** One condition, and on either side one call of a different routine for the same end. */
+    private boolean callsDiffer(Draft only, List<Node> otherwise) {
+        Optional<Chain.Deed> here = deeds.of(List.of(only.condition()), only.body());
+        Optional<Chain.Deed> there = here.flatMap(deed -> deeds.of(List.of(only.condition()), otherwise));
+        return there.isPresent() && here.get().alone() && there.get().alone() && !here.get().use().isEmpty()
+                && here.get().use().equals(there.get().use()) && here.get().call().isCall() && there.get().call().isCall()
+                && !here.get().call().last().equals(there.get().call().last());
     }
 
     private static List<Draft> asked(List<Draft> drafts, Function<Node, Optional<Question>> ask) {

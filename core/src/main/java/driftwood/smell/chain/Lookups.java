@@ -10,12 +10,16 @@ import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
+import driftwood.tree.Other;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.Unary;
+import java.util.Set;
 
 /** Tells lookups from computations: a literal, a constant, a text assembled from those, or one plain getter. */
 final class Lookups implements TreeVisitor<Boolean> {
     private static final Lookups INSTANCE = new Lookups();
+
+    private static final Set<String> COLLECTIONS = Set.of("tuple", "list", "set", "dictionary", "expression_list");
 
     private Lookups() {
     }
@@ -47,6 +51,12 @@ final class Lookups implements TreeVisitor<Boolean> {
     @Override
     public Boolean visitCast(Cast cast) {
         return isLookup(cast.value());
+    }
+
+    /** A tuple or list of such. */
+    @Override
+    public Boolean visitOther(Other other) {
+        return COLLECTIONS.contains(other.what()) && other.parts().stream().allMatch(Lookups::isLookup);
     }
 
     @Override

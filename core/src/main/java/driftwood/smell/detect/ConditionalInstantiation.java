@@ -118,7 +118,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         for (Arm arm : arms) {
             Optional<TypeOutline> made = arm.product().filter(product -> !product.anonymous())
                     .flatMap(product -> program.resolve(new TypeRef(product.type()), scope.get()))
-                    .filter(type -> !isError(type));
+                    .filter(type -> !isError(type) && !isCopied(arm, type));
             if (made.isPresent()) {
                 table.put(arm.labels().isEmpty() ? OTHERWISE : arm.title(), made.get());
                 uses.add(arm.product().get().use());
@@ -135,6 +135,12 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         boolean collected = uses.iterator().next().indexOf('.') > 0;
         return common.isPresent() || collected || !uses.contains("return")
                 ? Optional.of(new Deciding(file, chain, table, common, deciding)) : Optional.empty();
+    }
+
+    /** An arm that asks for a type and makes that very type anew chooses nothing. */
+    private static boolean isCopied(Arm arm, TypeOutline made) {
+        return arm.labels().stream().anyMatch(label -> label.kind() == Chain.Label.Kind.TYPE
+                && new TypeRef(label.text()).simpleName().equals(made.simpleName()));
     }
 
     private static boolean isError(TypeOutline type) {

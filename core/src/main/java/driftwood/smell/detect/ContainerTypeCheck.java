@@ -47,6 +47,9 @@ public final class ContainerTypeCheck implements Detector<Descent> {
             """,
             List.of("composite"));
 
+    /** A type with more subtypes than this is the root of everything, not a kind of container. */
+    private static final int MOST_KINDS = 15;
+
     @Override
     public Smell smell() {
         return SMELL;
@@ -87,6 +90,7 @@ public final class ContainerTypeCheck implements Detector<Descent> {
         Optional<TypeOutline> type = descent.test().isEmpty() ? element
                 : scope.flatMap(found -> program.resolve(new TypeRef(descent.test()), found));
         return type.filter(found -> holdsItsLike(found, element, program)
+                && program.descendants(found).size() <= MOST_KINDS
                 && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
     }
 

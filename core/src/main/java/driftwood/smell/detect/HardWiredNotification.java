@@ -190,7 +190,7 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
     public List<Finding> judge(Program program, List<Seen<Telling>> sighted) {
         List<Finding> findings = new ArrayList<>();
         for (Seen<Telling> seen : sighted) {
-            if (!seen.test() && seen.sighting().worked()) {
+            if (!seen.test()) {
                 finding(seen.file(), seen.sighting(), program).ifPresent(findings::add);
             }
         }
@@ -201,6 +201,7 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
         Map<String, Told> byReceiver = new LinkedHashMap<>();
         Set<String> types = new LinkedHashSet<>();
         Set<String> repeated = new HashSet<>();
+        boolean worked = telling.worked();
         for (Told told : telling.calls()) {
             Optional<TypeOutline> type = program.projectType(told.call().owner(), telling.type());
             if (type.isPresent() && isCommand(told, telling, program) && !type.get().name().equals(telling.type())) {
@@ -208,12 +209,14 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                     repeated.add(told.receiver());
                 }
                 types.add(type.get().name());
+            } else if (byReceiver.isEmpty()) {
+                worked = true;
             }
         }
         byReceiver.keySet().removeAll(repeated);
         List<Told> calls = List.copyOf(byReceiver.values());
         Optional<String> shared = shared(calls);
-        if (calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
+        if (!worked || calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
             return Optional.empty();
         }
         List<Evidence> evidence = new ArrayList<>();

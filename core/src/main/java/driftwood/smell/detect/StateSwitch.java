@@ -45,10 +45,10 @@ public final class StateSwitch implements Detector<Chain> {
             void push() { switch (position) { case OPEN: shut(); break; case SHUT: open(); break; } }
             int toll()  { switch (position) { case OPEN: return count(2); case SHUT: return count(1); } }
             """,
-            List.of("state", "strategy"));
+            List.of("state", "strategy", "registry"));
 
     /** A chain of a routine on the field. */
-    private record Operation(String file, Chain chain, Set<String> values) {
+    private record Operation(String file, Chain chain, Set<String> values, String common) {
         boolean works() {
             return chain.arms().stream().anyMatch(arm -> arm.work() == Work.ACTS);
         }
@@ -72,12 +72,13 @@ public final class StateSwitch implements Detector<Chain> {
             Chain chain = seen.sighting();
             if (!seen.test() && chain.subject().plain()) {
                 ownField(chain, program).ifPresent(found -> {
-                    Set<String> values = Variants.of(chain, program).filter(each -> each.kind() != Variants.Kind.TYPES)
-                            .<Set<String>>map(each -> new LinkedHashSet<>(each.names())).orElse(Set.of());
-                    if (values.size() >= 2) {
+                    Optional<Variants> variants = Variants.of(chain, program)
+                            .filter(each -> each.kind() != Variants.Kind.TYPES && each.names().size() >= 2);
+                    if (variants.isPresent()) {
                         fields.put(found.symbol(), found);
                         byField.computeIfAbsent(found.symbol(), key -> new ArrayList<>())
-                                .add(new Operation(seen.file(), chain, values));
+                                .add(new Operation(seen.file(), chain,
+                                        new LinkedHashSet<>(variants.get().names()), variants.get().common()));
                     }
                 });
             }
@@ -129,7 +130,8 @@ public final class StateSwitch implements Detector<Chain> {
             others.add(new Place(operation.file(), operation.chain().line(), operation.chain().endLine(),
                     operation.chain().routine(), "another routine on the same field"));
         }
-        Detail detail = new Detail.Branching(first, List.copyOf(states), "", false, others);
+        Detail detail = new Detail.Branching(first, List.copyOf(states), operations.get(0).common(), false,
+                others);
         int last = operations.stream().mapToInt(each -> each.chain().endLine()).max().orElse(first.endLine());
         long routines = operations.stream().map(each -> each.chain().routine()).distinct().count();
         Spot spot = new Spot(operations.get(0).file(), first.line(), last, found.symbol());

@@ -111,10 +111,13 @@ public final class SubclassExplosion implements Detector<Shape> {
             }
         }
         List<Cell> best = List.of();
-        for (List<Cell> cells : bySplit.values()) {
-            List<Cell> dense = dense(once(dense(cells)));
-            if (dense.size() >= CELLS && dense.size() > best.size() && repeats(dense, shapes)) {
+        int shared = 0;
+        for (Map.Entry<String, List<Cell>> split : bySplit.entrySet()) {
+            List<Cell> dense = dense(once(dense(split.getValue())));
+            boolean better = dense.size() > best.size() || dense.size() == best.size() && split.getKey().length() > shared;
+            if (dense.size() >= CELLS && better && repeats(dense, shapes)) {
                 best = dense;
+                shared = split.getKey().length();
             }
         }
         return best;

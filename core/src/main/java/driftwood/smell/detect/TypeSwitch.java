@@ -60,6 +60,9 @@ public final class TypeSwitch implements Detector<Chain> {
     private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(start|end|on|visit|handle)(Element|Token|Tag|Line).*");
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
 
+    /** With more chains than this on one hierarchy, only those that share variants are told together. */
+    private static final int CLOSE = 5;
+
     /** A chain with what it tells apart. */
     private record Judged(String file, Chain chain, Variants variants) {
         Place place() {
@@ -132,7 +135,8 @@ public final class TypeSwitch implements Detector<Chain> {
     private static List<Judged> siblings(Judged one, Map<String, List<Judged>> groups) {
         List<Judged> others = new ArrayList<>(groups.get(one.variants().group(one.chain())));
         others.remove(one);
-        if (one.variants().isLoose()) {
+        boolean types = one.variants().kind() == Variants.Kind.TYPES;
+        if (one.variants().isLoose() || types && others.size() > CLOSE) {
             others.removeIf(other -> shared(one, other) < 2);
         }
         return others;

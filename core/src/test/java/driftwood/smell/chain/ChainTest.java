@@ -98,7 +98,7 @@ class ChainTest {
     }
 
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = ';', value = {"n > 3", "k != A1", "!(o instanceof Tug)", "s.isEmpty()", "k == i", "o != null",
+    @CsvSource(delimiter = ';', value = {"n + 1 > k + n", "k != A1", "!(o instanceof Tug)", "s.isEmpty()", "k == i", "o != null",
         "k == A1 || n == 4"})
     void otherConditionsHaveNoSubject(String condition) {
         Chain chain = only("if (" + condition + ") { n++; } else if (" + condition + ") { n--; }");

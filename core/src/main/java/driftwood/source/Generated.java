@@ -1,0 +1,41 @@
+package driftwood.source;
+
+import java.util.regex.Pattern;
+
+/** Tells code that a program wrote: nobody refactors it, its generator is changed instead. */
+public final class Generated {
+    private static final int HEAD = 1500;
+    private static final Pattern MARK = Pattern.compile("(?is).*\\b(automatically|auto-?)\\s*generated\\b.*"
+            + "|.*\\bgenerated\\s+(by|from|code|file|automatically)\\b.*(do not|don't|never)\\s+(edit|modify|change).*"
+            + "|.*(do not|don't|never)\\s+(edit|modify|change).*\\bgenerated\\b.*|.*@Generated\\b.*");
+    private static final Pattern FOLDER = Pattern.compile("(?i)(.*/)?generated(-sources|-src|_sources)?/.*");
+
+    private Generated() {
+    }
+
+    /** By its folder, or by what a comment at its head says. */
+    public static boolean is(SourceText source) {
+        if (FOLDER.matcher(source.file().path()).matches()) {
+            return true;
+        }
+        String text = source.text();
+        String head = text.substring(0, Math.min(HEAD, text.length()));
+        return head.contains("enerated") && MARK.matcher(comments(head)).matches();
+    }
+
+    /** Only what stands in comments or in the text at the head of a module counts. */
+    private static String comments(String head) {
+        StringBuilder said = new StringBuilder();
+        boolean inside = false;
+        for (String line : head.split("\n")) {
+            String text = line.strip();
+            boolean opens = text.startsWith("/*") || text.startsWith("\"\"\"");
+            if (inside || opens || text.startsWith("//") || text.startsWith("#") || text.startsWith("@Generated")) {
+                said.append(text).append(' ');
+            }
+            boolean closes = text.endsWith("*/") || text.endsWith("\"\"\"") && (!opens || text.length() > 3);
+            inside = (inside || opens) && !closes;
+        }
+        return said.toString();
+    }
+}
