@@ -16,7 +16,6 @@ import org.eclipse.jgit.lib.Repository;
 import org.eclipse.jgit.storage.file.FileRepositoryBuilder;
 import org.eclipse.jgit.treewalk.CanonicalTreeParser;
 import org.eclipse.jgit.treewalk.FileTreeIterator;
-import org.eclipse.jgit.treewalk.filter.PathSuffixFilter;
 import org.eclipse.jgit.util.io.NullOutputStream;
 
 /** What changed in a working tree since a revision. */
@@ -50,7 +49,8 @@ public final class Changes {
             Set<String> changed = new TreeSet<>();
             for (DiffEntry entry : entries(repository, tree)) {
                 Path file = workTree.resolve(entry.getNewPath());
-                if (entry.getChangeType() != DiffEntry.ChangeType.DELETE && file.startsWith(realRoot)) {
+                if (entry.getChangeType() != DiffEntry.ChangeType.DELETE
+                        && Language.ofFileName(entry.getNewPath()).isPresent() && file.startsWith(realRoot)) {
                     changed.add(realRoot.relativize(file).toString().replace('\\', '/'));
                 }
             }
@@ -86,7 +86,6 @@ public final class Changes {
         try (DiffFormatter formatter = new DiffFormatter(NullOutputStream.INSTANCE);
                 ObjectReader reader = repository.newObjectReader()) {
             formatter.setRepository(repository);
-            formatter.setPathFilter(PathSuffixFilter.create("." + Language.JAVA.extension()));
             CanonicalTreeParser before = new CanonicalTreeParser();
             before.reset(reader, tree);
             return formatter.scan(before, new FileTreeIterator(repository));

@@ -1,5 +1,6 @@
 package driftwood.smell;
 
+import driftwood.history.Churn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -52,6 +53,34 @@ public record Drag(double value, List<String> reasons) {
             double bounded = Math.min(5.0, Math.max(0.0, sum));
             return new Drag(Math.round(bounded * 10) / 10.0, List.copyOf(reasons));
         }
+    }
+
+    private static final double PER_RECENT_CHANGE = 0.3;
+    private static final double MOST_FOR_CHANGES = 1.2;
+    private static final double PER_CHANGE_TOGETHER = 0.8;
+    private static final double FOR_REST = 0.8;
+
+    /**
+     * This drag, with what the version history says: what changed often of late will change again, and what changed
+     * together must be found together. Code at rest drags less.
+     *
+     * @param churn of the files that the smell is in
+     */
+    public Drag with(Churn churn) {
+        List<String> all = new ArrayList<>(reasons);
+        double sum = value + Math.min(MOST_FOR_CHANGES, PER_RECENT_CHANGE * log2(1 + churn.recent()));
+        if (churn.together() >= 2) {
+            sum += PER_CHANGE_TOGETHER * churn.together() / churn.latest();
+            all.add(0, all.remove(0).replace(" to edit together", "") + ", changed together in " + churn.together()
+                    + " of the last " + churn.latest() + " commits to them");
+        } else if (churn.recent() >= 2) {
+            all.add("changed in " + churn.recent() + " commits within a year");
+        }
+        if (churn.touches() > 0 && churn.recent() == 0) {
+            sum -= FOR_REST;
+            all.add("at rest: not changed within a year");
+        }
+        return new Drag(Math.round(Math.min(5.0, Math.max(0.0, sum)) * 10) / 10.0, List.copyOf(all));
     }
 
     private static double log2(double x) {

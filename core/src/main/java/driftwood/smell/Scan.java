@@ -1,5 +1,7 @@
 package driftwood.smell;
 
+import driftwood.history.Churn;
+import driftwood.history.History;
 import driftwood.program.Outline;
 import driftwood.program.OutlineBuilder;
 import driftwood.program.Program;
@@ -12,13 +14,16 @@ import driftwood.source.SourceFinder;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
@@ -31,6 +36,8 @@ import java.util.function.IntConsumer;
  */
 public final class Scan {
     private static final int BATCH = 48;
+    /** The rest of a huge history is left unread. */
+    private static final Duration HISTORY_LIMIT = Duration.ofSeconds(5);
     /** For expressions nested thousands of levels deep; the memory is only reserved until it is used. In bytes. */
     private static final long STACK = 1L << 29;
 
@@ -86,6 +93,9 @@ public final class Scan {
         SourceFinder.Found found = new SourceFinder(root).find(places);
         List<Detector<?>> detectors = Catalogue.detectors(options.settings());
         List<Seer<?>> seers = detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList();
+        FutureTask<History> past = new FutureTask<>(() -> options.settings().history()
+                ? History.of(root, HISTORY_LIMIT) : History.NONE);
+        new Thread(past, "history").start();
         List<Batch> batches = see(found.files(), seers);
         List<Outline> outlines = new ArrayList<>();
         List<Unread> unread = new ArrayList<>(found.unread());
@@ -98,7 +108,8 @@ public final class Scan {
         unread.sort(null);
         latin.sort(null);
         Program program = Program.link(outlines);
-        List<Finding> findings = judge(detectors, program, batches);
+        History history = await(past);
+        List<Finding> findings = judge(detectors, program, batches, history);
         Map<String, Integer> languages = new TreeMap<>();
         program.outlines().forEach(each -> languages.merge(each.language().key(), 1, Integer::sum));
         int lines = program.outlines().stream().mapToInt(Outline::lines).sum();
@@ -131,9 +142,9 @@ public final class Scan {
         return List.of(done);
     }
 
-    private static void await(FutureTask<Void> task) {
+    private static <T> T await(FutureTask<T> task) {
         try {
-            task.get();
+            return task.get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("interrupted while reading", e);
@@ -184,7 +195,14 @@ public final class Scan {
         }
     }
 
-    private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Batch> batches) {
+    /** What the version history says of the files that a finding is in. */
+    private static Finding weighed(Finding finding, History history) {
+        Set<String> files = new TreeSet<>(Set.of(finding.file()));
+        finding.evidence().forEach(each -> files.add(each.file()));
+        return finding.withDrag(finding.drag().with(Churn.of(files, history)));
+    }
+
+    private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Batch> batches, History history) {
         List<Finding> findings = new ArrayList<>();
         for (Detector<?> detector : detectors) {
             findings.addAll(judge(detector, program, batches));
@@ -193,6 +211,9 @@ public final class Scan {
                 .thenComparing(Finding::smell).thenComparing(Finding::message));
         List<Finding> named = new ArrayList<>(Ids.assign(Overlaps.settled(findings)));
         named.removeIf(each -> !options.smells().isEmpty() && !options.smells().contains(each.smell()));
+        if (history.isKnown()) {
+            named.replaceAll(each -> weighed(each, history));
+        }
         named.sort(Finding.BY_DRAG);
         return named;
     }

@@ -7,8 +7,9 @@ import java.util.List;
  *
  * @param parameterLimit   parameters a routine may have before its list counts as long; at least 1
  * @param compositionRoots simple names of types, or of their endings after a star, that put the program together
+ * @param history          whether the version history weighs in the drag
  */
-public record Settings(int parameterLimit, List<String> compositionRoots) {
+public record Settings(int parameterLimit, List<String> compositionRoots, boolean history) {
     /** As the catalogue has it. */
-    public static final Settings DEFAULT = new Settings(5, List.of());
+    public static final Settings DEFAULT = new Settings(5, List.of(), true);
 }

@@ -47,7 +47,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     private static final int LEAST = 3;
     private static final Pattern EXCUSED_TYPE = Pattern.compile("(?i).*(mapper|serializer|serialiser|deserializer|printer|"
             + "formatter|writer|reader|encoder|decoder|renderer|comparator|converter|adapter|visitor|parser|factory|builder|"
-            + "view|report|dumper|codec|marshaller|validator|checker|proxy|wrapper|delegate|bridge|facade|test.*|"
+            + "view|report|json|xml|html|text|sarif|markdown|csv|dumper|codec|marshaller|validator|checker|proxy|wrapper|delegate|bridge|facade|test.*|"
             + "command|tool|main)s?");
     private static final Pattern EXCUSED_ROUTINE = Pattern.compile("(?i)(to|from|as|print|write|read|render|format|compare|"
             + "equals|copy|clone|create|build|make|new|parse|serialize|serialise|encode|decode|dump|describe|of|convert|map|"

@@ -51,7 +51,9 @@ final class UsageSeer implements Seer<Usage> {
             own = new LinkedHashSet<>();
             others = new LinkedHashSet<>();
             super.visitRoutine(routine);
-            if (routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
+            boolean makes = routine.body().map(body -> Search.any(body, node -> node instanceof Return back
+                    && back.value().orElse(null) instanceof Creation)).orElse(false);
+            if (!makes && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
                 usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
                         file.line(routine), file.endLine(routine)));
             }
