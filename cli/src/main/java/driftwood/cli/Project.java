@@ -4,6 +4,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import driftwood.source.Unread;
+import driftwood.store.Configuration;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -80,17 +81,32 @@ public final class Project {
         return " --project " + (way.matches("[\\w./+-]+") ? way : "'" + way + "'");
     }
 
+    /** What the project decides for itself. @throws UsageException where its file cannot be understood */
+    private Settings settings() {
+        try {
+            return Configuration.of(root);
+        } catch (Configuration.Invalid e) {
+            String near = e.unknownKey().isEmpty() ? "." : Nearest.to(e.unknownKey(), Configuration.KEYS)
+                    .map(each -> "; did you mean '" + each + "'?").orElse(".") + " The keys are "
+                    + String.join(", ", Configuration.KEYS) + ".";
+            throw new UsageException(e.getMessage() + near);
+        }
+    }
+
     /** Scans the project; tells on stderr what could not be read. */
     public Scan.Result scan(List<String> smells, boolean tests, Console console) {
         Progress progress = new Progress(console);
         IntConsumer count = progress::seen;
         Scan.Result result = new Scan(new Scan.Options(smells, tests, Runtime.getRuntime().availableProcessors(), count,
-                Settings.DEFAULT))
+                settings()))
                 .run(root, places);
         progress.done();
         if (result.files() == 0 && result.unread().isEmpty()) {
-            console.warn("nothing to read in " + root + ": no Java source was found there. Hidden folders, build output "
+            console.warn("nothing to read in " + root + ": no Java or Python source was found there. Hidden folders, build output "
                     + "and links are passed over.");
+        }
+        for (Unread complaint : result.complaints()) {
+            console.warn(complaint.file() + ":" + complaint.line() + ": " + complaint.why() + ".");
         }
         for (String file : result.latin()) {
             console.warn(file + " is not UTF-8; it was read as ISO-8859-1.");

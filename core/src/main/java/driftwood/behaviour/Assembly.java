@@ -99,6 +99,7 @@ final class Assembly {
     }
 
     private Make structured(JsonNode value, TypeRef declared, TypeOutline scope) {
+        // driftwood: leave conditional-instantiation because this is the one reader of inputs that people write
         if (value.has("enum")) {
             String name = value.get("enum").asText();
             int dot = name.lastIndexOf('.');
@@ -191,6 +192,7 @@ final class Assembly {
         List<Make> arguments = new ArrayList<>();
         way.parameters().forEach(each -> arguments.add(make(parts.get(each.name()), each.type(), type)));
         Optional<RoutineOutline> creator = way.routine().filter(each -> !each.isConstructor());
+        // driftwood: leave conditional-instantiation because a way either has a creation routine or is a constructor
         return creator.isPresent()
                 ? new Make.Call(ways.binaryName(type), List.of(), creator.get().name(), parameters, arguments)
                 : new Make.New(ways.binaryName(type), parameters, arguments);

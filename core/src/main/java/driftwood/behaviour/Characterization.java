@@ -86,6 +86,7 @@ public final class Characterization {
         if (first.isEmpty()) {
             return List.of();
         }
+        // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
         Observation observation = new Observation(classPath, limits);
         Map<String, Outcome> again = new HashMap<>();
         List<Outcome> outcomes = observation.run(first);

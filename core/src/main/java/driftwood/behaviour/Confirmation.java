@@ -41,6 +41,7 @@ public final class Confirmation {
         }
         Map<String, Outcome> outcomes = new HashMap<>();
         if (!runnable.isEmpty()) {
+            // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
             new Observation(classPath, limits).run(runnable).forEach(each -> outcomes.put(each.id(), each));
         }
         List<Verdict> verdicts = new ArrayList<>();

@@ -55,8 +55,8 @@ public record Drag(double value, List<String> reasons) {
         }
     }
 
-    private static final double PER_RECENT_CHANGE = 0.3;
-    private static final double MOST_FOR_CHANGES = 1.2;
+    private static final double PER_RECENT_CHANGE = 0.15;
+    private static final double MOST_FOR_CHANGES = 0.6;
     private static final double PER_CHANGE_TOGETHER = 0.8;
     private static final double FOR_REST = 0.8;
 

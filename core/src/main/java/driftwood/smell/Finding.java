@@ -1,10 +1,13 @@
 package driftwood.smell;
 
+import driftwood.history.Churn;
+import driftwood.history.History;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * A smell at a place.
@@ -51,17 +54,12 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
         }
     }
 
-    /** A finding without an id yet. */
-    public static Finding of(Smell smell, Spot spot, Drag drag, String message, List<Evidence> evidence,
-            Detail detail) {
-        String language = Language.ofFileName(spot.file()).map(Language::key).orElse("");
-        return new Finding("", smell.key(), drag, language, spot.file(), spot.line(), spot.endLine(), spot.symbol(),
+    /** The same finding, with what the version history says of all the files that it is in. */
+    Finding weighed(History history) {
+        Set<String> files = new TreeSet<>(Set.of(file));
+        evidence.forEach(each -> files.add(each.file()));
+        return new Finding(id, smell, drag.with(Churn.of(files, history)), language, file, line, endLine, symbol,
                 message, evidence, detail);
-    }
-
-    /** The same finding with another drag. */
-    public Finding withDrag(Drag given) {
-        return new Finding(id, smell, given, language, file, line, endLine, symbol, message, evidence, detail);
     }
 
     Finding withId(String given) {

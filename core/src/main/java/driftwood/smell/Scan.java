@@ -1,6 +1,5 @@
 package driftwood.smell;
 
-import driftwood.history.Churn;
 import driftwood.history.History;
 import driftwood.program.Outline;
 import driftwood.program.OutlineBuilder;
@@ -21,9 +20,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
@@ -69,9 +66,11 @@ public final class Scan {
      * @param files    how many were read
      * @param lines    how many they have
      * @param languages number of files by language
+     * @param left     how many findings a comment left out
+     * @param complaints what is wrong with such comments
      */
     public record Result(Path root, Program program, List<Finding> findings, List<Unread> unread, List<String> latin,
-            int files, int lines, Map<String, Integer> languages) {
+            int files, int lines, Map<String, Integer> languages, int left, List<Unread> complaints) {
     }
 
     public Scan(Options options) {
@@ -79,7 +78,7 @@ public final class Scan {
     }
 
     /** What one batch of files gave. */
-    private record Batch(List<Outline> outlines, Map<String, List<Seen<?>>> sightings, List<Unread> unread,
+    private record Batch(List<Leave> leaves, List<Outline> outlines, Map<String, List<Seen<?>>> sightings, List<Unread> unread,
             List<String> latin) {
     }
 
@@ -90,7 +89,7 @@ public final class Scan {
      * @param places existing files or folders
      */
     public Result run(Path root, List<Path> places) {
-        SourceFinder.Found found = new SourceFinder(root).find(places);
+        SourceFinder.Found found = new SourceFinder(root, options.settings().excluded()).find(places);
         List<Detector<?>> detectors = Catalogue.detectors(options.settings());
         List<Seer<?>> seers = detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList();
         FutureTask<History> past = new FutureTask<>(() -> options.settings().history()
@@ -101,7 +100,7 @@ public final class Scan {
         List<Unread> unread = new ArrayList<>(found.unread());
         List<String> latin = new ArrayList<>();
         for (Batch batch : batches) {
-            batch.outlines().forEach(each -> outlines.add(options.tests() ? each.judged() : each));
+            batch.outlines().forEach(each -> outlines.add(judgesTests() ? each.judged() : each));
             unread.addAll(batch.unread());
             latin.addAll(batch.latin());
         }
@@ -109,11 +108,31 @@ public final class Scan {
         latin.sort(null);
         Program program = Program.link(outlines);
         History history = await(past);
-        List<Finding> findings = judge(detectors, program, batches, history);
+        List<Finding> judged = judge(detectors, program, batches, history);
+        List<Leave> leaves = batches.stream().flatMap(each -> each.leaves().stream()).toList();
+        List<Finding> findings = judged.stream().filter(each -> wanted(each)
+                && leaves.stream().noneMatch(leave -> leave.covers(each))).toList();
+        List<Unread> complaints = new ArrayList<>();
+        for (Leave leave : leaves) {
+            String complaint = leave.complaint(judged.stream().anyMatch(leave::covers));
+            if (!complaint.isEmpty()) {
+                complaints.add(new Unread(leave.file(), leave.line(), complaint));
+            }
+        }
+        int left = (int) judged.stream().filter(each -> leaves.stream().anyMatch(leave -> leave.covers(each))).count();
         Map<String, Integer> languages = new TreeMap<>();
         program.outlines().forEach(each -> languages.merge(each.language().key(), 1, Integer::sum));
         int lines = program.outlines().stream().mapToInt(Outline::lines).sum();
-        return new Result(root, program, findings, unread, latin, outlines.size(), lines, languages);
+        return new Result(root, program, findings, unread, latin, outlines.size(), lines, languages,
+                left, complaints);
+    }
+
+    private boolean wanted(Finding finding) {
+        return options.smells().isEmpty() || options.smells().contains(finding.smell());
+    }
+
+    private boolean judgesTests() {
+        return options.tests() || options.settings().tests();
     }
 
     private List<Batch> see(List<SourceFile> files, List<Seer<?>> seers) {
@@ -156,13 +175,16 @@ public final class Scan {
         }
     }
 
-    private static Batch see(List<SourceFile> files, List<Seer<?>> seers, Readers readers) {
-        Batch batch = new Batch(new ArrayList<>(), new LinkedHashMap<>(), new ArrayList<>(), new ArrayList<>());
+    private Batch see(List<SourceFile> files, List<Seer<?>> seers, Readers readers) {
+        boolean judgesGenerated = options.settings().generated();
+        Batch batch = new Batch(new ArrayList<>(), new ArrayList<>(), new LinkedHashMap<>(), new ArrayList<>(), new ArrayList<>());
         List<SourceText> texts = new ArrayList<>();
         for (SourceFile file : files) {
             try {
                 SourceText text = SourceText.read(file);
-                texts.add(Generated.is(text) ? text.asideFromJudging() : text);
+                texts.add(Generated.is(text) && !judgesGenerated ? text.asideFromJudging() : text);
+                boolean judged = judgesTests() || !file.test();
+                batch.leaves().addAll(judged ? Leave.in(text) : List.of());
                 if (text.latin()) {
                     batch.latin().add(file.path());
                 }
@@ -195,13 +217,6 @@ public final class Scan {
         }
     }
 
-    /** What the version history says of the files that a finding is in. */
-    private static Finding weighed(Finding finding, History history) {
-        Set<String> files = new TreeSet<>(Set.of(finding.file()));
-        finding.evidence().forEach(each -> files.add(each.file()));
-        return finding.withDrag(finding.drag().with(Churn.of(files, history)));
-    }
-
     private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Batch> batches, History history) {
         List<Finding> findings = new ArrayList<>();
         for (Detector<?> detector : detectors) {
@@ -210,9 +225,8 @@ public final class Scan {
         findings.sort(Comparator.comparing(Finding::file).thenComparingInt(Finding::line)
                 .thenComparing(Finding::smell).thenComparing(Finding::message));
         List<Finding> named = new ArrayList<>(Ids.assign(Overlaps.settled(findings)));
-        named.removeIf(each -> !options.smells().isEmpty() && !options.smells().contains(each.smell()));
         if (history.isKnown()) {
-            named.replaceAll(each -> weighed(each, history));
+            named.replaceAll(each -> each.weighed(history));
         }
         named.sort(Finding.BY_DRAG);
         return named;
@@ -225,7 +239,7 @@ public final class Scan {
         for (Batch batch : batches) {
             for (Seen<?> seen : batch.sightings().getOrDefault(detector.seer().key(), List.of())) {
                 Seen<S> own = (Seen<S>) seen;
-                sighted.add(options.tests() ? new Seen<>(own.file(), false, own.sighting()) : own);
+                sighted.add(judgesTests() ? new Seen<>(own.file(), false, own.sighting()) : own);
             }
         }
         return detector.judge(program, sighted);

@@ -8,8 +8,12 @@ import java.util.List;
  * @param parameterLimit   parameters a routine may have before its list counts as long; at least 1
  * @param compositionRoots simple names of types, or of their endings after a star, that put the program together
  * @param history          whether the version history weighs in the drag
+ * @param excluded         paths to leave out, in the form of an ignore file
+ * @param tests            whether test code is judged
+ * @param generated        whether generated code is judged
  */
-public record Settings(int parameterLimit, List<String> compositionRoots, boolean history) {
+public record Settings(int parameterLimit, List<String> compositionRoots, boolean history, List<String> excluded,
+        boolean tests, boolean generated) {
     /** As the catalogue has it. */
-    public static final Settings DEFAULT = new Settings(5, List.of(), true);
+    public static final Settings DEFAULT = new Settings(5, List.of(), true, List.of(), false, false);
 }

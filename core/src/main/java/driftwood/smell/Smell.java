@@ -1,5 +1,7 @@
 package driftwood.smell;
 
+import driftwood.smell.Finding.Spot;
+import driftwood.source.Language;
 import java.util.List;
 
 /**
@@ -15,4 +17,11 @@ import java.util.List;
  */
 public record Smell(String key, String prefix, String title, String what, String isNot, String example,
         List<String> cures) {
+
+    /** A finding of this smell, without an id yet. */
+    public Finding finding(Spot spot, Drag drag, String message, List<Evidence> evidence, Detail detail) {
+        String language = Language.ofFileName(spot.file()).map(Language::key).orElse("");
+        return new Finding("", key, drag, language, spot.file(), spot.line(), spot.endLine(), spot.symbol(), message,
+                evidence, detail);
+    }
 }

@@ -30,6 +30,7 @@ public final class SourceFinder {
     private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testfixtures", "it", "test-sources");
 
     private final Path root;
+    private final IgnoreRules ignored;
 
     /**
      * What a walk found.
@@ -42,7 +43,13 @@ public final class SourceFinder {
 
     /** @param root the scanned root: paths are told relative to it */
     public SourceFinder(Path root) {
+        this(root, List.of());
+    }
+
+    /** @param excluded paths to leave out, in the form of an ignore file, told from the root */
+    public SourceFinder(Path root, List<String> excluded) {
         this.root = root.toAbsolutePath().normalize();
+        this.ignored = new IgnoreRules(this.root, excluded);
     }
 
     /**
@@ -71,13 +78,14 @@ public final class SourceFinder {
             Files.walkFileTree(start, new SimpleFileVisitor<>() {
                 @Override
                 public FileVisitResult preVisitDirectory(Path folder, BasicFileAttributes attributes) {
-                    return !folder.equals(start) && passedOver(folder)
+                    return !folder.equals(start) && (passedOver(folder) || ignored.leavesOut(folder, true))
                             ? FileVisitResult.SKIP_SUBTREE : FileVisitResult.CONTINUE;
                 }
 
                 @Override
                 public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
-                    if (attributes.isRegularFile()) {
+                    if (attributes.isRegularFile() && Language.ofFileName(file.getFileName().toString()).isPresent()
+                            && !ignored.leavesOut(file, false)) {
                         take(file, files);
                     }
                     return FileVisitResult.CONTINUE;

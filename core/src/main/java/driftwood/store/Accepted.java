@@ -44,6 +44,7 @@ public record Accepted(String format, List<Entry> findings) {
      * @throws IOException where the file is damaged or of another format; the message says so
      */
     public static Accepted in(Path root) throws IOException {
+        // driftwood: leave hard-coded-instantiation because the folder is told by its root, and tests give it a temporary one
         Folder folder = new Folder(root);
         Path file = folder.path().resolve(NAME);
         if (!Files.exists(file)) {

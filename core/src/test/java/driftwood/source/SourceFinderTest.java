@@ -62,4 +62,36 @@ class SourceFinderTest {
         assertThat(new SourceFinder(root).find(List.of(root)).files()).filteredOn(SourceFile::test)
                 .extracting(SourceFile::path).containsExactly("src/test/java/A.java", "x/BerthTest.java");
     }
+
+    @Test
+    void ignoreFilesAreHonouredTheNearestFirst() {
+        write("old/A.java", "old/keep/B.java", "src/C.java", "src/made/D.java", "src/made/E.java");
+        Given.write(root.resolve(".gitignore"), "old/*\n!old/keep/\nmade/\n");
+        Given.write(root.resolve("src/.gitignore"), "!made/\nmade/D.java\n");
+        assertThat(found(root)).containsExactly("old/keep/B.java", "src/C.java", "src/made/E.java");
+    }
+
+    @Test
+    void aFileNamedOutrightIsTakenEvenWhereItIsIgnored() {
+        write("old/A.java");
+        Given.write(root.resolve(".gitignore"), "old/\n");
+        assertThat(found(root)).isEmpty();
+        assertThat(found(root.resolve("old/A.java"))).containsExactly("old/A.java");
+    }
+
+    @Test
+    void theProjectsOwnExclusionsCountToo() {
+        write("src/A.java", "legacy/deep/B.java", "src/C.java");
+        assertThat(new SourceFinder(root, List.of("legacy/", "C.java")).find(List.of(root)).files())
+                .extracting(SourceFile::path).containsExactly("src/A.java");
+    }
+
+    @Test
+    void virtualEnvironmentsAndCachesOfPythonArePassedOver() {
+        write("quay/a.py", "env/lib/b.py", "quay/__pycache__/c.py", "test_a.py", "quay/conftest.py");
+        Given.write(root.resolve("env/pyvenv.cfg"), "home = here");
+        assertThat(new SourceFinder(root).find(List.of(root)).files()).filteredOn(file -> !file.test())
+                .extracting(SourceFile::path).containsExactly("quay/a.py");
+        assertThat(found(root)).containsExactly("quay/a.py", "quay/conftest.py", "test_a.py");
+    }
 }

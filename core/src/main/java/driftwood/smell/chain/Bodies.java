@@ -23,13 +23,8 @@ final class Bodies implements TreeVisitor<Work> {
     /** Statements of a body, blocks opened, jumps without a value and casts into locals left out. */
     static List<Node> statements(List<Node> body) {
         List<Node> flat = new ArrayList<>();
-        for (Node each : body) {
-            if (each instanceof Block block) {
-                flat.addAll(statements(block.statements()));
-            } else if (!each.accept(SILENCE)) {
-                flat.add(each);
-            }
-        }
+        body.forEach(each -> flat.addAll(Search.statements(each)));
+        flat.removeIf(each -> each.accept(SILENCE));
         return flat;
     }
 

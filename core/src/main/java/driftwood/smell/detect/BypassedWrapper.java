@@ -123,7 +123,7 @@ public final class BypassedWrapper implements Detector<Birth> {
         Site first = bare.get(0);
         Detail detail = new Detail.Gathered("place that creates " + type.simpleName(), Map.of("wrapped",
                 List.of(type.simpleName()), "wrapper", List.of(usual.get().simpleName())), places);
-        return Optional.of(Finding.of(SMELL, new Spot(first.file(), first.birth().line(), first.birth().line(),
+        return Optional.of(SMELL.finding(new Spot(first.file(), first.birth().line(), first.birth().line(),
                 first.birth().routine()), drag, type.simpleName() + " is wrapped in " + usual.get().simpleName() + " at "
                 + Listing.count(wrapped.size(), "place") + ", but not here"
                 + (bare.size() > 1 ? " and at " + Listing.count(bare.size() - 1, "other place") : ""), evidence, detail));

@@ -37,9 +37,9 @@ final class Calls {
     }
 
     /** Call sites outside the type; those that fill optional parts with nothing say so in their note. */
-    List<Place> outside(TypeOutline type, RoutineOutline routine, boolean constructor) {
+    List<Place> outside(TypeOutline type, RoutineOutline routine) {
         List<Place> places = new ArrayList<>();
-        if (constructor) {
+        if (routine.isConstructor()) {
             for (CreationFact creation : program.creations(type)) {
                 if (isOutside(type, creation.within()) && routine.takes(creation.arguments().size())) {
                     places.add(place(creation.within(), creation.routine(), creation.line(), routine,
@@ -68,7 +68,7 @@ final class Calls {
     }
 
     List<Place> withFillers(TypeOutline type, RoutineOutline constructor) {
-        return outside(type, constructor, true).stream().filter(place -> place.note().startsWith("fills")).toList();
+        return outside(type, constructor).stream().filter(place -> place.note().startsWith("fills")).toList();
     }
 
     /** What callers outside pass for one parameter. */

@@ -166,7 +166,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
                 + (repeats.isEmpty() ? "" : "; decided again in " + repeats.size()
                         + (repeats.size() == 1 ? " other place" : " other places"));
         Spot spot = new Spot(one.file(), one.line(), chain.endLine(), chain.routine());
-        return Finding.of(SMELL, spot, drag, message, evidence(one, places, disagreements), detail);
+        return SMELL.finding(spot, drag, message, evidence(one, places, disagreements), detail);
     }
 
     private static String classes(Deciding each) {

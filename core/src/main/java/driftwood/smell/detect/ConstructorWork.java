@@ -280,7 +280,7 @@ public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
         Detail detail = new Detail.Gathered("way to make a " + type.simpleName(), Map.of("type",
                 List.of(type.simpleName())), List.of());
         String first = says(deeds.get(0));
-        return Finding.of(SMELL, Spot.of(constructor, type.file()), drag, "the constructor does more than take its values: "
+        return SMELL.finding(Spot.of(constructor, type.file()), drag, "the constructor does more than take its values: "
                 + first + (deeds.size() > 1 ? ", and " + (deeds.size() - 1) + " more" : ""), evidence, detail);
     }
 

@@ -145,7 +145,7 @@ public final class ContainerTypeCheck implements Detector<Descent> {
         Drag drag = Drag.of(1 + others.size(), files.size(), 2).build();
         Detail detail = new Detail.Gathered("kind of " + one.container().simpleName(), Map.of("container",
                 List.of(one.container().simpleName()), "leaf", leaves), others);
-        return Finding.of(SMELL, new Spot(one.file(), descent.line(), descent.endLine(), descent.routine()), drag,
+        return SMELL.finding(new Spot(one.file(), descent.line(), descent.endLine(), descent.routine()), drag,
                 "asks each part whether it is a " + one.container().simpleName() + " and descends into it by itself"
                         + (others.isEmpty() ? "" : "; asked in " + Listing.count(others.size(), "other place")),
                 evidence, detail);

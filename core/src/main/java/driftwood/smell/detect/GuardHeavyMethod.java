@@ -151,7 +151,7 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
         }
         Drag drag = Drag.of(1, 1, guarded.parts().size()).build();
         Detail detail = new Detail.Gathered("guard", Map.of("core", List.of(core.text())), List.of());
-        return Finding.of(SMELL, new Spot(file, guarded.line(), guarded.endLine(), guarded.routine()), drag,
+        return SMELL.finding(new Spot(file, guarded.line(), guarded.endLine(), guarded.routine()), drag,
                 guards + " of " + guarded.parts().size() + " statements guard one: " + core.text(), evidence, detail);
     }
 }

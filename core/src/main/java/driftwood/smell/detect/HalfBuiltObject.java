@@ -140,7 +140,7 @@ public final class HalfBuiltObject implements Detector<Half> {
         Detail detail = new Detail.Gathered("required part of " + type.simpleName(), Map.of("type",
                 List.of(type.simpleName()), "setters", List.copyOf(setters)), sites);
         FieldUse first = reason.values().iterator().next();
-        return Finding.of(SMELL, Spot.of(type), drag, "unusable until " + Listing.of(List.copyOf(setters))
+        return SMELL.finding(Spot.of(type), drag, "unusable until " + Listing.of(List.copyOf(setters))
                 + (setters.size() == 1 ? " was called: " : " were called: ") + first.name() + "() fails without "
                 + first.field(), evidence, detail);
     }

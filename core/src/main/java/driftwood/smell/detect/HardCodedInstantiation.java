@@ -164,7 +164,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
                 List.of(group.client().simpleName()), "collaborator", List.of(made.simpleName())), places.subList(1,
                 places.size()));
         String symbol = field.map(each -> group.client().name() + "#" + each.name()).orElse(birth.routine());
-        return Finding.of(SMELL, new Spot(group.file(), birth.line(), birth.line(), symbol), drag, "creates its own "
+        return SMELL.finding(new Spot(group.file(), birth.line(), birth.line(), symbol), drag, "creates its own "
                 + made.simpleName() + ", which reaches " + Listing.of(reached) + ", and cannot be given another", evidence,
                 detail);
     }

@@ -229,7 +229,7 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                 List.of(shared.get())), List.of());
         int first = calls.get(0).line();
         int last = calls.get(calls.size() - 1).line();
-        return Optional.of(Finding.of(SMELL, new Spot(file, first, last, telling.routine()), drag, "tells "
+        return Optional.of(SMELL.finding(new Spot(file, first, last, telling.routine()), drag, "tells "
                 + Listing.count(calls.size(), "collaborator") + " of the same " + shared.get() + ", one by one: "
                 + Listing.of(names), evidence, detail));
     }

@@ -111,7 +111,7 @@ public final class LongParameterList implements Detector<Void> {
     }
 
     private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls) {
-        List<Place> callers = calls.outside(type, routine, routine.isConstructor());
+        List<Place> callers = calls.outside(type, routine);
         List<String> neighbours = TelescopingConstructor.neighbours(routine);
         Set<String> files = new HashSet<>(Set.of(type.file()));
         callers.forEach(each -> files.add(each.file()));
@@ -132,6 +132,6 @@ public final class LongParameterList implements Detector<Void> {
         Detail detail = new Detail.Gathered("parameter of " + routine.name(), Map.of("routine",
                 List.of(routine.name()), "parameters",
                 routine.parameters().stream().map(ParameterOutline::name).toList()), callers);
-        return Finding.of(SMELL, Spot.of(routine, type.file()), drag, message, evidence, detail);
+        return SMELL.finding(Spot.of(routine, type.file()), drag, message, evidence, detail);
     }
 }

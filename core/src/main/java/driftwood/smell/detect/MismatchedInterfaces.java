@@ -142,7 +142,7 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         Drag drag = Drag.of(1 + repeats.size(), files.size(), one.calls().size()).build();
         Detail detail = new Detail.Gathered("way of doing it", Map.of("adaptee",
                 one.calls().keySet().stream().map(TypeOutline::simpleName).toList(), "calls", names), places);
-        return Finding.of(SMELL, new Spot(one.file(), one.chain().line(), one.chain().endLine(), one.chain().routine()),
+        return SMELL.finding(new Spot(one.file(), one.chain().line(), one.chain().endLine(), one.chain().routine()),
                 drag, "for one purpose chooses between unrelated types: " + Listing.of(names), evidence, detail);
     }
 }

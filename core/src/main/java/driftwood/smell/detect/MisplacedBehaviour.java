@@ -149,7 +149,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
         Detail detail = new Detail.Gathered("part of " + envy.type().simpleName(), Map.of("routine", List.of(usage.name()),
                 "home", List.of(envy.type().simpleName())), List.of(new Place(envy.type().file(), envy.type().line(),
                 envy.type().line(), envy.type().name(), "the parts are here")));
-        return Finding.of(SMELL, new Spot(file, usage.line(), usage.endLine(), usage.routine()), drag, usage.name()
+        return SMELL.finding(new Spot(file, usage.line(), usage.endLine(), usage.routine()), drag, usage.name()
                 + "() uses " + members.size() + " members of " + envy.type().simpleName() + " and "
                 + (usage.own().isEmpty() ? "none" : "one") + " of its own: " + Listing.of(members), evidence, detail);
     }

@@ -150,7 +150,7 @@ public final class NearTwinClasses implements Detector<Shape> {
         List<String> names = names(twins);
         Detail detail = new Detail.Gathered("twin of " + first.simpleName(), Map.of("twins", names, "differs",
                 differing.isEmpty() ? List.of("some literals") : List.copyOf(differing)), places);
-        return Finding.of(SMELL, Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
+        return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
     }
 

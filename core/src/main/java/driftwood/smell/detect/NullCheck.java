@@ -124,6 +124,6 @@ public final class NullCheck implements Detector<NothingSighting> {
                 + (careless.isEmpty() ? "" : ", used unguarded in " + careless.size());
         Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);
         Spot spot = new Spot(source.file(), routine.line(), routine.endLine(), source.symbol());
-        return Finding.of(SMELL, spot, drag, message, evidence, detail);
+        return SMELL.finding(spot, drag, message, evidence, detail);
     }
 }

@@ -172,6 +172,6 @@ final class NullFields {
                 + " places";
         Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), guards, List.of());
         Spot spot = new Spot(found.owner().file(), field.line(), field.endLine(), found.symbol());
-        return Finding.of(smell, spot, drag, message, evidence, detail);
+        return smell.finding(spot, drag, message, evidence, detail);
     }
 }

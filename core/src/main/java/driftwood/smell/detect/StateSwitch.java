@@ -135,7 +135,7 @@ public final class StateSwitch implements Detector<Chain> {
         int last = operations.stream().mapToInt(each -> each.chain().endLine()).max().orElse(first.endLine());
         long routines = operations.stream().map(each -> each.chain().routine()).distinct().count();
         Spot spot = new Spot(operations.get(0).file(), first.line(), last, found.symbol());
-        return Finding.of(SMELL, spot, drag, routines + " routines branch on the field " + field.name() + ": "
+        return SMELL.finding(spot, drag, routines + " routines branch on the field " + field.name() + ": "
                 + Listing.of(List.copyOf(states)), evidence, detail);
     }
 

@@ -195,7 +195,7 @@ public final class SubclassExplosion implements Detector<Shape> {
                         + " combinations are missing").build();
         Detail detail = new Detail.Gathered("word in either direction", Map.of("rows", List.copyOf(rows.keySet()),
                 "columns", List.copyOf(columns)), places);
-        return Finding.of(SMELL, Spot.of(parent), drag, "its subclasses are a grid of " + Listing.of(List.copyOf(rows.keySet()))
+        return SMELL.finding(Spot.of(parent), drag, "its subclasses are a grid of " + Listing.of(List.copyOf(rows.keySet()))
                 + " by " + Listing.of(List.copyOf(columns)) + ": " + grid.size() + " classes with repeated bodies",
                 evidence, detail);
     }

@@ -206,7 +206,7 @@ public final class SwappedArguments implements Detector<Void> {
                 .build();
         Detail detail = new Detail.Gathered("call of " + called.name(), Map.of("routine", List.of(called.name()),
                 "parameters", cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList()), List.of());
-        return Finding.of(SMELL, spot, drag,
+        return SMELL.finding(spot, drag,
                 "calls " + called.signature() + " with " + String.join(", ", wrong), evidence, detail);
     }
 }

@@ -114,7 +114,7 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         RoutineOutline longest = steps.get(steps.size() - 1);
         boolean constructors = longest.isConstructor();
         List<Place> callers = new ArrayList<>();
-        steps.forEach(step -> callers.addAll(calls.outside(type, step, constructors)));
+        steps.forEach(step -> callers.addAll(calls.outside(type, step)));
         List<String> neighbours = neighbours(longest);
         List<Evidence> evidence = new ArrayList<>();
         for (RoutineOutline step : steps) {
@@ -136,7 +136,7 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         names.addAll(ladder.optional());
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? type.name() + "#" + longest.name() : type.name() + "#" + longest.name() + "()";
-        return Finding.of(SMELL, new Spot(type.file(), line, end, symbol),
+        return SMELL.finding(new Spot(type.file(), line, end, symbol),
                 drag(steps.size(), callers, type, longest, neighbours), message, evidence, detail);
     }
 
@@ -170,8 +170,8 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         String message = "one constructor of " + type.simpleName() + " with " + constructor.parameters().size()
                 + " parameters, " + names.size() + " of them optional: " + Listing.of(List.copyOf(names));
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
-                calls.outside(type, constructor, true));
-        findings.add(Finding.of(SMELL, Spot.of(constructor, type.file()),
+                calls.outside(type, constructor));
+        findings.add(SMELL.finding(Spot.of(constructor, type.file()),
                 drag(1, fillers, type, constructor, neighbours), message, evidence, detail));
     }
 

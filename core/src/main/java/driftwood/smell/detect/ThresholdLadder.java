@@ -150,7 +150,7 @@ public final class ThresholdLadder implements Detector<Chain> {
         List<String> limits = chain.arms().stream().map(Arm::title).toList();
         Detail detail = new Detail.Gathered("limit", Map.of("handlers",
                 chain.arms().stream().map(TypeSwitch::does).toList(), "limits", limits), List.of());
-        return Finding.of(SMELL, new Spot(file, chain.line(), chain.endLine(), chain.routine()), drag,
+        return SMELL.finding(new Spot(file, chain.line(), chain.endLine(), chain.routine()), drag,
                 asked ? "asks " + Listing.count(limits.size(), "candidate") + " in turn: " + Listing.of(limits)
                         : "a ladder of " + Listing.count(rungs, "rung") + " on " + chain.subject().text() + ": "
                         + Listing.of(limits), evidence, detail);

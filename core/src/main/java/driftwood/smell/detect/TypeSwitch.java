@@ -61,7 +61,7 @@ public final class TypeSwitch implements Detector<Chain> {
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
 
     /** With more chains than this on one hierarchy, only those that share variants are told together. */
-    private static final int CLOSE = 5;
+    private static final int CLOSE = 2;
 
     /** A chain with what it tells apart. */
     private record Judged(String file, Chain chain, Variants variants) {
@@ -167,7 +167,7 @@ public final class TypeSwitch implements Detector<Chain> {
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
                 variants.kind() == Variants.Kind.TYPES, siblings.stream().map(Judged::place).toList());
         Spot spot = new Spot(one.file(), chain.line(), chain.endLine(), chain.routine());
-        return Finding.of(SMELL, spot, drag, message(one, siblings.size(), guarded, missing),
+        return SMELL.finding(spot, drag, message(one, siblings.size(), guarded, missing),
                 evidence(one, siblings, missing), detail);
     }
 

@@ -115,7 +115,7 @@ public final class UncontrolledInstances implements Detector<Reach> {
                 .risk(true, 0.5, "two instances get in each other's way at run time, not before").build();
         Detail detail = new Detail.Gathered("user of " + type.simpleName(), Map.of("type", List.of(type.simpleName()),
                 "resource", List.of(reach.source())), places);
-        return Finding.of(SMELL, Spot.of(type), drag, "each instance takes hold of " + reach.resource().kind().title()
+        return SMELL.finding(Spot.of(type), drag, "each instance takes hold of " + reach.resource().kind().title()
                 + " of its own (" + reach.source() + "), and " + Listing.count(sites.size(), "place") + " create one",
                 evidence, detail);
     }

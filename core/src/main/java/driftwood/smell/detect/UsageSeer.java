@@ -39,6 +39,9 @@ final class UsageSeer implements Seer<Usage> {
         private final List<Usage> usages = new ArrayList<>();
         private Set<String> own = new LinkedHashSet<>();
         private Set<Use> others = new LinkedHashSet<>();
+        /** Uses that only fill what is being created: the work of a mapper. */
+        private Set<Use> mapped = new LinkedHashSet<>();
+        private int creations;
 
         Seeing(FileTree file) {
             super(file);
@@ -48,17 +51,19 @@ final class UsageSeer implements Seer<Usage> {
         public Void visitRoutine(Routine routine) {
             Set<String> outerOwn = own;
             Set<Use> outerOthers = others;
+            Set<Use> outerMapped = mapped;
+            mapped = new LinkedHashSet<>();
             own = new LinkedHashSet<>();
             others = new LinkedHashSet<>();
             super.visitRoutine(routine);
-            boolean makes = routine.body().map(body -> Search.any(body, node -> node instanceof Return back
-                    && back.value().orElse(null) instanceof Creation)).orElse(false);
+            boolean makes = 2 * mapped.size() >= others.size();
             if (!makes && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
                 usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
                         file.line(routine), file.endLine(routine)));
             }
             own = outerOwn;
             others = outerOthers;
+            mapped = outerMapped;
             return null;
         }
 
@@ -78,6 +83,14 @@ final class UsageSeer implements Seer<Usage> {
             return super.visitMember(member);
         }
 
+        @Override
+        public Void visitCreation(Creation creation) {
+            creations += creation.array() ? 0 : 1;
+            super.visitCreation(creation);
+            creations -= creation.array() ? 0 : 1;
+            return null;
+        }
+
         private void use(Node receiver, String name, String step) {
             if (receiver instanceof Name self && (self.name().equals("this") || self.name().equals("self")
                     || self.name().equals("super"))) {
@@ -88,6 +101,9 @@ final class UsageSeer implements Seer<Usage> {
             Trail trail = trail(receiver);
             if (!type && trail.isKnown()) {
                 others.add(new Use(trail, step));
+                if (creations > 0) {
+                    mapped.add(new Use(trail, step));
+                }
             }
         }
 
