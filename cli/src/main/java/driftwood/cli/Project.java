@@ -1,9 +1,11 @@
 package driftwood.cli;
 
 import driftwood.smell.Finding;
+import driftwood.smell.Memory;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import driftwood.source.Unread;
+import driftwood.store.Cache;
 import driftwood.store.Configuration;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -81,6 +83,10 @@ public final class Project {
         return " --project " + (way.matches("[\\w./+-]+") ? way : "'" + way + "'");
     }
 
+    private static int threads() {
+        return Integer.getInteger("driftwood.threads", Runtime.getRuntime().availableProcessors());
+    }
+
     /** What the project decides for itself. @throws UsageException where its file cannot be understood */
     private Settings settings() {
         try {
@@ -97,9 +103,13 @@ public final class Project {
     public Scan.Result scan(List<String> smells, boolean tests, Console console) {
         Progress progress = new Progress(console);
         IntConsumer count = progress::seen;
-        Scan.Result result = new Scan(new Scan.Options(smells, tests, Runtime.getRuntime().availableProcessors(), count,
-                settings()))
+        Settings settings = settings();
+        Memory memory = Cache.of(root);
+        Scan.Result result = new Scan(new Scan.Options(smells, tests, threads(), count, settings, memory))
                 .run(root, places);
+        if (memory instanceof Cache cache) {
+            cache.close();
+        }
         progress.done();
         if (result.files() == 0 && result.unread().isEmpty()) {
             console.warn("nothing to read in " + root + ": no Java or Python source was found there. Hidden folders, build output "

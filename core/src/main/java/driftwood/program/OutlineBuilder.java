@@ -19,6 +19,9 @@ import java.util.List;
 
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
+    /** Changes whenever the outline of an unchanged tree changes. */
+    public static final int VERSION = 1;
+
     private final List<TypeOutline> types = new ArrayList<>();
     private final List<CreationFact> creations = new ArrayList<>();
     private final List<CallFact> calls = new ArrayList<>();

@@ -1,5 +1,6 @@
 package driftwood.read;
 
+import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import java.util.List;
 import java.util.function.Consumer;
@@ -11,6 +12,11 @@ public interface Reader {
      * A number that changes whenever this reader makes another tree of the same text; part of every cache key.
      */
     int version();
+
+    /** What beside its text the tree of a file depends on, such as the package its folders make; never null. */
+    default String context(SourceFile file) {
+        return "";
+    }
 
     /**
      * Reads some files and hands each tree on as soon as it is made, so that no two are held longer than needed.

@@ -2,29 +2,18 @@ package driftwood.smell;
 
 import driftwood.history.History;
 import driftwood.program.Outline;
-import driftwood.program.OutlineBuilder;
 import driftwood.program.Program;
-import driftwood.read.FileTree;
-import driftwood.read.Readers;
-import driftwood.source.Generated;
-import driftwood.source.Language;
-import driftwood.source.SourceFile;
 import driftwood.source.SourceFinder;
-import driftwood.source.SourceText;
 import driftwood.source.Unread;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
 
 /**
@@ -32,11 +21,8 @@ import java.util.function.IntConsumer;
  * their file is seen.
  */
 public final class Scan {
-    private static final int BATCH = 48;
     /** The rest of a huge history is left unread. */
     private static final Duration HISTORY_LIMIT = Duration.ofSeconds(5);
-    /** For expressions nested thousands of levels deep; the memory is only reserved until it is used. In bytes. */
-    private static final long STACK = 1L << 29;
 
     private final Options options;
 
@@ -48,11 +34,14 @@ public final class Scan {
      * @param threads  at least 1
      * @param progress told the number of files seen so far, from any thread
      * @param settings what the project decided for itself
+     * @param memory   what earlier scans saw
      */
-    public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress, Settings settings) {
+    public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress, Settings settings,
+            Memory memory) {
         /** Everything, with all cores, silently. */
         public static final Options DEFAULT =
-                new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { }, Settings.DEFAULT);
+                new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { }, Settings.DEFAULT,
+                        Memory.NONE);
     }
 
     /**
@@ -77,11 +66,6 @@ public final class Scan {
         this.options = options;
     }
 
-    /** What one batch of files gave. */
-    private record Batch(List<Leave> leaves, List<Outline> outlines, Map<String, List<Seen<?>>> sightings, List<Unread> unread,
-            List<String> latin) {
-    }
-
     /**
      * Scans files and folders below a root.
      *
@@ -95,21 +79,23 @@ public final class Scan {
         FutureTask<History> past = new FutureTask<>(() -> options.settings().history()
                 ? History.of(root, HISTORY_LIMIT) : History.NONE);
         new Thread(past, "history").start();
-        List<Batch> batches = see(found.files(), seers);
+        Seeing seeing = new Seeing(seers, options);
+        List<Facts> facts = seeing.see(found.files());
         List<Outline> outlines = new ArrayList<>();
         List<Unread> unread = new ArrayList<>(found.unread());
-        List<String> latin = new ArrayList<>();
-        for (Batch batch : batches) {
-            batch.outlines().forEach(each -> outlines.add(judgesTests() ? each.judged() : each));
-            unread.addAll(batch.unread());
-            latin.addAll(batch.latin());
+        unread.addAll(seeing.unread());
+        List<String> latin = new ArrayList<>(seeing.latin());
+        for (Facts each : facts) {
+            outlines.add(judgesTests() ? each.outline().judged() : each.outline());
+            unread.addAll(each.unread());
         }
         unread.sort(null);
         latin.sort(null);
         Program program = Program.link(outlines);
         History history = await(past);
-        List<Finding> judged = judge(detectors, program, batches, history);
-        List<Leave> leaves = batches.stream().flatMap(each -> each.leaves().stream()).toList();
+        List<Finding> judged = judge(detectors, program, facts, history);
+        List<Leave> leaves = facts.stream().filter(each -> judgesTests()
+                || !each.outline().test()).flatMap(each -> each.leaves().stream()).toList();
         List<Finding> findings = judged.stream().filter(each -> wanted(each)
                 && leaves.stream().noneMatch(leave -> leave.covers(each))).toList();
         List<Unread> complaints = new ArrayList<>();
@@ -135,33 +121,7 @@ public final class Scan {
         return options.tests() || options.settings().tests();
     }
 
-    private List<Batch> see(List<SourceFile> files, List<Seer<?>> seers) {
-        List<List<SourceFile>> slices = new ArrayList<>();
-        for (int i = 0; i < files.size(); i += BATCH) {
-            slices.add(files.subList(i, Math.min(files.size(), i + BATCH)));
-        }
-        AtomicInteger next = new AtomicInteger();
-        AtomicInteger seen = new AtomicInteger();
-        Batch[] done = new Batch[slices.size()];
-        Readers readers = new Readers();
-        Callable<Void> worker = () -> {
-            for (int i = next.getAndIncrement(); i < done.length; i = next.getAndIncrement()) {
-                done[i] = see(slices.get(i), seers, readers);
-                options.progress().accept(seen.addAndGet(slices.get(i).size()));
-            }
-            return null;
-        };
-        List<FutureTask<Void>> tasks = new ArrayList<>();
-        for (int i = 0; i < Math.max(1, Math.min(options.threads(), slices.size())); i++) {
-            FutureTask<Void> task = new FutureTask<>(worker);
-            tasks.add(task);
-            new Thread(null, task, "see-" + i, STACK).start();
-        }
-        tasks.forEach(Scan::await);
-        return List.of(done);
-    }
-
-    private static <T> T await(FutureTask<T> task) {
+    static <T> T await(FutureTask<T> task) {
         try {
             return task.get();
         } catch (InterruptedException e) {
@@ -175,52 +135,10 @@ public final class Scan {
         }
     }
 
-    private Batch see(List<SourceFile> files, List<Seer<?>> seers, Readers readers) {
-        boolean judgesGenerated = options.settings().generated();
-        Batch batch = new Batch(new ArrayList<>(), new ArrayList<>(), new LinkedHashMap<>(), new ArrayList<>(), new ArrayList<>());
-        List<SourceText> texts = new ArrayList<>();
-        for (SourceFile file : files) {
-            try {
-                SourceText text = SourceText.read(file);
-                texts.add(Generated.is(text) && !judgesGenerated ? text.asideFromJudging() : text);
-                boolean judged = judgesTests() || !file.test();
-                batch.leaves().addAll(judged ? Leave.in(text) : List.of());
-                if (text.latin()) {
-                    batch.latin().add(file.path());
-                }
-            } catch (SourceText.NotReadable e) {
-                batch.unread().add(new Unread(file.path(), 1, e.getMessage()));
-            }
-        }
-        Map<Language, List<SourceText>> byLanguage = new EnumMap<>(Language.class);
-        texts.forEach(each -> byLanguage.computeIfAbsent(each.file().language(), key -> new ArrayList<>()).add(each));
-        byLanguage.forEach((language, own) -> readers.of(language).read(own, tree -> {
-            batch.unread().addAll(tree.unread());
-            see(tree, seers, batch);
-        }));
-        return batch;
-    }
-
-    private static void see(FileTree tree, List<Seer<?>> seers, Batch batch) {
-        try {
-            Outline outline = OutlineBuilder.of(tree);
-            Map<String, List<Seen<?>>> own = new LinkedHashMap<>();
-            for (Seer<?> seer : seers) {
-                List<Seen<?>> seen = new ArrayList<>();
-                seer.see(tree).forEach(each -> seen.add(new Seen<>(tree.file().path(), tree.file().test(), each)));
-                own.put(seer.key(), seen);
-            }
-            batch.outlines().add(outline);
-            own.forEach((key, seen) -> batch.sightings().computeIfAbsent(key, k -> new ArrayList<>()).addAll(seen));
-        } catch (StackOverflowError e) {
-            batch.unread().add(new Unread(tree.file().path(), 1, "nested too deeply to be looked at"));
-        }
-    }
-
-    private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Batch> batches, History history) {
+    private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Facts> facts, History history) {
         List<Finding> findings = new ArrayList<>();
         for (Detector<?> detector : detectors) {
-            findings.addAll(judge(detector, program, batches));
+            findings.addAll(judge(detector, program, facts));
         }
         findings.sort(Comparator.comparing(Finding::file).thenComparingInt(Finding::line)
                 .thenComparing(Finding::smell).thenComparing(Finding::message));
@@ -234,12 +152,12 @@ public final class Scan {
 
     /** The seer of a detector gives exactly its sightings, which the compiler cannot follow through the map. */
     @SuppressWarnings("unchecked")
-    private <S> List<Finding> judge(Detector<S> detector, Program program, List<Batch> batches) {
+    private <S> List<Finding> judge(Detector<S> detector, Program program, List<Facts> facts) {
         List<Seen<S>> sighted = new ArrayList<>();
-        for (Batch batch : batches) {
-            for (Seen<?> seen : batch.sightings().getOrDefault(detector.seer().key(), List.of())) {
-                Seen<S> own = (Seen<S>) seen;
-                sighted.add(judgesTests() ? new Seen<>(own.file(), false, own.sighting()) : own);
+        for (Facts each : facts) {
+            boolean test = each.outline().test() && !judgesTests();
+            for (Object seen : each.sightings().getOrDefault(detector.seer().key(), List.of())) {
+                sighted.add(new Seen<>(each.outline().file(), test, (S) seen));
             }
         }
         return detector.judge(program, sighted);

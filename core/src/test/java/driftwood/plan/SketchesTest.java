@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
 import driftwood.pattern.Site;
+import driftwood.smell.Memory;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import java.nio.file.Path;
@@ -27,7 +28,7 @@ class SketchesTest {
 
     private String sketch(String smell, String pattern, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT)).run(root, List.of(root));
+        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE)).run(root, List.of(root));
         return new Planner(new Site(root, result.program())).plan(result.findings().get(0), Optional.of(pattern)).sketch();
     }
 

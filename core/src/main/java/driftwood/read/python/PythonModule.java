@@ -34,7 +34,7 @@ final class PythonModule extends PythonStatements {
     }
 
     /** Folders that say they are packages, from the outermost on. */
-    private static String packageOf(Path folder) {
+    static String packageOf(Path folder) {
         String name = "";
         for (Path at = folder; at != null && at.getFileName() != null && Files.exists(at.resolve("__init__.py"));
                 at = at.getParent()) {

@@ -3,6 +3,7 @@ package driftwood.read.python;
 import driftwood.read.FileTree;
 import driftwood.read.Reader;
 import driftwood.source.Lines;
+import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
 import driftwood.tree.Unit;
@@ -20,6 +21,11 @@ public final class PythonReader implements Reader {
     @Override
     public int version() {
         return 1;
+    }
+
+    @Override
+    public String context(SourceFile file) {
+        return PythonModule.packageOf(file.location().getParent());
     }
 
     @Override

@@ -1,0 +1,105 @@
+package driftwood.store;
+
+import driftwood.smell.Memory;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Optional;
+import org.h2.mvstore.MVMap;
+import org.h2.mvstore.MVStore;
+import org.h2.mvstore.MVStoreException;
+
+/**
+ * What earlier scans saw, in one file: {@code .driftwood/cache/sightings.mv}. A file that is damaged is begun anew; one
+ * that another run holds, or that cannot be written, is done without. A process that is killed loses at most what it
+ * had not yet written.
+ */
+public final class Cache implements Memory, AutoCloseable {
+    private static final String NAME = "sightings.mv";
+    private static final int FLUSH_KILOBYTES = 8 * 1024;
+
+    private final MVStore store;
+    private final MVMap<String, byte[]> sightings;
+
+    private Cache(MVStore store) {
+        this.store = store;
+        this.sightings = store.openMap("sightings");
+    }
+
+    /** The memory of a project; one that remembers nothing where there can be none. @param root of the project */
+    public static Memory of(Path root) {
+        Path file;
+        try {
+            file = new Folder(root).cache().resolve(NAME);
+        } catch (RuntimeException e) {
+            return NONE;
+        }
+        Optional<Cache> opened = open(file);
+        if (opened.isEmpty() && file.toFile().length() > 0 && !isHeld(file)) {
+            file.toFile().delete();
+            opened = open(file);
+        }
+        return opened.<Memory>map(cache -> cache).orElse(NONE);
+    }
+
+    private static Optional<Cache> open(Path file) {
+        MVStore store = null;
+        try {
+            store = new MVStore.Builder().fileName(file.toString()).autoCommitBufferSize(FLUSH_KILOBYTES)
+                    .autoCompactFillRate(0).open();
+            return Optional.of(new Cache(store));
+        } catch (MVStoreException | IllegalArgumentException | ClassCastException e) {
+            if (store != null) {
+                store.closeImmediately();
+            }
+            return Optional.empty();
+        }
+    }
+
+    /** Whether another process has the file open, which is no damage. */
+    private static boolean isHeld(Path file) {
+        try (var channel = java.nio.channels.FileChannel.open(file, java.nio.file.StandardOpenOption.WRITE)) {
+            var lock = channel.tryLock();
+            if (lock != null) {
+                lock.release();
+            }
+            return lock == null;
+        } catch (java.io.IOException | java.nio.channels.OverlappingFileLockException e) {
+            return true;
+        }
+    }
+
+    @Override
+    public Optional<byte[]> recall(String path, String stamp) {
+        try {
+            byte[] found = sightings.get(path);
+            byte[] head = stamp.getBytes(StandardCharsets.UTF_8);
+            boolean same = found != null && found.length > head.length
+                    && Arrays.equals(found, 0, head.length, head, 0, head.length);
+            return same ? Optional.of(Arrays.copyOfRange(found, head.length, found.length)) : Optional.empty();
+        } catch (MVStoreException | IllegalStateException e) {
+            return Optional.empty();
+        }
+    }
+
+    @Override
+    public void remember(String path, String stamp, byte[] value) {
+        byte[] head = stamp.getBytes(StandardCharsets.UTF_8);
+        byte[] whole = Arrays.copyOf(head, head.length + value.length);
+        System.arraycopy(value, 0, whole, head.length, value.length);
+        try {
+            sightings.put(path, whole);
+        } catch (MVStoreException | IllegalStateException e) {
+            return;
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            store.close();
+        } catch (MVStoreException | IllegalStateException e) {
+            store.closeImmediately();
+        }
+    }
+}
