@@ -1,11 +1,11 @@
 package driftwood.program;
 
 import driftwood.tree.Import;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * What a type name means where it is written: enclosing and inherited types, single imports, the same package,
@@ -15,7 +15,7 @@ final class Names {
     private static final int REEXPORTS = 4;
 
     private final Program program;
-    private final Map<String, Optional<TypeOutline>> remembered = new HashMap<>();
+    private final Map<String, Optional<TypeOutline>> remembered = new ConcurrentHashMap<>();
 
     Names(Program program) {
         this.program = program;

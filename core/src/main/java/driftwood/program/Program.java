@@ -19,7 +19,7 @@ import java.util.TreeMap;
 
 /**
  * The linked project: all outlines joined. What cannot be resolved is foreign, never guessed. Immutable once linked;
- * answers are remembered, and asking is safe from one thread at a time.
+ * answers are remembered, and asking is safe from several threads.
  */
 public final class Program {
     private final List<Outline> outlines;
@@ -29,6 +29,8 @@ public final class Program {
     private final Map<String, List<TypeOutline>> subtypes = new HashMap<>();
     private final Map<String, List<TypeOutline>> parents = new HashMap<>();
     private final Map<String, List<CreationFact>> creators = new HashMap<>();
+    private final Map<String, List<CallFact>> callsByName = new TreeMap<>();
+    private final Map<String, List<CallFact>> callsByRoutine = new HashMap<>();
     private final Names names;
     private final Values values;
 
@@ -207,18 +209,20 @@ public final class Program {
     }
 
     /** All calls that code in types of the project makes, grouped by the name called. */
-    public Map<String, List<CallFact>> callsByName() {
-        if (callsByName == null) {
-            Map<String, List<CallFact>> grouped = new TreeMap<>();
-            for (Outline outline : outlines) {
-                for (CallFact call : outline.calls()) {
-                    grouped.computeIfAbsent(call.trail().lastName(), key -> new ArrayList<>()).add(call);
-                }
-            }
-            callsByName = grouped;
+    public synchronized Map<String, List<CallFact>> callsByName() {
+        if (callsByName.isEmpty()) {
+            outlines.forEach(outline -> outline.calls().forEach(call -> callsByName
+                    .computeIfAbsent(call.trail().lastName(), key -> new ArrayList<>()).add(call)));
         }
         return callsByName;
     }
 
-    private Map<String, List<CallFact>> callsByName;
+    /** All calls that code in types of the project makes, grouped by the symbol of the routine that makes them. */
+    public synchronized Map<String, List<CallFact>> callsByRoutine() {
+        if (callsByRoutine.isEmpty()) {
+            outlines.forEach(outline -> outline.calls().forEach(call -> callsByRoutine
+                    .computeIfAbsent(call.routine(), key -> new ArrayList<>()).add(call)));
+        }
+        return callsByRoutine;
+    }
 }

@@ -8,12 +8,14 @@ import driftwood.source.Unread;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
 
 /**
@@ -137,9 +139,21 @@ public final class Scan {
 
     private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Facts> facts, History history) {
         List<Finding> findings = new ArrayList<>();
-        for (Detector<?> detector : detectors) {
-            findings.addAll(judge(detector, program, facts));
+        AtomicInteger next = new AtomicInteger();
+        List<List<Finding>> parts = new ArrayList<>(Collections.nCopies(detectors.size(), List.of()));
+        List<FutureTask<Void>> tasks = new ArrayList<>();
+        for (int i = 0; i < Math.max(1, options.threads()); i++) {
+            FutureTask<Void> task = new FutureTask<>(() -> {
+                for (int at = next.getAndIncrement(); at < parts.size(); at = next.getAndIncrement()) {
+                    parts.set(at, judge(detectors.get(at), program, facts));
+                }
+                return null;
+            });
+            tasks.add(task);
+            new Thread(task, "judge-" + i).start();
         }
+        tasks.forEach(Scan::await);
+        parts.forEach(findings::addAll);
         findings.sort(Comparator.comparing(Finding::file).thenComparingInt(Finding::line)
                 .thenComparing(Finding::smell).thenComparing(Finding::message));
         List<Finding> named = new ArrayList<>(Ids.assign(Overlaps.settled(findings)));

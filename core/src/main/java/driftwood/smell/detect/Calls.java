@@ -9,24 +9,19 @@ import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** Who calls constructors and creation routines, from inside their type and from outside. */
 final class Calls {
     private final Program program;
-    private final Map<String, List<CallFact>> byRoutine = new HashMap<>();
 
     Calls(Program program) {
         this.program = program;
-        program.outlines().forEach(outline -> outline.calls().forEach(call ->
-                byRoutine.computeIfAbsent(call.routine(), key -> new ArrayList<>()).add(call)));
     }
 
     /** Calls inside a routine to a routine of its own type, or to "this" and "super". */
     List<CallFact> inside(RoutineOutline caller, String name) {
-        return byRoutine.getOrDefault(caller.symbol(), List.of()).stream()
+        return program.callsByRoutine().getOrDefault(caller.symbol(), List.of()).stream()
                 .filter(call -> call.trail().start() == Trail.Start.THIS && call.trail().steps().size() == 1
                         && call.trail().lastName().equals(name)).toList();
     }

@@ -21,6 +21,7 @@ import driftwood.smell.Smell;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -72,39 +73,68 @@ public final class SwappedArguments implements Detector<Void> {
                 }
             }
         }
-        List<Finding> findings = new ArrayList<>();
-        for (Outline outline : program.outlines()) {
-            if (!outline.test()) {
-                outline.calls().forEach(call -> ofCall(outline, call, byName, program).ifPresent(findings::add));
-                outline.creations().forEach(each -> ofCreation(outline, each, byName, program).ifPresent(findings::add));
+        return new Judging(program, byName).findings();
+    }
+
+    /** One judgement of a whole program. */
+    private static final class Judging {
+        private final Program program;
+        private final Map<String, List<RoutineOutline>> byName;
+        /** By the name of a routine, the names of parameters that any routine of that name has. */
+        private final Map<String, Set<String>> parameters = new HashMap<>();
+
+        Judging(Program program, Map<String, List<RoutineOutline>> byName) {
+            this.program = program;
+            this.byName = byName;
+            byName.forEach((name, routines) -> {
+                Set<String> names = new HashSet<>();
+                routines.forEach(routine -> routine.parameters().forEach(each -> names.add(plain(each.name()))));
+                parameters.put(name, names);
+            });
+        }
+
+        List<Finding> findings() {
+            List<Finding> findings = new ArrayList<>();
+            for (Outline outline : program.outlines()) {
+                if (!outline.test()) {
+                    outline.calls().forEach(call -> ofCall(outline, call).ifPresent(findings::add));
+                    outline.creations().forEach(each -> ofCreation(outline, each).ifPresent(findings::add));
+                }
             }
+            return findings;
         }
-        return findings;
-    }
 
-    private static Optional<Finding> ofCall(Outline outline, CallFact call, Map<String, List<RoutineOutline>> byName,
-            Program program) {
-        String name = call.trail().lastName();
-        if (call.arguments().size() < 2 || name.equals("super") || name.equals("this")
-                || byName.getOrDefault(name, List.of()).stream().noneMatch(each -> isSwapped(call.arguments(), each))) {
-            return Optional.empty();
+        /** A cheap look before the exact one: two arguments at least are named as some parameter. */
+        private boolean maySwap(List<Argument> arguments, String name) {
+            Set<String> names = parameters.getOrDefault(name, Set.of());
+            return !names.isEmpty() && arguments.stream().filter(each -> each.kind() == Argument.Kind.NAME
+                    && names.contains(plain(each.name()))).count() >= 2;
         }
-        return among(program.routinesAt(call.trail(), call.within()), call.arguments(), outline, call.routine(),
-                call.line(), program);
-    }
 
-    private static Optional<Finding> ofCreation(Outline outline, CreationFact creation,
-            Map<String, List<RoutineOutline>> byName, Program program) {
-        TypeRef type = new TypeRef(creation.type());
-        if (creation.arguments().size() < 2 || byName.getOrDefault("new " + type.simpleName(), List.of()).stream()
-                .noneMatch(each -> isSwapped(creation.arguments(), each))) {
-            return Optional.empty();
+        private Optional<Finding> ofCall(Outline outline, CallFact call) {
+            String name = call.trail().lastName();
+            if (call.arguments().size() < 2 || name.equals("super") || name.equals("this")
+                    || !maySwap(call.arguments(), name)
+                    || byName.getOrDefault(name, List.of()).stream().noneMatch(each -> isSwapped(call.arguments(), each))) {
+                return Optional.empty();
+            }
+            return among(program.routinesAt(call.trail(), call.within()), call.arguments(), outline, call.routine(),
+                    call.line(), program);
         }
-        List<RoutineOutline> constructors = program.type(creation.within())
-                .flatMap(scope -> program.resolve(type, scope)).map(TypeOutline::constructors).orElse(List.of()).stream()
-                .filter(each -> each.takes(creation.arguments().size())).toList();
-        return among(constructors, creation.arguments(), outline, creation.routine(), creation.line(),
-                program);
+
+        private Optional<Finding> ofCreation(Outline outline, CreationFact creation) {
+            TypeRef type = new TypeRef(creation.type());
+            if (creation.arguments().size() < 2 || !maySwap(creation.arguments(), "new " + type.simpleName()) || byName.getOrDefault("new " + type.simpleName(), List.of()).stream()
+                    .noneMatch(each -> isSwapped(creation.arguments(), each))) {
+                return Optional.empty();
+            }
+            List<RoutineOutline> constructors = program.type(creation.within())
+                    .flatMap(scope -> program.resolve(type, scope)).map(TypeOutline::constructors).orElse(List.of()).stream()
+                    .filter(each -> each.takes(creation.arguments().size())).toList();
+            return among(constructors, creation.arguments(), outline, creation.routine(), creation.line(),
+                    program);
+        }
+
     }
 
     /** Overloads of the same length must all read as swapped: one of them may be the right one. */

@@ -1,0 +1,188 @@
+import com.sun.source.util.JavacTask;
+import driftwood.source.Language;
+import driftwood.source.SourceFile;
+import driftwood.source.SourceFinder;
+import driftwood.source.SourceText;
+import io.github.treesitter.ktreesitter.Parser;
+import java.io.IOException;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
+import javax.tools.JavaFileObject;
+import javax.tools.SimpleJavaFileObject;
+import javax.tools.ToolProvider;
+import org.treesitter.TreeSitterPython;
+
+/**
+ * Measures a folder: (a) bare parse, (b) cold scan, (c) warm scan, (d) warm scan after one file changed, (e) peak heap,
+ * (f) start-up. Every figure is a process of its own on the same files with the same number of threads. In the child
+ * with the argument "parse" it is the bare parse itself.
+ */
+public final class Measure {
+    private static final int THREADS = Runtime.getRuntime().availableProcessors();
+    private static final int STARTS = 11;
+
+    public static void main(String[] arguments) throws Exception {
+        Path home = Path.of(arguments[0]);
+        Path folder = Path.of(arguments[1]).toAbsolutePath().normalize();
+        if (arguments.length == 3) {
+            parse(folder);
+            return;
+        }
+        List<SourceFile> files = new SourceFinder(folder).find(List.of(folder)).files();
+        Path log = Files.createTempFile("measure", ".gc");
+        String classPath = System.getProperty("java.class.path");
+        double a = seconds(Map.of(), "java", "-XX:+UseParallelGC", "-Xss512m", "-cp", classPath,
+                home.resolve("bench/Measure.java").toString(), home.toString(), folder.toString(), "parse");
+        double launch = seconds(Map.of(), "java", "-XX:+UseParallelGC", "-cp", classPath,
+                home.resolve("bench/Measure.java").toString(), home.toString(), Files.createTempDirectory("none").toString(),
+                "parse");
+        String scan = home.resolve("driftwood").toString();
+        forget(folder);
+        double b = seconds(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xlog:gc:file=" + log), scan, "scan", folder.toString(),
+                "--format", "json");
+        double c = seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json");
+        Path changed = files.get(files.size() / 2).location();
+        byte[] before = Files.readAllBytes(changed);
+        String comment = files.get(files.size() / 2).language() == Language.JAVA ? "\n// changed\n" : "\n# changed\n";
+        double d;
+        try {
+            Files.writeString(changed, new String(before, java.nio.charset.StandardCharsets.ISO_8859_1) + comment,
+                    java.nio.charset.StandardCharsets.ISO_8859_1);
+            d = seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json");
+        } finally {
+            Files.write(changed, before);
+        }
+        forget(folder);
+        int tight = exit(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xmx400m"), scan, "scan", folder.toString(), "--format", "json");
+        double version = median(scan, "--version");
+        Path empty = Files.writeString(Files.createTempDirectory("empty").resolve("Empty.java"),
+                "public class Empty { public static void main(String[] a) { } }");
+        exit(Map.of(), "javac", empty.toString());
+        double start = median("java", "-cp", empty.getParent().toString(), "Empty");
+        say("files                %d, threads %d", files.size(), THREADS);
+        say("a  bare parse        %.2f s (launching the measurement, %.2f s, taken off)", a - launch, launch);
+        say("b  cold scan         %.2f s   b/a %.2f", b, b / (a - launch));
+        say("c  warm scan         %.2f s   c/b %.2f", c, c / b);
+        say("d  one file changed  %.2f s   d/b %.2f", d, d / b);
+        say("e  peak heap         %d MB   with -Xmx400m exit %d", peak(log), tight);
+        say("f  start-up          %.3f s, empty program %.3f s   ratio %.2f", version, start, version / start);
+    }
+
+    private static void say(String form, Object... values) {
+        System.out.println(String.format(Locale.ROOT, form, values));
+    }
+
+    private static void forget(Path folder) throws IOException {
+        Path cache = folder.resolve(".driftwood/cache");
+        if (Files.isDirectory(cache)) {
+            try (Stream<Path> all = Files.walk(cache)) {
+                all.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
+            }
+        }
+    }
+
+    private static int exit(Map<String, String> environment, String... command) throws Exception {
+        ProcessBuilder builder = new ProcessBuilder(command).redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .redirectError(ProcessBuilder.Redirect.DISCARD);
+        builder.environment().putAll(environment);
+        return builder.start().waitFor();
+    }
+
+    private static double seconds(Map<String, String> environment, String... command) throws Exception {
+        long begin = System.nanoTime();
+        exit(environment, command);
+        return (System.nanoTime() - begin) / 1e9;
+    }
+
+    private static double median(String... command) throws Exception {
+        double[] all = new double[STARTS];
+        for (int i = 0; i < STARTS; i++) {
+            all[i] = seconds(Map.of(), command);
+        }
+        Arrays.sort(all);
+        return all[STARTS / 2];
+    }
+
+    /** The most that the heap held before any collection, in MB. */
+    private static long peak(Path log) throws IOException {
+        long most = 0;
+        for (String line : Files.readAllLines(log)) {
+            var found = java.util.regex.Pattern.compile("(\\d+)M->").matcher(line);
+            while (found.find()) {
+                most = Math.max(most, Long.parseLong(found.group(1)));
+            }
+        }
+        return most;
+    }
+
+    private static void parse(Path folder) throws Exception {
+        List<SourceFile> files = new SourceFinder(folder).find(List.of(folder)).files();
+        AtomicInteger next = new AtomicInteger();
+        List<Thread> threads = new ArrayList<>();
+        for (int i = 0; i < THREADS; i++) {
+            Thread thread = new Thread(null, () -> work(files, next), "parse", 1L << 29);
+            thread.start();
+            threads.add(thread);
+        }
+        for (Thread thread : threads) {
+            thread.join();
+        }
+    }
+
+    private static void work(List<SourceFile> files, AtomicInteger next) {
+        for (int i = next.getAndAdd(48); i < files.size(); i = next.getAndAdd(48)) {
+            List<JavaFileObject> java = new ArrayList<>();
+            for (SourceFile file : files.subList(i, Math.min(files.size(), i + 48))) {
+                try {
+                    String text = SourceText.read(file).text();
+                    if (file.language() == Language.JAVA) {
+                        java.add(source(text, java.size()));
+                    } else {
+                        new Parser(new io.github.treesitter.ktreesitter.Language(Pointer.get())).parse(text, null);
+                    }
+                } catch (SourceText.NotReadable e) {
+                    continue;
+                }
+            }
+            if (!java.isEmpty()) {
+                try {
+                    JavacTask task = (JavacTask) ToolProvider.getSystemJavaCompiler().getTask(null, null, each -> { },
+                            List.of("-proc:none", "-Xlint:none", "--enable-preview", "--release",
+                                    Integer.toString(Runtime.version().feature())), null, java);
+                    task.parse().forEach(each -> { });
+                } catch (IOException | RuntimeException | StackOverflowError e) {
+                    continue;
+                }
+            }
+        }
+    }
+
+    private static final class Pointer extends TreeSitterPython {
+        static Object get() {
+            return new Pointer().getPtr();
+        }
+    }
+
+    private static JavaFileObject source(String text, int number) {
+        return new SimpleJavaFileObject(URI.create("text:///" + number + "/Source.java"), JavaFileObject.Kind.SOURCE) {
+            @Override
+            public CharSequence getCharContent(boolean ignore) {
+                return text;
+            }
+
+            @Override
+            public boolean isNameCompatible(String name, Kind kind) {
+                return true;
+            }
+        };
+    }
+}
