@@ -171,7 +171,8 @@ public abstract class Walk extends TreeScanner {
             for (Map<String, Trail> scope : scopes) {
                 Trail held = scope.get(name.name());
                 if (held != null) {
-                    scope.put(name.name(), value.isCall() ? value.heldAs(declaredType(held)) : typed(held));
+                    scope.put(name.name(), value.isCall() ? value.heldAs(declaredType(held))
+                            : held.isKnown() ? typed(held) : value);
                     break;
                 }
             }

@@ -5,6 +5,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -13,6 +14,9 @@ import java.util.Set;
 abstract class PythonStatements extends PythonExpressions {
     /** Names that are locals of the routine around; a first assignment makes one. */
     private final Deque<Set<String>> locals = new ArrayDeque<>();
+    /** Names first assigned inside a branch or loop: a routine has them all the way through. */
+    private final Deque<Set<String>> hoisted = new ArrayDeque<>();
+    private final Deque<Integer> depth = new ArrayDeque<>();
     private final PythonPatterns patterns = new PythonPatterns(this);
 
     PythonStatements(String text, Set<String> functions) {
@@ -30,9 +34,16 @@ abstract class PythonStatements extends PythonExpressions {
         Set<String> names = new HashSet<>();
         parameters.forEach(each -> names.add(each.name()));
         locals.push(names);
+        hoisted.push(new LinkedHashSet<>());
+        depth.push(0);
         Block block = block(body);
+        depth.pop();
         locals.pop();
-        return block;
+        List<Node> statements = new ArrayList<>();
+        hoisted.pop().forEach(each -> statements.add(new Local(block.start(), block.start(), each, TypeRef.NONE,
+                Optional.empty())));
+        statements.addAll(block.statements());
+        return new Block(block.start(), block.end(), statements);
     }
 
     /** Statements outside of any routine. */
@@ -46,6 +57,9 @@ abstract class PythonStatements extends PythonExpressions {
     @Override
     Block block(Cst body) {
         List<Node> statements = new ArrayList<>();
+        if (!depth.isEmpty()) {
+            depth.push(depth.pop() + 1);
+        }
         List<Cst> inner = body.is("block") ? body.inner() : List.of(body);
         for (int i = 0; i < inner.size(); i++) {
             boolean docstring = i == 0 && inner.get(i).is("expression_statement") && inner.get(i).inner().size() == 1
@@ -53,6 +67,9 @@ abstract class PythonStatements extends PythonExpressions {
             if (!docstring) {
                 statements.add(statement(inner.get(i)));
             }
+        }
+        if (!depth.isEmpty()) {
+            depth.push(depth.pop() - 1);
         }
         return new Block(body.start(), body.end(), statements);
     }
@@ -137,6 +154,11 @@ abstract class PythonStatements extends PythonExpressions {
         int start = statement.start();
         int end = statement.end();
         if (target.is("identifier") && locals.peek().add(text(target))) {
+            if (!depth.isEmpty() && depth.peek() > 1 && value.isPresent()) {
+                hoisted.peek().add(text(target).intern());
+                return new Evaluate(start, end, new Assignment(node.start(), node.end(), expression(target), "=",
+                        assigned(value.get())));
+            }
             return new Local(start, end, text(target).intern(), type, value.map(this::assigned));
         }
         if (target.is("pattern_list") || target.is("tuple_pattern") || target.is("list_pattern")) {

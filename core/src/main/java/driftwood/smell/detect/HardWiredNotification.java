@@ -128,6 +128,10 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
             int from = end;
             while (from > 0) {
                 Optional<Told> told = told(statements.get(from - 1), routine);
+                if (isLogging(statements.get(from - 1))) {
+                    from--;
+                    continue;
+                }
                 if (told.isEmpty()) {
                     break;
                 }
@@ -138,6 +142,11 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                 boolean worked = statements.subList(0, from).stream().anyMatch(each -> works(each));
                 tellings.add(new Telling(type(), symbol(routine), worked, run));
             }
+        }
+
+        private boolean isLogging(Node statement) {
+            return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
+                    && call.receiver().map(each -> LOGGING.matcher(file.brief(each)).matches()).orElse(false);
         }
 
         /** Own work: a value stored, a collection changed, something computed; not a check. */
@@ -161,7 +170,7 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
             }
             String receiver = file.brief(call.receiver().get());
             boolean field = isField(call.receiver().get(), routine);
-            if (!field || LOGGING.matcher(receiver).matches()) {
+            if (!field) {
                 return Optional.empty();
             }
             List<String> names = new ArrayList<>();

@@ -1,0 +1,1 @@
+"""Kelp Quay, a tidal harbour office that does not exist."""
