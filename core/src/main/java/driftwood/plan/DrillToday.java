@@ -70,7 +70,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
     @Override
     public List<Evidence> visitGathered(Detail.Gathered gathered) {
-        List<Evidence> places = new ArrayList<>(List.of(here("here")));
+        List<Evidence> places = new ArrayList<>(List.of(here("one more " + gathered.change() + " here")));
         gathered.places().forEach(place -> places.add(place.evidence()));
         return places;
     }

@@ -14,6 +14,7 @@ import driftwood.cli.render.Style;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.source.Language;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -61,6 +62,11 @@ public final class CharacterizeCommand implements Command {
         Project project = Project.of(Flags.projectOf(line));
         Scan.Result result = project.scan(List.of(), false, console);
         Optional<TypeOutline> type = type(wanted, result);
+        String file = type.map(TypeOutline::file).orElseGet(() -> finding(wanted, project, result).file());
+        if (Language.ofFileName(file).orElse(Language.JAVA) != Language.JAVA) {
+            throw new UsageException(file + " is " + Language.ofFileName(file).orElseThrow().title()
+                    + ": so far only Java can be run and recorded. Its findings can be explained and planned.");
+        }
         Surface surface;
         String of;
         if (type.isPresent()) {

@@ -1,0 +1,100 @@
+package driftwood.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.cli.InProcess.Run;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.TreeMap;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The Python sample through the same commands. */
+class PythonTest {
+    @TempDir
+    Path folder;
+
+    private String project;
+
+    @BeforeEach
+    void unpack() {
+        SampleFiles.copy("kelp-quay-py", folder);
+        project = folder.toString();
+    }
+
+    private JsonNode scan() throws IOException {
+        return new ObjectMapper().readTree(InProcess.run("scan", "--format", "json", project).out());
+    }
+
+    @Test
+    void everySmellOfTheSampleIsFoundWhereItIs() throws IOException {
+        TreeMap<String, String> found = new TreeMap<>();
+        for (JsonNode finding : scan().get("findings")) {
+            assertThat(finding.get("language").asText()).isEqualTo("python");
+            found.merge(finding.get("smell").asText(), finding.get("symbol").asText(), (a, b) -> a + " " + b);
+        }
+        assertThat(found).containsOnlyKeys("conditional-instantiation", "constructor-work", "container-type-check",
+                        "flag-argument", "hard-wired-notification", "long-parameter-list", "null-check", "state-switch",
+                        "type-switch", "uncontrolled-instances")
+                .containsEntry("null-check", "quay.pilots.PilotRoster#pilot_for(Vessel)")
+                .containsEntry("state-switch", "quay.gate.LockGate#position")
+                .containsEntry("container-type-check", "quay.vessels#weigh(list)")
+                .containsEntry("uncontrolled-instances", "quay.office.HarbourLog");
+    }
+
+    @Test
+    void nothingOfItIsUnread() throws IOException {
+        JsonNode scanned = scan().get("scanned");
+        assertThat(scanned.get("unread")).isEmpty();
+        assertThat(scanned.get("languages").get("python").asInt()).isEqualTo(6);
+    }
+
+    @Test
+    void aFindingIsExplainedAndPlannedWithoutASketch() throws IOException {
+        String id = scan().get("findings").get(0).get("id").asText();
+        assertThat(InProcess.run("explain", id, "--project", project).out()).contains("pilot_for", "Ways to answer it");
+        assertThat(InProcess.run("plan", id, "--project", project).out()).contains("Steps").doesNotContain("+++ ");
+    }
+
+    @Test
+    void recordingSaysThatItIsForJavaSoFar() throws IOException {
+        String id = scan().get("findings").get(0).get("id").asText();
+        Run run = InProcess.run("characterize", id, "--project", project);
+        assertThat(run.code()).isEqualTo(ExitCode.USAGE);
+        assertThat(run.err()).contains("is Python: so far only Java can be run and recorded");
+    }
+
+    @Test
+    void aSecondScanRemembersAndSaysTheSame() {
+        String first = InProcess.run("scan", "--format", "json", project).out();
+        assertThat(folder.resolve(".driftwood/cache/sightings.mv")).isNotEmptyFile();
+        assertThat(InProcess.run("scan", "--format", "json", project).out()).isEqualTo(first);
+    }
+
+    @Test
+    void aDamagedMemoryIsDoneWithout() throws IOException {
+        String first = InProcess.run("scan", "--format", "json", project).out();
+        java.nio.file.Files.writeString(folder.resolve(".driftwood/cache/sightings.mv"), "not a store".repeat(2000));
+        Run again = InProcess.run("scan", "--format", "json", project);
+        assertThat(again.out()).isEqualTo(first);
+        assertThat(again.code()).isEqualTo(ExitCode.FINE);
+    }
+
+    @Test
+    void anUnknownKeyOfTheConfigurationNamesTheNearest() throws IOException {
+        java.nio.file.Files.writeString(folder.resolve("driftwood.yaml"), "parameter-limits: 4\n");
+        Run run = InProcess.run("scan", project);
+        assertThat(run.code()).isEqualTo(ExitCode.USAGE);
+        assertThat(run.err()).contains("there is no key 'parameter-limits'; did you mean 'parameter-limit'?");
+    }
+
+    @Test
+    void theConfigurationIsHeard() throws IOException {
+        java.nio.file.Files.writeString(folder.resolve("driftwood.yaml"), "parameter-limit: 6\nexclude: [quay/gate.py]\n");
+        assertThat(scan().get("findings")).noneMatch(each -> each.get("smell").asText().equals("long-parameter-list")
+                || each.get("smell").asText().equals("state-switch"));
+    }
+}
