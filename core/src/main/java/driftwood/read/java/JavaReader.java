@@ -109,8 +109,11 @@ public final class JavaReader implements Reader {
         if (problem.getKind() == Diagnostic.Kind.ERROR && problem.getSource() != null) {
             URI name = problem.getSource().toUri();
             String why = "syntax: " + problem.getMessage(Locale.ENGLISH).lines().findFirst().orElse("error");
-            problems.computeIfAbsent(name, key -> new ArrayList<>()).add(new Unread(
-                    byName.get(name).file().path(), (int) Math.max(1, problem.getLineNumber()), why));
+            int line = (int) Math.max(1, problem.getLineNumber());
+            List<Unread> known = problems.computeIfAbsent(name, key -> new ArrayList<>());
+            if (known.stream().noneMatch(each -> each.line() == line)) {
+                known.add(new Unread(byName.get(name).file().path(), line, why));
+            }
         }
     }
 

@@ -73,7 +73,10 @@ public final class BypassedWrapper implements Detector<Birth> {
             }
         }
         List<Finding> findings = new ArrayList<>();
-        byType.forEach((name, sites) -> finding(program.type(name).orElseThrow(), sites, program)
+        Map<TypeOutline, Integer> wraps = new LinkedHashMap<>();
+        byType.values().forEach(sites -> sites.forEach(site -> site.wrapper().ifPresent(each ->
+                wraps.merge(each, 1, Integer::sum))));
+        byType.forEach((name, sites) -> finding(program.type(name).orElseThrow(), sites, program, wraps)
                 .ifPresent(findings::add));
         return findings;
     }
@@ -84,15 +87,19 @@ public final class BypassedWrapper implements Detector<Birth> {
         Set<TypeOutline> kinds = new LinkedHashSet<>(program.ancestors(wrapped));
         kinds.add(wrapped);
         shared.retainAll(kinds);
-        return !wrapper.equals(wrapped) && wrapper.constructors().stream().anyMatch(each ->
+        boolean holds = wrapper.fields().stream().anyMatch(each -> program.resolve(each.type(), wrapper)
+                .map(shared::contains).orElse(false));
+        return holds && !program.ancestors(wrapper).contains(wrapped) && !wrapper.equals(wrapped) && wrapper.constructors().stream().anyMatch(each ->
                 each.parameters().size() == 1 && program.resolve(each.parameters().get(0).type(), wrapper)
                         .map(shared::contains).orElse(false));
     }
 
-    private static Optional<Finding> finding(TypeOutline type, List<Site> sites, Program program) {
+    private static Optional<Finding> finding(TypeOutline type, List<Site> sites, Program program,
+            Map<TypeOutline, Integer> wraps) {
         Map<TypeOutline, Integer> counts = new LinkedHashMap<>();
         sites.forEach(each -> each.wrapper().ifPresent(wrapper -> counts.merge(wrapper, 1, Integer::sum)));
-        Optional<TypeOutline> usual = counts.entrySet().stream().filter(each -> each.getValue() >= 2)
+        Optional<TypeOutline> usual = counts.entrySet().stream().filter(each -> each.getValue() >= 2
+                        && 2 * each.getValue() > wraps.get(each.getKey()))
                 .max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
         if (usual.isEmpty()) {
             return Optional.empty();

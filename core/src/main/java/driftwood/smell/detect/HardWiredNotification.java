@@ -243,10 +243,11 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                 + Listing.of(names), evidence, detail));
     }
 
-    /** Nobody could use a result: the routine called gives none, in the project's own words. */
+    /** Nobody could use a result: the routine called gives none. Handing a property down is no event. */
     private static boolean isCommand(Told told, Telling telling, Program program) {
         List<RoutineOutline> meant = program.routinesAt(told.call(), telling.type());
-        return !meant.isEmpty() && meant.stream().allMatch(each -> each.returns().text().equals("void")
+        boolean property = told.call().lastName().matches("set[A-Z_].*");
+        return !property && !meant.isEmpty() && meant.stream().allMatch(each -> each.returns().text().equals("void")
                 || !each.returns().isPresent() || each.returns().text().equals("None"));
     }
 

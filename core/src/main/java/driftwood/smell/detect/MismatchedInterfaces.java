@@ -26,6 +26,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * mismatched-interfaces: a client that, for one purpose, chooses between unrelated types and calls a differently named
@@ -118,7 +120,29 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
                 calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
         boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
-        return shapes.size() == calls.size() && results.size() == 1 && !results.contains("void") && !offered && !kin;
+        return areAlternatives(calls) && shapes.size() == calls.size() && results.size() == 1 && !results.contains("void") && !offered && !kin;
+    }
+
+    private static final Pattern RECEIVER = Pattern.compile("[(\\s]*(?:\\([\\w.<>?, ]+\\)\\s*)?(\\w+)");
+
+    /** One stands for the other: neither leads to the other or is handed to it. */
+    private static boolean areAlternatives(Map<TypeOutline, Deed> calls) {
+        List<String> receivers = new ArrayList<>();
+        for (Deed deed : calls.values()) {
+            String text = deed.text().replaceFirst("^this\\.", "");
+            Matcher start = RECEIVER.matcher(text);
+            receivers.add(start.lookingAt() ? start.group(1) : text);
+        }
+        List<String> texts = calls.values().stream().map(Deed::text).toList();
+        boolean typed = texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
+        boolean handed = false;
+        for (int i = 0; i < texts.size(); i++) {
+            String asArgument = ".*[(,]\\s*" + receivers.get(i) + "\\s*[),].*";
+            for (int j = 0; j < texts.size(); j++) {
+                handed |= i != j && texts.get(j).matches(asArgument);
+            }
+        }
+        return !handed && (typed || receivers.stream().distinct().count() == calls.size());
     }
 
     private static Finding finding(Choice one, List<Choice> repeats) {
