@@ -43,7 +43,7 @@ public final class JavaReader implements Reader {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
