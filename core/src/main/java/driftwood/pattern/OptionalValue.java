@@ -10,6 +10,7 @@ import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
 import java.util.List;
 import java.util.Optional;
 
