@@ -41,7 +41,8 @@ final class OptionalValue implements Pattern {
 
     @Override
     public Optional<Fit> fit(Finding finding, Program program) {
-        if (!(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
+        boolean java = finding.language().equals(Language.JAVA.key());
+        if (!java || !(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
             return Optional.empty();
         }
         long deciding = nothing.guards().stream().filter(place -> !place.note().contains("skips")).count();
