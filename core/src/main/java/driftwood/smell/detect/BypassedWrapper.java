@@ -15,7 +15,7 @@ import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.smell.creation.Birth;
 import driftwood.smell.creation.Birth.How;
-import driftwood.smell.creation.BirthSeer;
+import driftwood.smell.reach.Reaching;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -30,7 +30,7 @@ import java.util.Set;
  * after creation at two or more sites, and at one or more other sites, tests aside, they are not. (Catalogue,
  * bypassed-wrapper; Gamma et al., Decorator.)
  */
-public final class BypassedWrapper implements Detector<Birth> {
+public final class BypassedWrapper implements Detector<Reaching.Fact> {
     private static final Smell SMELL = new Smell("bypassed-wrapper", "bw", "Bypassed wrapper",
             "A type is always meant to be wrapped, and nearly always is. Where somebody forgot, the check, the lock or "
                     + "the log that the wrapper adds is silently missing.",
@@ -48,8 +48,8 @@ public final class BypassedWrapper implements Detector<Birth> {
     }
 
     @Override
-    public Seer<Birth> seer() {
-        return BirthSeer.INSTANCE;
+    public Seer<Reaching.Fact> seer() {
+        return Reaching.INSTANCE;
     }
 
     /** A creation site. */
@@ -57,9 +57,9 @@ public final class BypassedWrapper implements Detector<Birth> {
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Birth>> sighted) {
+    public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
         Map<String, List<Site>> byType = new LinkedHashMap<>();
-        for (Seen<Birth> seen : sighted) {
+        for (Seen<Birth> seen : Reaching.births(sighted)) {
             Birth birth = seen.sighting();
             Optional<TypeOutline> scope = program.type(birth.within());
             if (!seen.test() && scope.isPresent()) {

@@ -17,7 +17,7 @@ import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.smell.reach.Reach;
-import driftwood.smell.reach.ReachSeer;
+import driftwood.smell.reach.Reaching;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -32,7 +32,7 @@ import java.util.Set;
  * same one passed by its creation sites) and is created at two or more sites. Not: temporary and in-memory resources;
  * a class that opens the resource anew in each call; tests. (Catalogue, uncontrolled-instances.)
  */
-public final class UncontrolledInstances implements Detector<Reach> {
+public final class UncontrolledInstances implements Detector<Reaching.Fact> {
     private static final Smell SMELL = new Smell("uncontrolled-instances", "ui", "Uncontrolled instances",
             "Every instance takes hold of the same file, port or connection, and nothing limits how many there are. Two "
                     + "of them overwrite, lock out or contradict each other.",
@@ -50,14 +50,14 @@ public final class UncontrolledInstances implements Detector<Reach> {
     }
 
     @Override
-    public Seer<Reach> seer() {
-        return ReachSeer.INSTANCE;
+    public Seer<Reaching.Fact> seer() {
+        return Reaching.INSTANCE;
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Reach>> sighted) {
+    public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
         Map<String, Reach> holders = new LinkedHashMap<>();
-        for (Seen<Reach> seen : sighted) {
+        for (Seen<Reach> seen : Reaching.reaches(sighted)) {
             Reach reach = seen.sighting();
             if (!seen.test() && reach.atBirth() && reach.stored() && reach.resource().held()
                     && !reach.source().isEmpty()) {

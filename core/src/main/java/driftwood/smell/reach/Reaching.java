@@ -1,6 +1,7 @@
 package driftwood.smell.reach;
 
 import driftwood.read.FileTree;
+import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.creation.Birth;
 import driftwood.smell.creation.BirthSeer;
@@ -23,6 +24,22 @@ public final class Reaching implements Seer<Reaching.Fact> {
      * @param reach a way outside
      */
     public record Fact(Optional<Birth> birth, Optional<Reach> reach) {
+    }
+
+    /** The creations among what was seen. */
+    public static List<Seen<Birth>> births(List<Seen<Fact>> sighted) {
+        List<Seen<Birth>> births = new ArrayList<>();
+        sighted.forEach(seen -> seen.sighting().birth().ifPresent(each ->
+                births.add(new Seen<>(seen.file(), seen.test(), each))));
+        return births;
+    }
+
+    /** The ways outside among what was seen. */
+    public static List<Seen<Reach>> reaches(List<Seen<Fact>> sighted) {
+        List<Seen<Reach>> reaches = new ArrayList<>();
+        sighted.forEach(seen -> seen.sighting().reach().ifPresent(each ->
+                reaches.add(new Seen<>(seen.file(), seen.test(), each))));
+        return reaches;
     }
 
     @Override
