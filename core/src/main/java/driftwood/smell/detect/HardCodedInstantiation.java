@@ -115,7 +115,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     }
 
     private static TypeOutline top(TypeOutline type, Program program) {
-        return program.type(type.outer()).map(outer -> top(outer, program)).orElse(type);
+        return program.type(type.outer()).filter(outer -> !outer.isModule()).map(outer -> top(outer, program)).orElse(type);
     }
 
     private static boolean works(TypeOutline client) {

@@ -129,7 +129,7 @@ public final class MismatchedInterfaces implements Detector<Chain> {
     private static boolean areAlternatives(Map<TypeOutline, Deed> calls) {
         List<String> receivers = new ArrayList<>();
         for (Deed deed : calls.values()) {
-            String text = deed.text().replaceFirst("^this\\.", "");
+            String text = deed.text().replaceFirst("^(this|self)\\.", "");
             Matcher start = RECEIVER.matcher(text);
             receivers.add(start.lookingAt() ? start.group(1) : text);
         }

@@ -104,7 +104,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
         int foreign = usage.others().size() - used.values().stream().mapToInt(Set::size).sum();
         List<Envy> candidates = new ArrayList<>();
         used.forEach((other, members) -> {
-            if (!family.contains(other) && isOther(other, type) && members.size() >= LEAST) {
+            if (!family.contains(other) && isOther(other, type, program) && members.size() >= LEAST) {
                 candidates.add(new Envy(other, members));
             }
         });
@@ -119,9 +119,10 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     }
 
     /** A class of its own that holds something, and not part of the same class. */
-    private static boolean isOther(TypeOutline other, TypeOutline type) {
+    private static boolean isOther(TypeOutline other, TypeOutline type, Program program) {
+        boolean module = program.type(type.outer()).map(TypeOutline::isModule).orElse(false);
         boolean nested = other.name().startsWith(type.name() + ".") || type.name().startsWith(other.name() + ".")
-                || !other.outer().isEmpty() && other.outer().equals(type.outer());
+                || !module && !other.outer().isEmpty() && other.outer().equals(type.outer());
         return !nested && other.kind() != TypeKind.ENUM && !other.isInterface()
                 && other.fields().stream().anyMatch(each -> !each.traits().isStatic())
                 && !other.simpleName().matches(".*(Builder|Writer|Stream|Buffer|Context|Visitor|Config|Options|Reader|Logger|"
