@@ -1,6 +1,7 @@
 package driftwood;
 
 import driftwood.smell.Finding;
+import driftwood.smell.Cures;
 import driftwood.smell.Memory;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
@@ -51,7 +52,7 @@ public final class Given {
             try {
                 List<String> smells = smell.isEmpty() ? List.of() : List.of(smell);
                 written(root, sources);
-                return new Scan(new Scan.Options(smells, false, 2, count -> { }, Settings.DEFAULT, Memory.NONE)).run(root, List.of(root));
+                return new Scan(new Scan.Options(smells, false, 2, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE)).run(root, List.of(root));
             } finally {
                 try (Stream<Path> files = Files.walk(root)) {
                     files.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());

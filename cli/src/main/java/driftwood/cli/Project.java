@@ -1,5 +1,6 @@
 package driftwood.cli;
 
+import driftwood.pattern.Patterns;
 import driftwood.smell.Finding;
 import driftwood.smell.Memory;
 import driftwood.smell.Scan;
@@ -101,12 +102,25 @@ public final class Project {
 
     /** Scans the project; tells on stderr what could not be read. */
     public Scan.Result scan(List<String> smells, boolean tests, Console console) {
+        return scan(smells, tests, false, console);
+    }
+
+    /** Scans the project for a command that needs all its files linked. */
+    public Scan.Result link(Console console) {
+        return scan(List.of(), false, true, console);
+    }
+
+    private Scan.Result scan(List<String> smells, boolean tests, boolean linked, Console console) {
         Progress progress = new Progress(console);
         IntConsumer count = progress::seen;
         Settings settings = settings();
         Memory memory = Cache.of(root);
-        Scan.Result result = new Scan(new Scan.Options(smells, tests, threads(), count, settings, memory))
+        Scan.Result result = new Scan(new Scan.Options(smells, tests, threads(), count, settings, memory,
+                Patterns::fits))
                 .run(root, places);
+        if (linked) {
+            result.program();
+        }
         if (memory instanceof Cache cache) {
             cache.close();
         }

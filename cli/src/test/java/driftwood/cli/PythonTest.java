@@ -70,14 +70,14 @@ class PythonTest {
     @Test
     void aSecondScanRemembersAndSaysTheSame() {
         String first = InProcess.run("scan", "--format", "json", project).out();
-        assertThat(folder.resolve(".driftwood/cache/sightings.mv")).isNotEmptyFile();
+        assertThat(folder.resolve(".driftwood/cache/memory.mv")).isNotEmptyFile();
         assertThat(InProcess.run("scan", "--format", "json", project).out()).isEqualTo(first);
     }
 
     @Test
     void aDamagedMemoryIsDoneWithout() throws IOException {
         String first = InProcess.run("scan", "--format", "json", project).out();
-        java.nio.file.Files.writeString(folder.resolve(".driftwood/cache/sightings.mv"), "not a store".repeat(2000));
+        java.nio.file.Files.writeString(folder.resolve(".driftwood/cache/memory.mv"), "not a store".repeat(2000));
         Run again = InProcess.run("scan", "--format", "json", project);
         assertThat(again.out()).isEqualTo(first);
         assertThat(again.code()).isEqualTo(ExitCode.FINE);

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -53,7 +54,12 @@ public final class History {
         }
     }
 
-    History(String head, List<Commit> commits, boolean cut) {
+    /**
+     * @param head    name of the newest commit
+     * @param commits newest first
+     * @param cut     whether older commits were left unread
+     */
+    public History(String head, List<Commit> commits, boolean cut) {
         this.head = head;
         this.commits = commits;
         this.cut = cut;
@@ -81,6 +87,20 @@ public final class History {
             return head == null ? NONE : read(repository, head, root.toRealPath(), limit);
         } catch (IOException | RuntimeException e) {
             return NONE;
+        }
+    }
+
+    /** Name of the newest commit of the repository that a folder lies in; empty where there is none. */
+    public static String head(Path root) {
+        FileRepositoryBuilder builder = new FileRepositoryBuilder().readEnvironment().findGitDir(root.toFile());
+        if (builder.getGitDir() == null) {
+            return "";
+        }
+        try (Repository repository = builder.build()) {
+            ObjectId head = repository.isBare() ? null : repository.resolve(Constants.HEAD);
+            return head == null ? "" : head.name();
+        } catch (IOException | RuntimeException e) {
+            return "";
         }
     }
 
@@ -154,6 +174,11 @@ public final class History {
     /** Indices of the commits that touched a file, newest first. */
     public List<Integer> touching(String file) {
         return byFile.getOrDefault(file, List.of());
+    }
+
+    /** Newest first. */
+    public List<Commit> commits() {
+        return Collections.unmodifiableList(commits);
     }
 
     public Commit commit(int index) {

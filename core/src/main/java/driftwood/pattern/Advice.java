@@ -7,6 +7,7 @@ import driftwood.smell.Detail.Gathered;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -10,6 +10,7 @@ import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -11,6 +11,7 @@ import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,6 +2,7 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

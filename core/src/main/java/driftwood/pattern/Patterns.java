@@ -4,6 +4,7 @@ import driftwood.program.Program;
 import driftwood.smell.Catalogue;
 import driftwood.smell.Detail.Gathered;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import driftwood.smell.Smell;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -2,11 +2,9 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
-import driftwood.source.SourceFile;
-import driftwood.source.SourceText;
+import driftwood.smell.Scan;
+import driftwood.source.Texts;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,19 +16,24 @@ import java.util.Optional;
  */
 public record Site(Path root, Program program) {
 
+    /** Where a scan was made. */
+    public static Site of(Scan.Result result) {
+        return new Site(result.root(), result.program());
+    }
+
     /** The lines of a file; empty where it cannot be read any more. */
     public List<String> lines(String file) {
-        return text(file).map(text -> Arrays.asList(text.split("\n", -1))).orElse(List.of());
+        return texts().lines(file);
     }
 
     /** The text of a file; empty where it cannot be read any more. */
     public Optional<String> text(String file) {
-        try {
-            return Optional.of(SourceText.read(
-                    new SourceFile(file, root.resolve(file), Language.JAVA, false)).text().replace("\r\n", "\n"));
-        } catch (SourceText.NotReadable e) {
-            return Optional.empty();
-        }
+        return texts().text(file);
+    }
+
+    /** The texts of all files. */
+    public Texts texts() {
+        return new Texts(root);
     }
 
     public Optional<TypeOutline> type(String name) {

@@ -10,6 +10,7 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import driftwood.smell.chain.Chain;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;

@@ -20,6 +20,11 @@ import java.util.List;
 public record Outline(String file, Language language, boolean test, int lines, String packageName,
         List<Import> imports, List<TypeOutline> types, List<CreationFact> creations, List<CallFact> calls) {
 
+    /** The same outline, of another number of lines. */
+    public Outline ofLines(int count) {
+        return new Outline(file, language, test, count, packageName, imports, types, creations, calls);
+    }
+
     /** The same outline, with test code judged like any other. */
     public Outline judged() {
         return new Outline(file, language, false, lines, packageName, imports, types, creations, calls);

@@ -1,11 +1,5 @@
 package driftwood.smell;
 
-import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
-import com.fasterxml.jackson.annotation.PropertyAccessor;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.dataformat.smile.SmileFactory;
-import com.fasterxml.jackson.dataformat.smile.SmileGenerator;
-import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import driftwood.program.Outline;
 import driftwood.source.Unread;
 import java.io.IOException;
@@ -24,23 +18,16 @@ import java.util.Optional;
  */
 record Facts(Outline outline, Map<String, List<Object>> sightings, List<Leave> leaves, List<Unread> unread) {
     private static final String OWN = "driftwood.";
-    private static final ObjectMapper MAPPER = mapper();
-
-    private static ObjectMapper mapper() {
-        SmileFactory factory = SmileFactory.builder().enable(SmileGenerator.Feature.CHECK_SHARED_STRING_VALUES).build();
-        ObjectMapper mapper = new ObjectMapper(factory).registerModule(new Jdk8Module());
-        mapper.setVisibility(PropertyAccessor.GETTER, Visibility.NONE);
-        mapper.setVisibility(PropertyAccessor.IS_GETTER, Visibility.NONE);
-        mapper.setVisibility(PropertyAccessor.FIELD, Visibility.ANY);
-        return mapper;
-    }
 
     /** What is written: the sightings of one seer are all of one class, which is named once. */
     private record Written(Outline outline, Map<String, String> classes, Map<String, byte[]> sightings,
             List<Leave> leaves, List<Unread> unread) {
     }
 
-    /** In the form in which they are remembered; empty where a text in them is no proper Unicode and cannot be written. */
+    /**
+     * In the form in which they are remembered, the number of lines aside, which matters to no judge. Empty where a
+     * text in them is no proper Unicode and cannot be written.
+     */
     Optional<byte[]> bytes() {
         Map<String, String> classes = new LinkedHashMap<>();
         Map<String, byte[]> some = new LinkedHashMap<>();
@@ -48,28 +35,30 @@ record Facts(Outline outline, Map<String, List<Object>> sightings, List<Leave> l
             for (Map.Entry<String, List<Object>> each : sightings.entrySet()) {
                 if (!each.getValue().isEmpty()) {
                     classes.put(each.getKey(), each.getValue().get(0).getClass().getName());
-                    some.put(each.getKey(), MAPPER.writeValueAsBytes(each.getValue()));
+                    some.put(each.getKey(), Compact.MAPPER.writeValueAsBytes(each.getValue()));
                 }
             }
-            return Optional.of(MAPPER.writeValueAsBytes(new Written(outline, classes, some, leaves, unread)));
+            return Optional.of(Compact.MAPPER.writeValueAsBytes(
+                    new Written(outline.ofLines(0), classes, some, leaves, unread)));
         } catch (IOException e) {
             return Optional.empty();
         }
     }
 
-    /** Reads facts; empty where the bytes are damaged or of another version. */
-    static Optional<Facts> of(byte[] bytes) {
+    /** Reads facts; empty where the bytes are damaged or of another version. @param lines how many the file has */
+    static Optional<Facts> of(byte[] bytes, int lines) {
         try {
-            Written head = MAPPER.readValue(bytes, Written.class);
+            Written head = Compact.MAPPER.readValue(bytes, Written.class);
             Map<String, List<Object>> sightings = new LinkedHashMap<>();
             for (Map.Entry<String, byte[]> each : head.sightings().entrySet()) {
                 String name = head.classes().get(each.getKey());
                 if (name == null || !name.startsWith(OWN)) {
                     return Optional.empty();
                 }
-                sightings.put(each.getKey(), MAPPER.readerForListOf(Class.forName(name)).readValue(each.getValue()));
+                sightings.put(each.getKey(),
+                        Compact.MAPPER.readerForListOf(Class.forName(name)).readValue(each.getValue()));
             }
-            return Optional.of(new Facts(head.outline(), sightings, head.leaves(), head.unread()));
+            return Optional.of(new Facts(head.outline().ofLines(lines), sightings, head.leaves(), head.unread()));
         } catch (IOException | ClassNotFoundException | RuntimeException e) {
             return Optional.empty();
         }

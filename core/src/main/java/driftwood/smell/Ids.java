@@ -42,22 +42,25 @@ final class Ids {
         return named;
     }
 
-    /** A digest in hexadecimal digits. */
-    static String digest(byte[] bytes) {
+    /** A digest of bytes, one after the other, in hexadecimal digits. */
+    static String digest(byte[]... parts) {
+        return HexFormat.of().formatHex(sha(parts));
+    }
+
+    private static byte[] sha(byte[]... parts) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            for (byte[] each : parts) {
+                digest.update(each);
+            }
+            return digest.digest();
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }
     }
 
     private static String hash(String key) {
-        byte[] digest;
-        try {
-            digest = MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java platform has SHA-256", e);
-        }
+        byte[] digest = sha(key.getBytes(StandardCharsets.UTF_8));
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < LENGTH; i++) {
             text.append(ALPHABET.charAt((digest[i] & 0xff) % ALPHABET.length()));

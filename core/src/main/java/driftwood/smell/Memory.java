@@ -2,23 +2,41 @@ package driftwood.smell;
 
 import java.util.Optional;
 
-/** Remembers what was seen in a file, from one scan to the next. Safe to use from several threads at once. */
+/** Remembers from one scan to the next what is dear to find out again. Safe to use from several threads at once. */
 public interface Memory {
+
+    /** What can be remembered. */
+    enum Kind {
+        /** Of a file: the digest of its facts, and how many lines it has. Small, and read in every scan. */
+        TRACE,
+        /** Of a file: its facts. */
+        FACTS,
+        /** Of a project: what was found. */
+        CONCLUSION,
+        /** Of a project: its commits. */
+        HISTORY
+    }
+
     /** Remembers nothing. */
     Memory NONE = new Memory() {
         @Override
-        public Optional<byte[]> recall(String path, String stamp) {
+        public Optional<byte[]> recall(Kind kind, String key, String stamp) {
             return Optional.empty();
         }
 
         @Override
-        public void remember(String path, String stamp, byte[] value) {
+        public void remember(Kind kind, String key, String stamp, byte[] value) {
         }
     };
 
-    /** What was remembered of a file under the same stamp; empty where nothing was, or where it is damaged. */
-    Optional<byte[]> recall(String path, String stamp);
+    /**
+     * What was remembered under the same stamp; empty where nothing was, or where it is damaged.
+     *
+     * @param key   the path of a file; empty for the project
+     * @param stamp digest of all that the value depends on
+     */
+    Optional<byte[]> recall(Kind kind, String key, String stamp);
 
-    /** Remembers a value in place of the file's former one; silently does not where it cannot. */
-    void remember(String path, String stamp, byte[] value);
+    /** Remembers a value in place of the key's former one; silently does not where it cannot. */
+    void remember(Kind kind, String key, String stamp, byte[] value);
 }

@@ -3,29 +3,25 @@ package driftwood.smell;
 import driftwood.history.History;
 import driftwood.program.Outline;
 import driftwood.program.Program;
+import driftwood.smell.Memory.Kind;
 import driftwood.source.SourceFinder;
 import driftwood.source.Unread;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
-import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
+import java.util.function.Supplier;
 
 /**
- * A scan: reads and sees all files in parallel, batch by batch, then links and judges. Trees are let go of as soon as
- * their file is seen.
+ * A scan: reads and sees all files in parallel, then links and judges; what an earlier scan came to is recalled where
+ * the facts are the same.
  */
 public final class Scan {
-    /** The rest of a huge history is left unread. */
-    private static final Duration HISTORY_LIMIT = Duration.ofSeconds(5);
-
     private final Options options;
 
     /**
@@ -37,21 +33,27 @@ public final class Scan {
      * @param progress told the number of files seen so far, from any thread
      * @param settings what the project decided for itself
      * @param memory   what earlier scans saw
+     * @param cures    knows the patterns that answer a finding
      */
     public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress, Settings settings,
-            Memory memory) {
+            Memory memory, Cures cures) {
         /** Everything, with all cores, silently. */
         public static final Options DEFAULT =
                 new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { }, Settings.DEFAULT,
-                        Memory.NONE);
+                        Memory.NONE, Cures.NONE);
+
+        boolean judgesTests() {
+            return tests || settings.tests();
+        }
     }
 
     /**
      * What a scan found.
      *
      * @param root     the scanned root
-     * @param program  all files linked
+     * @param linked   all files linked, when they are asked for
      * @param findings most drag first
+     * @param fits     the patterns that answer each finding, best first, by its id
      * @param unread   what could not be read, by file and line
      * @param latin    files that are not UTF-8 and were read as ISO-8859-1
      * @param files    how many were read
@@ -60,8 +62,14 @@ public final class Scan {
      * @param left     how many findings a comment left out
      * @param complaints what is wrong with such comments
      */
-    public record Result(Path root, Program program, List<Finding> findings, List<Unread> unread, List<String> latin,
-            int files, int lines, Map<String, Integer> languages, int left, List<Unread> complaints) {
+    public record Result(Path root, Supplier<Program> linked, List<Finding> findings, Map<String, List<Fit>> fits,
+            List<Unread> unread, List<String> latin, int files, int lines, Map<String, Integer> languages, int left,
+            List<Unread> complaints) {
+
+        /** All files linked. */
+        public Program program() {
+            return linked.get();
+        }
     }
 
     public Scan(Options options) {
@@ -75,31 +83,44 @@ public final class Scan {
      * @param places existing files or folders
      */
     public Result run(Path root, List<Path> places) {
+        FutureTask<History> past = new FutureTask<>(() -> options.settings().history()
+                ? Past.of(root, options.memory()) : History.NONE);
+        new Thread(past, "history").start();
         SourceFinder.Found found = new SourceFinder(root, options.settings().excluded()).find(places);
         List<Detector<?>> detectors = Catalogue.detectors(options.settings());
-        List<Seer<?>> seers = detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList();
-        FutureTask<History> past = new FutureTask<>(() -> options.settings().history()
-                ? History.of(root, HISTORY_LIMIT) : History.NONE);
-        new Thread(past, "history").start();
-        Seeing seeing = new Seeing(seers, options);
-        List<Facts> facts = seeing.see(found.files());
-        List<Outline> outlines = new ArrayList<>();
-        List<Unread> unread = new ArrayList<>(found.unread());
-        unread.addAll(seeing.unread());
-        List<String> latin = new ArrayList<>(seeing.latin());
-        for (Facts each : facts) {
-            outlines.add(judgesTests() ? each.outline().judged() : each.outline());
-            unread.addAll(each.unread());
+        Seeing seeing = new Seeing(detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList(), options);
+        List<Trace> traces = seeing.see(found.files());
+        Linked linked = new Linked(seeing, traces, options.judgesTests());
+        String stamp = stamp(traces);
+        Conclusion conclusion = recalled(stamp).orElseGet(() -> {
+            Conclusion fresh = new Judging(detectors, options).conclude(linked);
+            if (!stamp.isEmpty()) {
+                fresh.bytes().ifPresent(bytes -> options.memory().remember(Kind.CONCLUSION, "", stamp, bytes));
+            }
+            return fresh;
+        });
+        History history = Crew.await(past);
+        List<Finding> judged = new ArrayList<>(conclusion.findings());
+        if (history.isKnown()) {
+            judged.replaceAll(each -> each.weighed(history));
         }
-        unread.sort(null);
-        latin.sort(null);
-        Program program = Program.link(outlines);
-        History history = await(past);
-        List<Finding> judged = judge(detectors, program, facts, history);
-        List<Leave> leaves = facts.stream().filter(each -> judgesTests()
-                || !each.outline().test()).flatMap(each -> each.leaves().stream()).toList();
+        judged.sort(Finding.BY_DRAG);
+        List<Leave> leaves = conclusion.leaves();
         List<Finding> findings = judged.stream().filter(each -> wanted(each)
                 && leaves.stream().noneMatch(leave -> leave.covers(each))).toList();
+        List<Unread> unread = new ArrayList<>(found.unread());
+        unread.addAll(seeing.unread());
+        unread.addAll(conclusion.unread());
+        unread.sort(null);
+        int left = (int) judged.stream().filter(each -> leaves.stream().anyMatch(leave -> leave.covers(each))).count();
+        Map<String, Integer> languages = new TreeMap<>();
+        traces.forEach(each -> languages.merge(each.file().language().key(), 1, Integer::sum));
+        return new Result(root, linked::program, findings, conclusion.fits(), unread,
+                traces.stream().filter(Trace::latin).map(each -> each.file().path()).toList(), traces.size(),
+                traces.stream().mapToInt(Trace::lines).sum(), languages, left, complaints(leaves, judged));
+    }
+
+    private static List<Unread> complaints(List<Leave> leaves, List<Finding> judged) {
         List<Unread> complaints = new ArrayList<>();
         for (Leave leave : leaves) {
             String complaint = leave.complaint(judged.stream().anyMatch(leave::covers));
@@ -107,73 +128,56 @@ public final class Scan {
                 complaints.add(new Unread(leave.file(), leave.line(), complaint));
             }
         }
-        int left = (int) judged.stream().filter(each -> leaves.stream().anyMatch(leave -> leave.covers(each))).count();
-        Map<String, Integer> languages = new TreeMap<>();
-        program.outlines().forEach(each -> languages.merge(each.language().key(), 1, Integer::sum));
-        int lines = program.outlines().stream().mapToInt(Outline::lines).sum();
-        return new Result(root, program, findings, unread, latin, outlines.size(), lines, languages,
-                left, complaints);
+        return complaints;
+    }
+
+    private Optional<Conclusion> recalled(String stamp) {
+        return stamp.isEmpty() ? Optional.empty()
+                : options.memory().recall(Kind.CONCLUSION, "", stamp).flatMap(Conclusion::of);
+    }
+
+    /** What a conclusion depends on: the facts of all files, and who judges how. Empty where nothing is remembered. */
+    private String stamp(List<Trace> traces) {
+        if (options.memory() == Memory.NONE) {
+            return "";
+        }
+        StringBuilder all = new StringBuilder(Build.stamp()).append(options.settings()).append(options.judgesTests());
+        traces.forEach(each -> all.append('\n').append(each.file().path()).append(' ').append(each.digest()));
+        return Ids.digest(all.toString().getBytes(StandardCharsets.UTF_8));
     }
 
     private boolean wanted(Finding finding) {
         return options.smells().isEmpty() || options.smells().contains(finding.smell());
     }
 
-    private boolean judgesTests() {
-        return options.tests() || options.settings().tests();
-    }
+    /** The facts of all files and the program they make, each found out once and only when they are needed. */
+    static final class Linked {
+        private final Seeing seeing;
+        private final List<Trace> traces;
+        private final boolean tests;
+        private List<Facts> facts = List.of();
+        private Optional<Program> program = Optional.empty();
 
-    static <T> T await(FutureTask<T> task) {
-        try {
-            return task.get();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException("interrupted while reading", e);
-        } catch (ExecutionException e) {
-            if (e.getCause() instanceof Error error) {
-                throw error;
+        Linked(Seeing seeing, List<Trace> traces, boolean tests) {
+            this.seeing = seeing;
+            this.traces = traces;
+            this.tests = tests;
+        }
+
+        synchronized List<Facts> facts() {
+            if (facts.isEmpty()) {
+                facts = seeing.facts(traces);
             }
-            throw new IllegalStateException(e.getCause());
+            return facts;
         }
-    }
 
-    private List<Finding> judge(List<Detector<?>> detectors, Program program, List<Facts> facts, History history) {
-        List<Finding> findings = new ArrayList<>();
-        AtomicInteger next = new AtomicInteger();
-        List<List<Finding>> parts = new ArrayList<>(Collections.nCopies(detectors.size(), List.of()));
-        List<FutureTask<Void>> tasks = new ArrayList<>();
-        for (int i = 0; i < Math.max(1, options.threads()); i++) {
-            FutureTask<Void> task = new FutureTask<>(() -> {
-                for (int at = next.getAndIncrement(); at < parts.size(); at = next.getAndIncrement()) {
-                    parts.set(at, judge(detectors.get(at), program, facts));
-                }
-                return null;
-            });
-            tasks.add(task);
-            new Thread(task, "judge-" + i).start();
-        }
-        tasks.forEach(Scan::await);
-        parts.forEach(findings::addAll);
-        findings.sort(Comparator.comparing(Finding::file).thenComparingInt(Finding::line)
-                .thenComparing(Finding::smell).thenComparing(Finding::message));
-        List<Finding> named = new ArrayList<>(Ids.assign(Overlaps.settled(findings)));
-        if (history.isKnown()) {
-            named.replaceAll(each -> each.weighed(history));
-        }
-        named.sort(Finding.BY_DRAG);
-        return named;
-    }
-
-    /** The seer of a detector gives exactly its sightings, which the compiler cannot follow through the map. */
-    @SuppressWarnings("unchecked")
-    private <S> List<Finding> judge(Detector<S> detector, Program program, List<Facts> facts) {
-        List<Seen<S>> sighted = new ArrayList<>();
-        for (Facts each : facts) {
-            boolean test = each.outline().test() && !judgesTests();
-            for (Object seen : each.sightings().getOrDefault(detector.seer().key(), List.of())) {
-                sighted.add(new Seen<>(each.outline().file(), test, (S) seen));
+        synchronized Program program() {
+            if (program.isEmpty()) {
+                List<Outline> outlines = facts().stream().map(each -> tests ? each.outline().judged() : each.outline())
+                        .toList();
+                program = Optional.of(Program.link(outlines));
             }
+            return program.get();
         }
-        return detector.judge(program, sighted);
     }
 }

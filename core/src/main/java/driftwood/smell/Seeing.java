@@ -2,7 +2,9 @@ package driftwood.smell;
 
 import driftwood.program.OutlineBuilder;
 import driftwood.read.FileTree;
+import driftwood.read.Reader;
 import driftwood.read.Readers;
+import driftwood.smell.Memory.Kind;
 import driftwood.source.Generated;
 import driftwood.source.Language;
 import driftwood.source.SourceFile;
@@ -13,12 +15,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.concurrent.FutureTask;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -32,13 +35,19 @@ final class Seeing {
 
     private final List<Seer<?>> seers;
     private final Scan.Options options;
+    private final Crew crew;
     private final Readers readers = new Readers();
     private final ConcurrentLinkedQueue<Unread> unread = new ConcurrentLinkedQueue<>();
-    private final ConcurrentLinkedQueue<String> latin = new ConcurrentLinkedQueue<>();
+    /** What all keys have in common. */
+    private final String common;
 
     Seeing(List<Seer<?>> seers, Scan.Options options) {
         this.seers = seers;
         this.options = options;
+        this.crew = new Crew("see", options.threads(), STACK);
+        StringBuilder stamp = new StringBuilder().append(OutlineBuilder.VERSION).append(options.settings().generated());
+        seers.forEach(seer -> stamp.append(' ').append(seer.key()).append(seer.version()));
+        this.common = stamp.append(' ').append(Runtime.version().feature()).append('\n').toString();
     }
 
     /** Files that could not be read at all. */
@@ -46,66 +55,106 @@ final class Seeing {
         return List.copyOf(unread);
     }
 
-    /** Files that are not UTF-8. */
-    List<String> latin() {
-        return List.copyOf(latin);
+    /** All files that could be read, in the order of their paths: seen before, or seen now. */
+    List<Trace> see(List<SourceFile> files) {
+        AtomicInteger seen = new AtomicInteger();
+        ConcurrentLinkedQueue<Trace> traces = new ConcurrentLinkedQueue<>();
+        crew.share(batches(files), at -> {
+            List<SourceFile> batch = batch(files, at);
+            traces.addAll(traces(batch));
+            options.progress().accept(seen.addAndGet(batch.size()));
+        });
+        List<Trace> sorted = new ArrayList<>(traces);
+        sorted.sort(Comparator.comparing(each -> each.file().path()));
+        return sorted;
     }
 
-    /** The facts of all files that could be read, in the order of their paths. */
-    List<Facts> see(List<SourceFile> files) {
-        AtomicInteger next = new AtomicInteger();
-        AtomicInteger seen = new AtomicInteger();
+    /** The facts of files: those seen now, or those remembered; what is damaged is seen again. In the same order. */
+    List<Facts> facts(List<Trace> traces) {
         ConcurrentLinkedQueue<Facts> facts = new ConcurrentLinkedQueue<>();
-        int slices = (files.size() + BATCH - 1) / BATCH;
-        List<FutureTask<Void>> tasks = new ArrayList<>();
-        for (int i = 0; i < Math.max(1, Math.min(options.threads(), slices)); i++) {
-            FutureTask<Void> task = new FutureTask<>(() -> {
-                for (int at = next.getAndIncrement(); at < slices; at = next.getAndIncrement()) {
-                    List<SourceFile> slice = files.subList(at * BATCH, Math.min(files.size(), (at + 1) * BATCH));
-                    facts.addAll(batch(slice));
-                    options.progress().accept(seen.addAndGet(slice.size()));
-                }
-                return null;
-            });
-            tasks.add(task);
-            new Thread(null, task, "see-" + i, STACK).start();
-        }
-        tasks.forEach(Scan::await);
+        crew.share(batches(traces), at -> {
+            Map<SourceFile, byte[]> lost = new LinkedHashMap<>();
+            for (Trace each : batch(traces, at)) {
+                Optional<Facts> known = each.fresh().or(() -> options.memory()
+                        .recall(Kind.FACTS, each.file().path(), each.digest())
+                        .flatMap(bytes -> Facts.of(bytes, each.lines())));
+                known.ifPresentOrElse(facts::add, () -> bytes(each.file()).ifPresent(bytes -> lost.put(each.file(), bytes)));
+            }
+            read(lost, Map.of()).forEach(each -> facts.add(each.fresh().orElseThrow()));
+        });
         List<Facts> sorted = new ArrayList<>(facts);
         sorted.sort(Comparator.comparing(each -> each.outline().file()));
         return sorted;
     }
 
-    private List<Facts> batch(List<SourceFile> files) {
-        List<Facts> facts = new ArrayList<>();
+    private static int batches(List<?> all) {
+        return (all.size() + BATCH - 1) / BATCH;
+    }
+
+    private static <T> List<T> batch(List<T> all, int at) {
+        return all.subList(at * BATCH, Math.min(all.size(), (at + 1) * BATCH));
+    }
+
+    private List<Trace> traces(List<SourceFile> files) {
+        List<Trace> traces = new ArrayList<>();
         Map<String, String> keys = new HashMap<>();
-        Map<Language, List<SourceText>> unknown = new EnumMap<>(Language.class);
+        Map<SourceFile, byte[]> unknown = new LinkedHashMap<>();
         for (SourceFile file : files) {
-            text(file).ifPresent(text -> {
-                String key = key(text);
-                Optional<Facts> known = options.memory().recall(file.path(), key).flatMap(Facts::of);
-                known.ifPresentOrElse(facts::add, () -> {
-                    keys.put(text.file().path(), key);
-                    unknown.computeIfAbsent(file.language(), each -> new ArrayList<>()).add(text);
+            bytes(file).ifPresent(bytes -> {
+                String key = options.memory() == Memory.NONE ? "" : key(file, bytes);
+                Optional<Trace> known = options.memory().recall(Kind.TRACE, file.path(), key)
+                        .flatMap(trace -> Trace.of(file, trace));
+                known.ifPresentOrElse(traces::add, () -> {
+                    keys.put(file.path(), key);
+                    unknown.put(file, bytes);
                 });
             });
         }
-        unknown.forEach((language, texts) -> readers.of(language).read(texts, tree -> see(tree).ifPresent(each -> {
-            facts.add(each);
-            if (options.memory() != Memory.NONE) {
-                each.bytes().ifPresent(bytes -> options.memory().remember(tree.file().path(),
-                        keys.get(tree.file().path()), bytes));
-            }
-        })));
-        return facts;
+        traces.addAll(read(unknown, keys));
+        return traces;
     }
 
-    private Optional<SourceText> text(SourceFile file) {
-        try {
-            SourceText text = SourceText.read(file);
+    /** Reads files and remembers what is seen. @param keys by path; "" where nothing is to be remembered */
+    private List<Trace> read(Map<SourceFile, byte[]> files, Map<String, String> keys) {
+        Map<Language, List<SourceText>> texts = new EnumMap<>(Language.class);
+        Set<String> latin = new HashSet<>();
+        files.forEach((file, bytes) -> text(file, bytes).ifPresent(text -> {
+            texts.computeIfAbsent(file.language(), each -> new ArrayList<>()).add(text);
             if (text.latin()) {
                 latin.add(file.path());
             }
+        }));
+        List<Trace> traces = new ArrayList<>();
+        texts.forEach((language, batch) -> readers.of(language).read(batch, tree -> see(tree).ifPresent(facts ->
+                traces.add(remembered(tree.file(), latin.contains(tree.file().path()), facts,
+                        keys.getOrDefault(tree.file().path(), ""))))));
+        return traces;
+    }
+
+    private Trace remembered(SourceFile file, boolean latin, Facts facts, String key) {
+        int lines = facts.outline().lines();
+        if (key.isEmpty()) {
+            return new Trace(file, lines, latin, "", Optional.of(facts));
+        }
+        Optional<byte[]> bytes = facts.bytes();
+        Trace trace = new Trace(file, lines, latin, bytes.map(Ids::digest).orElse(key), Optional.of(facts));
+        bytes.ifPresent(each -> options.memory().remember(Kind.FACTS, file.path(), trace.digest(), each));
+        options.memory().remember(Kind.TRACE, file.path(), key, trace.bytes());
+        return trace;
+    }
+
+    private Optional<byte[]> bytes(SourceFile file) {
+        try {
+            return Optional.of(SourceText.bytes(file));
+        } catch (SourceText.NotReadable e) {
+            unread.add(new Unread(file.path(), 1, e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private Optional<SourceText> text(SourceFile file, byte[] bytes) {
+        try {
+            SourceText text = SourceText.decode(file, bytes);
             boolean aside = !options.settings().generated() && Generated.is(text);
             return Optional.of(aside ? text.asideFromJudging() : text);
         } catch (SourceText.NotReadable e) {
@@ -114,14 +163,12 @@ final class Seeing {
         }
     }
 
-    /** What the facts of a file depend on: its path, its text, its reader, and all who see. */
-    private String key(SourceText text) {
-        StringBuilder stamp = new StringBuilder(text.file().path()).append(text.file().test() ? " aside " : " judged ")
-                .append(readers.of(text.file().language()).context(text.file()));
-        stamp.append(' ').append(readers.of(text.file().language()).version()).append(' ').append(OutlineBuilder.VERSION);
-        seers.forEach(seer -> stamp.append(' ').append(seer.key()).append(seer.version()));
-        stamp.append(' ').append(Runtime.version().feature()).append('\n').append(text.text());
-        return Ids.digest(stamp.toString().getBytes(StandardCharsets.UTF_8));
+    /** What the facts of a file depend on: its path, its text, its reader, all who see, and who is left aside. */
+    private String key(SourceFile file, byte[] bytes) {
+        Reader reader = readers.of(file.language());
+        String context = file.path() + (file.test() ? " aside " : " judged ") + reader.context(file) + ' '
+                + reader.version() + ' ' + common;
+        return Ids.digest(context.getBytes(StandardCharsets.UTF_8), bytes);
     }
 
     private Optional<Facts> see(FileTree tree) {

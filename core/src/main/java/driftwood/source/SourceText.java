@@ -39,12 +39,20 @@ public record SourceText(SourceFile file, String text, boolean latin) {
      * @throws NotReadable where the file is missing, forbidden, far too large, or not text
      */
     public static SourceText read(SourceFile file) throws NotReadable {
-        byte[] bytes;
+        return decode(file, bytes(file));
+    }
+
+    /**
+     * The bytes of a file.
+     *
+     * @throws NotReadable where it is missing, forbidden or far too large
+     */
+    public static byte[] bytes(SourceFile file) throws NotReadable {
         try {
             if (Files.size(file.location()) > LARGEST) {
                 throw new NotReadable("larger than " + LARGEST / (1024 * 1024) + " MiB");
             }
-            bytes = Files.readAllBytes(file.location());
+            return Files.readAllBytes(file.location());
         } catch (AccessDeniedException e) {
             throw new NotReadable("no permission to read it");
         } catch (NoSuchFileException e) {
@@ -52,7 +60,6 @@ public record SourceText(SourceFile file, String text, boolean latin) {
         } catch (IOException e) {
             throw new NotReadable("could not be read: " + e.getMessage());
         }
-        return decode(file, bytes);
     }
 
     /**

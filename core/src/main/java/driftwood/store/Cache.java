@@ -4,26 +4,31 @@ import driftwood.smell.Memory;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.h2.mvstore.MVMap;
 import org.h2.mvstore.MVStore;
 import org.h2.mvstore.MVStoreException;
 
 /**
- * What earlier scans saw, in one file: {@code .driftwood/cache/sightings.mv}. A file that is damaged is begun anew; one
+ * What earlier scans saw, in one file: {@code .driftwood/cache/memory.mv}. A file that is damaged is begun anew; one
  * that another run holds, or that cannot be written, is done without. A process that is killed loses at most what it
  * had not yet written.
  */
 public final class Cache implements Memory, AutoCloseable {
-    private static final String NAME = "sightings.mv";
+    private static final String NAME = "memory.mv";
     private static final int FLUSH_KILOBYTES = 8 * 1024;
 
     private final MVStore store;
-    private final MVMap<String, byte[]> sightings;
+    private final Map<Kind, MVMap<String, byte[]>> maps = new EnumMap<>(Kind.class);
 
     private Cache(MVStore store) {
         this.store = store;
-        this.sightings = store.openMap("sightings");
+        for (Kind kind : Kind.values()) {
+            maps.put(kind, store.openMap(kind.name().toLowerCase(Locale.ROOT)));
+        }
     }
 
     /** The memory of a project; one that remembers nothing where there can be none. @param root of the project */
@@ -70,9 +75,9 @@ public final class Cache implements Memory, AutoCloseable {
     }
 
     @Override
-    public Optional<byte[]> recall(String path, String stamp) {
+    public Optional<byte[]> recall(Kind kind, String key, String stamp) {
         try {
-            byte[] found = sightings.get(path);
+            byte[] found = maps.get(kind).get(key);
             byte[] head = stamp.getBytes(StandardCharsets.UTF_8);
             boolean same = found != null && found.length > head.length
                     && Arrays.equals(found, 0, head.length, head, 0, head.length);
@@ -83,12 +88,12 @@ public final class Cache implements Memory, AutoCloseable {
     }
 
     @Override
-    public void remember(String path, String stamp, byte[] value) {
+    public void remember(Kind kind, String key, String stamp, byte[] value) {
         byte[] head = stamp.getBytes(StandardCharsets.UTF_8);
         byte[] whole = Arrays.copyOf(head, head.length + value.length);
         System.arraycopy(value, 0, whole, head.length, value.length);
         try {
-            sightings.put(path, whole);
+            maps.get(kind).put(key, whole);
         } catch (MVStoreException | IllegalStateException e) {
             return;
         }

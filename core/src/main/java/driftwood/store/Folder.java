@@ -34,11 +34,15 @@ public final class Folder {
         return path;
     }
 
-    /** A place for files that need not be kept; it exists afterwards. */
+    /** A place for files that need not be kept; it exists afterwards, and tells version control to pass it over. */
     public Path cache() {
         try {
-            prepare();
-            return Files.createDirectories(path.resolve("cache"));
+            Path cache = Files.createDirectories(path.resolve("cache"));
+            Path ignore = cache.resolve(".gitignore");
+            if (!Files.exists(ignore)) {
+                Files.writeString(ignore, "*\n");
+            }
+            return cache;
         } catch (IOException e) {
             throw new UncheckedIOException("cannot write below " + path, e);
         }
@@ -61,7 +65,6 @@ public final class Folder {
     /** Writes a text in the same way. */
     public Path write(String name, String text) {
         try {
-            prepare();
             Path target = path.resolve(name);
             Files.createDirectories(target.getParent());
             Path draft = Files.createTempFile(target.getParent(), ".draft", null);
@@ -75,14 +78,6 @@ public final class Folder {
             return Files.move(draft, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (IOException e) {
             throw new UncheckedIOException("cannot write " + path.resolve(name), e);
-        }
-    }
-
-    private void prepare() throws IOException {
-        Files.createDirectories(path);
-        Path ignore = path.resolve(".gitignore");
-        if (!Files.exists(ignore)) {
-            Files.writeString(ignore, "cache/\n");
         }
     }
 

@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.smell.Fit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;

@@ -16,6 +16,7 @@ import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Site;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Cures;
 import driftwood.smell.Memory;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
@@ -38,9 +39,9 @@ class PlannerTest {
 
     private void given(String smell, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE)).run(root, List.of(root));
+        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE)).run(root, List.of(root));
         finding = result.findings().get(0);
-        planner = new Planner(new Site(root, result.program()));
+        planner = new Planner(Site.of(result));
     }
 
     static Stream<Arguments> answers() {

@@ -27,7 +27,7 @@ class ScanTest {
     Path root;
 
     private Scan.Result scan(int threads) {
-        return new Scan(new Scan.Options(List.of("type-switch"), false, threads, count -> { }, Settings.DEFAULT, Memory.NONE)).run(root, List.of(root));
+        return new Scan(new Scan.Options(List.of("type-switch"), false, threads, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE)).run(root, List.of(root));
     }
 
     @Test
@@ -90,7 +90,7 @@ class ScanTest {
     @Test
     void onlyTheSmellsAskedForAreLookedFor() {
         Given.write(root.resolve("quay/Desk1.java"), SMELLY.formatted(1));
-        Scan.Options only = new Scan.Options(List.of("null-check"), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE);
+        Scan.Options only = new Scan.Options(List.of("null-check"), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE);
         assertThat(new Scan(only).run(root, List.of(root)).findings()).isEmpty();
     }
 
@@ -98,7 +98,7 @@ class ScanTest {
     void testCodeIsJudgedOnRequest() {
         Given.write(root.resolve("src/test/quay/Desk1.java"), SMELLY.formatted(1));
         assertThat(scan(1).findings()).isEmpty();
-        Scan.Options tests = new Scan.Options(List.of(), true, 1, count -> { }, Settings.DEFAULT, Memory.NONE);
+        Scan.Options tests = new Scan.Options(List.of(), true, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE);
         assertThat(new Scan(tests).run(root, List.of(root)).findings()).hasSize(1);
     }
 }

@@ -36,7 +36,7 @@ class FolderTest {
     @Test
     void theCacheIsIgnoredByVersionControl() throws IOException {
         assertThat(new Folder(root).cache()).isDirectory();
-        assertThat(Files.readString(root.resolve(".driftwood/.gitignore"))).isEqualTo("cache/\n");
+        assertThat(Files.readString(root.resolve(".driftwood/cache/.gitignore"))).isEqualTo("*\n");
     }
 
     @Test

@@ -60,7 +60,7 @@ public final class CharacterizeCommand implements Command {
         String wanted = Flags.operand(line, "the id of a finding or the name of a type");
         int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
         Project project = Project.of(Flags.projectOf(line));
-        Scan.Result result = project.scan(List.of(), false, console);
+        Scan.Result result = project.link(console);
         Optional<TypeOutline> type = type(wanted, result);
         String file = type.map(TypeOutline::file).orElseGet(() -> finding(wanted, project, result).file());
         if (Language.ofFileName(file).orElse(Language.JAVA) != Language.JAVA) {

@@ -61,7 +61,7 @@ public final class ConfirmCommand implements Command {
         String format = Flags.choice(line, "format", List.of("text", "json"));
         Project project = Project.of(Flags.projectOf(line));
         List<Recording> recordings = recordings(line.getArgList(), project.root());
-        Scan.Result result = project.scan(List.of(), false, console);
+        Scan.Result result = project.link(console);
         List<Path> classPath = Observed.classPath(line, result, console);
         Confirmation confirmation = new Confirmation(result.program(), classPath, Observed.limits(line));
         Map<Recording, List<Verdict>> verdicts = new LinkedHashMap<>();

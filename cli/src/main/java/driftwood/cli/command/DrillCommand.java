@@ -49,9 +49,9 @@ public final class DrillCommand implements Command {
     public ExitCode run(CommandLine line, Console console) {
         String id = Flags.operand(line, "the id of a finding");
         Project project = Project.of(Flags.projectOf(line));
-        Scan.Result result = project.scan(List.of(), false, console);
+        Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
-        Site site = new Site(result.root(), result.program());
+        Site site = Site.of(result);
         console.out().print(new FindingText(site, new Style(console.colour()), console.width(), project.option())
                 .drill(new Planner(site).drill(finding)).stripLeading());
         return ExitCode.FINE;

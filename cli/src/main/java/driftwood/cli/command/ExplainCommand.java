@@ -63,9 +63,9 @@ public final class ExplainCommand implements Command {
             return ExitCode.FINE;
         }
         Project project = Project.of(Flags.projectOf(line));
-        Scan.Result result = project.scan(List.of(), false, console);
+        Scan.Result result = project.link(console);
         Finding finding = project.finding(wanted, result);
-        Site site = new Site(result.root(), result.program());
+        Site site = Site.of(result);
         Planner planner = new Planner(site);
         console.out().print(new FindingText(site, style, console.width(), project.option()).of(finding,
                 Catalogue.smell(finding.smell()).orElseThrow(), planner.drill(finding), planner.candidates(finding)));

@@ -55,9 +55,9 @@ public final class PlanCommand implements Command {
     public ExitCode run(CommandLine line, Console console) {
         String id = Flags.operand(line, "the id of a finding");
         Project project = Project.of(Flags.projectOf(line));
-        Scan.Result result = project.scan(List.of(), false, console);
+        Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
-        Site site = new Site(result.root(), result.program());
+        Site site = Site.of(result);
         Plan plan;
         try {
             plan = new Planner(site).plan(finding, Optional.ofNullable(line.getOptionValue("pattern")));

@@ -1,18 +1,18 @@
 package driftwood.cli.render;
 
-import driftwood.pattern.Site;
+import driftwood.source.Texts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
 /** Source code with line numbers, its common indentation taken off, cut in the middle where it is long. */
 public final class Excerpt {
-    private final Site site;
+    private final Texts texts;
     private final Style style;
     private final int width;
 
-    public Excerpt(Site site, Style style, int width) {
-        this.site = site;
+    public Excerpt(Texts texts, Style style, int width) {
+        this.texts = texts;
         this.style = style;
         this.width = width;
     }
@@ -24,7 +24,7 @@ public final class Excerpt {
      * @param indent columns before the line numbers
      */
     public String of(String file, int line, int endLine, int most, int indent) {
-        List<String> lines = site.lines(file);
+        List<String> lines = texts.lines(file);
         int last = Math.min(endLine, lines.size());
         List<Integer> numbers = new ArrayList<>();
         for (int number = line; number <= last; number++) {

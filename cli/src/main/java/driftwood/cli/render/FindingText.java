@@ -23,7 +23,7 @@ public final class FindingText {
         this.option = option;
         this.style = style;
         this.width = width;
-        this.excerpt = new Excerpt(site, style, width);
+        this.excerpt = new Excerpt(site.texts(), style, width);
     }
 
     public String of(Finding finding, Smell smell, Drill drill, List<Candidate> candidates) {

@@ -1,10 +1,9 @@
 package driftwood.cli.render;
 
 import driftwood.cli.Version;
-import driftwood.pattern.Fit;
-import driftwood.pattern.Patterns;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import driftwood.smell.Scan;
 import driftwood.source.Unread;
 import java.util.ArrayList;
@@ -53,7 +52,7 @@ public final class FindingsJson {
         entry.put("symbol", finding.symbol());
         entry.put("message", finding.message());
         entry.put("evidence", finding.evidence().stream().map(FindingsJson::evidence).toList());
-        entry.put("patterns", Patterns.fits(finding, result.program()).stream().map(FindingsJson::fit).toList());
+        entry.put("patterns", result.fits().getOrDefault(finding.id(), List.of()).stream().map(FindingsJson::fit).toList());
         return entry;
     }
 

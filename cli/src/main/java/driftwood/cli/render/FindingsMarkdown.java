@@ -1,9 +1,8 @@
 package driftwood.cli.render;
 
-import driftwood.pattern.Fit;
-import driftwood.pattern.Patterns;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import driftwood.smell.Scan;
 import java.util.List;
 import java.util.Locale;
@@ -42,7 +41,7 @@ public final class FindingsMarkdown {
         }
         text.append("\nDrag ").append(String.format(Locale.ROOT, "%.1f", finding.drag().value())).append(": ")
                 .append(plain(String.join("; ", finding.drag().reasons()))).append(".\n");
-        List<Fit> fits = Patterns.fits(finding, result.program());
+        List<Fit> fits = result.fits().getOrDefault(finding.id(), List.of());
         if (!fits.isEmpty()) {
             text.append("\nTry **").append(fits.get(0).pattern()).append("**: ").append(plain(fits.get(0).because()))
                     .append(".\n");

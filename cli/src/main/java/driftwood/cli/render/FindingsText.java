@@ -1,10 +1,9 @@
 package driftwood.cli.render;
 
-import driftwood.pattern.Fit;
-import driftwood.pattern.Patterns;
-import driftwood.pattern.Site;
+import driftwood.source.Texts;
 import driftwood.smell.Detail;
 import driftwood.smell.Finding;
+import driftwood.smell.Fit;
 import driftwood.smell.Scan;
 import java.util.HashSet;
 import java.util.List;
@@ -26,7 +25,7 @@ public final class FindingsText {
         this.result = result;
         this.style = style;
         this.width = width;
-        this.excerpt = new Excerpt(new Site(result.root(), result.program()), style, width);
+        this.excerpt = new Excerpt(new Texts(result.root()), style, width);
     }
 
     /** @param top how many to show in full; chains on the same variants count as one */
@@ -62,7 +61,7 @@ public final class FindingsText {
         text.append(wrapped(Style.safe(sentence(finding)), 5));
         text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 5));
         text.append(wrapped(style.dim("drag: ") + String.join("; ", finding.drag().reasons()), 5));
-        List<Fit> fits = Patterns.fits(finding, result.program());
+        List<Fit> fits = result.fits().getOrDefault(finding.id(), List.of());
         if (!fits.isEmpty()) {
             text.append(wrapped(style.dim("try: ") + fits.get(0).pattern() + " (" + fits.get(0).because() + ")", 5));
         }

@@ -1,4 +1,4 @@
-package driftwood.pattern;
+package driftwood.smell;
 
 /**
  * How well a pattern answers a finding.

@@ -1,0 +1,36 @@
+package driftwood.smell;
+
+import driftwood.source.SourceFile;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+
+/**
+ * What is known of a file before anybody asks for its facts.
+ *
+ * @param file   which one
+ * @param lines  how many it has
+ * @param latin  whether it is not UTF-8
+ * @param digest tells its facts from any other facts; empty where nothing is remembered
+ * @param fresh  its facts, where they were seen just now
+ */
+record Trace(SourceFile file, int lines, boolean latin, String digest, Optional<Facts> fresh) {
+
+    private static final int HEAD = Integer.BYTES + 1;
+
+    /** In the form in which it is remembered. */
+    byte[] bytes() {
+        byte[] text = digest.getBytes(StandardCharsets.UTF_8);
+        return ByteBuffer.allocate(HEAD + text.length).putInt(lines).put((byte) (latin ? 1 : 0)).put(text).array();
+    }
+
+    /** Reads a trace. */
+    static Optional<Trace> of(SourceFile file, byte[] bytes) {
+        if (bytes.length <= HEAD) {
+            return Optional.empty();
+        }
+        ByteBuffer head = ByteBuffer.wrap(bytes);
+        String digest = new String(bytes, HEAD, bytes.length - HEAD, StandardCharsets.UTF_8);
+        return Optional.of(new Trace(file, head.getInt(), head.get() != 0, digest, Optional.empty()));
+    }
+}
