@@ -1,4 +1,5 @@
 import com.sun.source.util.JavacTask;
+import driftwood.read.java.JavaReader;
 import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceFinder;
@@ -156,8 +157,7 @@ public final class Measure {
             if (!java.isEmpty()) {
                 try {
                     JavacTask task = (JavacTask) ToolProvider.getSystemJavaCompiler().getTask(null, null, each -> { },
-                            List.of("-proc:none", "-Xlint:none", "--enable-preview", "--release",
-                                    Integer.toString(Runtime.version().feature())), null, java);
+                            JavaReader.OPTIONS, null, java);
                     task.parse().forEach(each -> { });
                 } catch (IOException | RuntimeException | StackOverflowError e) {
                     continue;

@@ -21,6 +21,12 @@ public record FieldOutline(String name, TypeRef type, Traits traits, Start start
         NOTHING, NULL, LITERAL, VALUE
     }
 
+    /** By name and line alone: the rest follows from it nearly always, and outlines are keys of many maps. */
+    @Override
+    public int hashCode() {
+        return name.hashCode() * 31 + line;
+    }
+
     /** A constant by the language's own convention: static and never reassigned. */
     public boolean isConstant() {
         return traits.isStatic() && traits.isFinal();

@@ -6,9 +6,11 @@ import driftwood.tree.TypeRef;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The linked project: all outlines joined. What cannot be resolved is foreign, never guessed. Immutable once linked;
@@ -31,6 +34,8 @@ public final class Program {
     private final Map<String, List<CreationFact>> creators = new HashMap<>();
     private final Map<String, List<CallFact>> callsByName = new TreeMap<>();
     private final Map<String, List<CallFact>> callsByRoutine = new HashMap<>();
+    private final Map<String, Set<TypeOutline>> ancestors = new ConcurrentHashMap<>();
+    private final Set<String> routineNames = new HashSet<>();
     private final Names names;
     private final Values values;
 
@@ -52,6 +57,7 @@ public final class Program {
     private void index() {
         for (Outline outline : outlines) {
             for (TypeOutline type : outline.types()) {
+                type.routines().forEach(routine -> routineNames.add(routine.name()));
                 if (types.putIfAbsent(type.name(), type) == null) {
                     files.put(type.name(), outline);
                     nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
@@ -75,6 +81,11 @@ public final class Program {
                 }
             }
         }
+    }
+
+    /** Whether any type of the project has a routine of that name. */
+    boolean hasRoutine(String name) {
+        return routineNames.contains(name);
     }
 
     public List<Outline> outlines() {
@@ -113,7 +124,12 @@ public final class Program {
 
     /** All supertypes inside the project, nearest first, without the type itself. */
     public Set<TypeOutline> ancestors(TypeOutline type) {
-        return closure(type, parents);
+        Set<TypeOutline> known = ancestors.get(type.name());
+        if (known == null) {
+            known = Collections.unmodifiableSet(closure(type, parents));
+            ancestors.put(type.name(), known);
+        }
+        return known;
     }
 
     /** The nearest type that all of some types are or descend from; empty where the project has none. */

@@ -36,6 +36,12 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
             boolean named) {
     }
 
+    /** By name and line alone: the rest follows from it nearly always, and outlines are keys of many maps. */
+    @Override
+    public int hashCode() {
+        return name.hashCode() * 31 + line;
+    }
+
     public boolean isConstructor() {
         return kind == RoutineKind.CONSTRUCTOR;
     }

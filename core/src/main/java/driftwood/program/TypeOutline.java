@@ -28,6 +28,12 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         List<String> typeParameters, List<TypeRef> supertypes, List<TypeRef> permitted, List<FieldOutline> fields,
         List<RoutineOutline> routines, List<String> constants, boolean anonymous, int line, int endLine) {
 
+    /** By the name alone: the rest follows from it nearly always, and outlines are keys of many maps. */
+    @Override
+    public int hashCode() {
+        return name.hashCode();
+    }
+
     public String simpleName() {
         return name.substring(name.lastIndexOf('.') + 1);
     }

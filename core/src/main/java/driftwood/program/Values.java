@@ -6,14 +6,17 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Walks trails through the program: the types of values, the fields and routines that they end at. */
 final class Values {
     private final Program program;
     private final Names names;
     private final Fields fields;
+    private final Map<Way, Place> walked = new ConcurrentHashMap<>();
 
     Values(Program program, Names names) {
         this.program = program;
@@ -39,11 +42,28 @@ final class Values {
     }
 
     Optional<ValueType> typeOf(Trail trail, TypeOutline scope) {
-        Place place = start(trail, scope);
-        for (String step : trail.steps()) {
-            place = step(place, step, scope);
+        return walk(trail, scope).value();
+    }
+
+    /** Walks to the end of a trail; the walks that many ask for are remembered. */
+    private Place walk(Trail trail, TypeOutline scope) {
+        if (trail.steps().isEmpty() && trail.start() != Trail.Start.NAME) {
+            return start(trail, scope);
         }
-        return place.value();
+        Way way = new Way(scope.name(), trail);
+        Place known = walked.get(way);
+        if (known == null) {
+            known = start(trail, scope);
+            for (String step : trail.steps()) {
+                known = step(known, step, scope);
+            }
+            walked.put(way, known);
+        }
+        return known;
+    }
+
+    /** @param scope qualified name of the type in which the trail starts */
+    private record Way(String scope, Trail trail) {
     }
 
     Optional<Fields.Found> fieldAt(Trail trail, TypeOutline scope) {
@@ -54,17 +74,10 @@ final class Values {
             return trail.start() == Trail.Start.NAME ? fields.around(scope, trail.head()) : Optional.empty();
         }
         Trail owner = trail.owner();
-        Optional<TypeOutline> type = named(owner, scope).or(() -> project(typeOf(owner, scope)));
-        return type.flatMap(found -> fields.in(found, trail.last()));
+        Place place = walk(owner, scope);
+        return place.named().or(() -> project(place.value())).flatMap(found -> fields.in(found, trail.last()));
     }
 
-    private Optional<TypeOutline> named(Trail trail, TypeOutline scope) {
-        Place place = start(trail, scope);
-        for (String step : trail.steps()) {
-            place = step(place, step, scope);
-        }
-        return place.named();
-    }
 
     List<RoutineOutline> routinesAt(Trail call, TypeOutline scope) {
         if (!call.isCall()) {
@@ -80,7 +93,11 @@ final class Values {
         if (owner.start() == Trail.Start.MODULE) {
             return around(outermost(scope), name, arguments);
         }
-        Optional<TypeOutline> type = named(call.owner(), scope).or(() -> project(typeOf(call.owner(), scope)));
+        if (!program.hasRoutine(name)) {
+            return List.of();
+        }
+        Place place = walk(call.owner(), scope);
+        Optional<TypeOutline> type = place.named().or(() -> project(place.value()));
         return type.map(found -> routines(found, name, arguments)).orElse(List.of());
     }
 

@@ -18,9 +18,9 @@ import java.util.Optional;
 public abstract class Walk extends TreeScanner {
     protected final FileTree file;
     private final Deque<String> types = new ArrayDeque<>();
-    private final Deque<String> members = new ArrayDeque<>();
+    private final Deque<Place> members = new ArrayDeque<>();
     private final Deque<Routine> routines = new ArrayDeque<>();
-    private final Deque<Map<String, Trail>> scopes = new ArrayDeque<>();
+    private final Scopes scopes = new Scopes();
     private final Map<String, Integer> anonymous = new HashMap<>();
 
     protected Walk(FileTree file) {
@@ -34,7 +34,7 @@ public abstract class Walk extends TreeScanner {
 
     /** Symbol of the routine or field around the current node, else the type's name. */
     protected final String member() {
-        return members.isEmpty() ? type() : members.peek();
+        return members.isEmpty() ? type() : members.peek().symbol();
     }
 
     /** The routine around the current node. */
@@ -58,7 +58,38 @@ public abstract class Walk extends TreeScanner {
 
     /** Whether an annotation says that nothing is allowed here. */
     protected static boolean isNullable(Traits traits) {
-        return traits.annotations().stream().anyMatch(name -> name.endsWith("Nullable") || name.equals("CheckForNull"));
+        for (String name : traits.annotations()) {
+            if (name.endsWith("Nullable") || name.equals("CheckForNull")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A routine, field or type around; its symbol is spelled out only when somebody asks. */
+    private static final class Place {
+        private final String type;
+        private final Routine routine;
+        private String symbol;
+
+        Place(String symbol) {
+            this.type = symbol;
+            this.routine = NO_ROUTINE;
+            this.symbol = symbol;
+        }
+
+        Place(String type, Routine routine) {
+            this.type = type;
+            this.routine = routine;
+            this.symbol = "";
+        }
+
+        String symbol() {
+            if (symbol.isEmpty() && routine != NO_ROUTINE) {
+                symbol = RoutineOutline.symbol(type, routine.name(), parameters(routine)).intern();
+            }
+            return symbol;
+        }
     }
 
     /** Called when a type has been entered, with its qualified name on top; anonymous types too. */
@@ -71,7 +102,7 @@ public abstract class Walk extends TreeScanner {
         String own = declaration.name().isEmpty()
                 ? "<" + anonymous.merge(outer, 1, Integer::sum) + ">" : declaration.name();
         types.push(outer.isEmpty() ? own : outer + "." + own);
-        members.push(types.peek());
+        members.push(new Place(types.peek()));
         routines.push(NO_ROUTINE);
         entered(declaration);
         visitNode(declaration);
@@ -87,11 +118,11 @@ public abstract class Walk extends TreeScanner {
     @Override
     public Void visitRoutine(Routine routine) {
         routines.push(routine);
-        members.push(symbol(routine).intern());
-        scopes.push(new HashMap<>());
+        members.push(new Place(type(), routine));
+        scopes.open();
         routine.parameters().forEach(each -> declare(each.name(), Trail.typed(each.type())));
         visitNode(routine);
-        scopes.pop();
+        scopes.close();
         members.pop();
         routines.pop();
         return null;
@@ -99,7 +130,7 @@ public abstract class Walk extends TreeScanner {
 
     @Override
     public Void visitField(Field field) {
-        members.push((type() + "#" + field.name()).intern());
+        members.push(new Place(type() + "#" + field.name()));
         visitNode(field);
         members.pop();
         return null;
@@ -107,23 +138,23 @@ public abstract class Walk extends TreeScanner {
 
     @Override
     public Void visitBlock(Block block) {
-        scopes.push(new HashMap<>());
+        scopes.open();
         visitNode(block);
-        scopes.pop();
+        scopes.close();
         return null;
     }
 
     @Override
     public Void visitArm(Arm arm) {
-        scopes.push(new HashMap<>());
+        scopes.open();
         visitNode(arm);
-        scopes.pop();
+        scopes.close();
         return null;
     }
 
     @Override
     public Void visitLoop(Loop loop) {
-        scopes.push(new HashMap<>());
+        scopes.open();
         if (loop.kind() == LoopKind.EACH && loop.header().size() == 2 && loop.header().get(0) instanceof Local local) {
             scan(loop.header().get(1));
             declare(local.name(), local.type().isPresent() ? Trail.typed(local.type())
@@ -132,16 +163,16 @@ public abstract class Walk extends TreeScanner {
         } else {
             visitNode(loop);
         }
-        scopes.pop();
+        scopes.close();
         return null;
     }
 
     @Override
     public Void visitLambda(Lambda lambda) {
-        scopes.push(new HashMap<>());
+        scopes.open();
         lambda.parameters().forEach(each -> declare(each.name(), Trail.typed(each.type())));
         visitNode(lambda);
-        scopes.pop();
+        scopes.close();
         return null;
     }
 
@@ -168,14 +199,8 @@ public abstract class Walk extends TreeScanner {
         visitNode(assignment);
         if (assignment.target() instanceof Name name && assignment.operator().equals("=")) {
             Trail value = trail(assignment.value());
-            for (Map<String, Trail> scope : scopes) {
-                Trail held = scope.get(name.name());
-                if (held != null) {
-                    scope.put(name.name(), value.isCall() ? value.heldAs(declaredType(held))
-                            : held.isKnown() ? typed(held) : value);
-                    break;
-                }
-            }
+            scopes.replace(name.name(), held -> value.isCall() ? value.heldAs(declaredType(held))
+                    : held.isKnown() ? typed(held) : value);
         }
         return null;
     }
@@ -192,14 +217,12 @@ public abstract class Walk extends TreeScanner {
     }
 
     private void declare(String name, Trail trail) {
-        if (!scopes.isEmpty()) {
-            scopes.peek().put(name, trail);
-        }
+        scopes.declare(name, trail);
     }
 
     /** Whether a name is a local or parameter here. */
     protected final boolean isLocal(String name) {
-        return scopes.stream().anyMatch(scope -> scope.containsKey(name));
+        return scopes.of(name) != null;
     }
 
     /** The way to a value from here. */
@@ -263,12 +286,7 @@ public abstract class Walk extends TreeScanner {
         if (name.equals("super")) {
             return new Trail(Trail.Start.SUPER, "", List.of());
         }
-        for (Map<String, Trail> scope : scopes) {
-            Trail found = scope.get(name);
-            if (found != null) {
-                return found;
-            }
-        }
-        return Trail.name(name);
+        Trail held = scopes.of(name);
+        return held == null ? Trail.name(name) : held;
     }
 }

@@ -1,5 +1,7 @@
 package driftwood.tree;
 
+import java.util.function.Consumer;
+
 /**
  * Visits a whole tree, each node before its children. Override a kind to see it; call {@link #visitNode} to go on
  * into its children.
@@ -18,6 +20,8 @@ package driftwood.tree;
  */
 public class TreeScanner implements TreeVisitor<Void> {
 
+    private final Consumer<Node> each = this::scan;
+
     /** Visits a node and what is below it. */
     public final void scan(Node node) {
         node.accept(this);
@@ -26,7 +30,7 @@ public class TreeScanner implements TreeVisitor<Void> {
     /** Goes on into the children. */
     @Override
     public Void visitNode(Node node) {
-        node.eachChild(this::scan);
+        node.eachChild(each);
         return null;
     }
 }

@@ -17,6 +17,9 @@ public record TypeRef(String text) {
     public String name() {
         int end = text.length();
         int angle = text.indexOf('<');
+        if (angle < 0 && (end == 0 || text.charAt(end - 1) != ']')) {
+            return text;
+        }
         if (angle >= 0) {
             end = angle;
         }

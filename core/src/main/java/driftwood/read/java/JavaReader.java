@@ -9,6 +9,7 @@ import driftwood.source.Lines;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
 import driftwood.tree.Unit;
+import java.io.File;
 import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,9 +29,13 @@ import javax.tools.ToolProvider;
  * compiler's own recovery goes; its errors become unread regions.
  */
 public final class JavaReader implements Reader {
-    /** Preview syntax is parsed where the JDK knows it; nothing is ever compiled from these trees. */
-    private static final List<String> OPTIONS = List.of("-proc:none", "-Xlint:none", "--enable-preview",
-            "--release", Integer.toString(Runtime.version().feature()));
+    /**
+     * Preview syntax is parsed where the JDK knows it; nothing is ever compiled from these trees, so the class path is
+     * a folder without classes: the compiler would search it for plug-ins anew for every batch.
+     */
+    public static final List<String> OPTIONS = List.of("-proc:none", "-Xlint:none", "--enable-preview",
+            "-source", Integer.toString(Runtime.version().feature()),
+            "-classpath", System.getProperty("java.home") + File.separator + "conf");
 
     private final JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
 
@@ -123,7 +128,7 @@ public final class JavaReader implements Reader {
 
         Text(SourceText source, int number) {
             super(URI.create("text:///" + number + "/Source.java"), Kind.SOURCE);
-            this.text = source.text();
+            this.text = PlainComments.in(source.text());
         }
 
         @Override

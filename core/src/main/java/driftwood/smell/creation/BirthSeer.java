@@ -119,51 +119,13 @@ public final class BirthSeer implements Seer<Birth> {
         public Void visitBlock(Block block) {
             List<Node> statements = block.statements();
             for (int i = 0; i < statements.size(); i++) {
-                Optional<Creation> made = made(statements.get(i));
-                if (made.isPresent()) {
-                    around.put(made.get(), block);
-                    sets.put(made.get(), setAfter(nameOf(statements.get(i)), statements.subList(i + 1, statements.size())));
+                Creation made = Setters.made(statements.get(i));
+                if (made != null) {
+                    around.put(made, block);
+                    sets.put(made, Setters.after(statements, i));
                 }
             }
             return super.visitBlock(block);
-        }
-
-        private static Optional<Creation> made(Node statement) {
-            if (statement instanceof Local local && local.initial().orElse(null) instanceof Creation creation) {
-                return Optional.of(creation);
-            }
-            return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
-                    && assignment.target() instanceof Name && assignment.value() instanceof Creation creation
-                    ? Optional.of(creation) : Optional.empty();
-        }
-
-        private static String nameOf(Node statement) {
-            return statement instanceof Local local ? local.name()
-                    : ((Name) ((Assignment) ((Evaluate) statement).expression()).target()).name();
-        }
-
-        /** Setters called, and properties assigned, one after the other. */
-        private static List<String> setAfter(String name, List<Node> following) {
-            List<String> set = new ArrayList<>();
-            for (Node each : following) {
-                Optional<String> property = each instanceof Evaluate evaluate
-                        ? property(evaluate.expression(), name) : Optional.empty();
-                if (property.isEmpty()) {
-                    break;
-                }
-                set.add(property.get());
-            }
-            return set;
-        }
-
-        private static Optional<String> property(Node expression, String name) {
-            if (expression instanceof Call call && call.arguments().size() == 1 && call.name().matches("set_?[A-Za-z].*")
-                    && call.receiver().orElse(null) instanceof Name receiver && receiver.name().equals(name)) {
-                return Optional.of(call.name());
-            }
-            return expression instanceof Assignment assignment && assignment.target() instanceof Member member
-                    && member.receiver() instanceof Name receiver && receiver.name().equals(name)
-                    ? Optional.of(member.name()) : Optional.empty();
         }
 
         @Override

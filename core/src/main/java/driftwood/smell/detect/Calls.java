@@ -44,7 +44,8 @@ final class Calls {
             return places;
         }
         for (CallFact call : program.callsByName().getOrDefault(routine.name(), List.of())) {
-            if (isOutside(type, call.within()) && program.routinesAt(call.trail(), call.within()).contains(routine)) {
+            if (isOutside(type, call.within()) && routine.takes(Trail.argumentsOf(call.trail().last()))
+                    && program.routinesAt(call.trail(), call.within()).contains(routine)) {
                 places.add(place(call.within(), call.routine(), call.line(), routine, call.arguments()));
             }
         }

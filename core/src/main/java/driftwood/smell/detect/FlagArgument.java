@@ -26,6 +26,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.Set;
 
 /**
@@ -91,6 +92,9 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
         return SEER;
     }
 
+    private static final Pattern SETTER = Pattern.compile("(set|with|enable|disable)([A-Z_].*)?");
+    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify).*");
+
     private static final class Seeing extends Walk {
         private final List<Split> splits = new ArrayList<>();
 
@@ -100,8 +104,8 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
 
         @Override
         public Void visitRoutine(Routine routine) {
-            boolean setter = routine.name().matches("(set|with|enable|disable)([A-Z_].*)?");
-            if (routine.body().isPresent() && !setter && !routine.traits().isAnnotated("Override")) {
+            if (routine.body().isPresent() && routine.parameters().stream().anyMatch(Seeing::isBoolean)
+                    && !SETTER.matcher(routine.name()).matches() && !routine.traits().isAnnotated("Override")) {
                 List<Node> core = core(Search.statements(routine.body().get()));
                 for (int i = 0; i < routine.parameters().size(); i++) {
                     if (isBoolean(routine.parameters().get(i))) {
@@ -126,7 +130,7 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
 
         private static boolean isCheck(Node statement) {
             return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
-                    && call.name().matches("(check|require|validate|assert|verify).*")
+                    && CHECK.matcher(call.name()).matches()
                     || statement instanceof If branch && branch.otherwise().isEmpty()
                     && Search.statements(branch.then()).stream().allMatch(Throw.class::isInstance);
         }

@@ -15,9 +15,11 @@ import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.Guarding.Part;
 import driftwood.smell.detect.Guarding.Role;
+import driftwood.tree.Node;
 import driftwood.tree.Routine;
 import driftwood.tree.RoutineKind;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -106,20 +108,22 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
             if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()
                     && !COMPARISONS.contains(routine.name()) && !COMPARING.matcher(type()).matches()
                     && !CHECKING.matcher(routine.name()).matches()) {
-                List<Part> parts = Guarding.parts(routine, file);
-                if (isHeavy(parts)) {
-                    guarded.add(new Guarded(type(), symbol(routine), file.line(routine), file.endLine(routine), parts));
+                List<Node> statements = Guarding.statements(routine);
+                List<Role> roles = statements.size() >= LEAST ? Guarding.roles(statements) : List.of();
+                if (isHeavy(roles)) {
+                    guarded.add(new Guarded(type(), symbol(routine), file.line(routine), file.endLine(routine),
+                            Guarding.parts(statements, roles, file)));
                 }
             }
             return super.visitRoutine(routine);
         }
 
-        private static boolean isHeavy(List<Part> parts) {
-            long guards = parts.stream().filter(each -> each.role() == Role.GUARD || each.role() == Role.CLAMP
-                    || each.role() == Role.BOOKKEEPING).count();
-            long core = parts.stream().filter(each -> each.role() == Role.CORE).count();
-            long tests = parts.stream().filter(each -> each.role() == Role.GUARD).count();
-            return parts.size() >= LEAST && guards >= SHARE * parts.size() && core == 1 && tests >= 1;
+        private static boolean isHeavy(List<Role> roles) {
+            long tests = Collections.frequency(roles, Role.GUARD);
+            long guards = tests + Collections.frequency(roles, Role.CLAMP)
+                    + Collections.frequency(roles, Role.BOOKKEEPING);
+            return roles.size() >= LEAST && guards >= SHARE * roles.size() && tests >= 1
+                    && Collections.frequency(roles, Role.CORE) == 1;
         }
     }
 

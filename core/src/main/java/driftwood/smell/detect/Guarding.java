@@ -14,6 +14,8 @@ final class Guarding {
     private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
     private static final Pattern LIMIT = Pattern.compile("min|max|clamp|abs");
 
+    private static final int LOOK_UP = 3;
+
     private Guarding() {
     }
 
@@ -44,17 +46,27 @@ final class Guarding {
     }
 
     /** The statements of a routine; a try body unfolded, an if counting as one. */
-    static List<Part> parts(Routine routine, FileTree file) {
+    static List<Node> statements(Routine routine) {
         List<Node> statements = new ArrayList<>();
         Search.statements(routine.body().orElseThrow()).forEach(each -> unfold(each, statements));
+        return statements;
+    }
+
+    /** What each statement is there for; empty for a look-up, which asks the same thing again and again. */
+    static List<Role> roles(List<Node> statements) {
         Map<String, Integer> asked = new HashMap<>();
+        List<Role> roles = statements.stream().map(each -> role(each, asked)).toList();
+        return asked.values().stream().anyMatch(times -> times >= LOOK_UP) ? List.of() : roles;
+    }
+
+    /** The statements with their roles. */
+    static List<Part> parts(List<Node> statements, List<Role> roles, FileTree file) {
         List<Part> parts = new ArrayList<>();
-        for (Node each : statements) {
-            Role role = role(each, asked);
-            parts.add(new Part(role, file.brief(each), file.line(each), file.endLine(each)));
+        for (int i = 0; i < statements.size(); i++) {
+            Node each = statements.get(i);
+            parts.add(new Part(roles.get(i), file.brief(each), file.line(each), file.endLine(each)));
         }
-        boolean lookup = asked.values().stream().anyMatch(times -> times >= 3);
-        return lookup ? List.of() : parts;
+        return parts;
     }
 
     private static void unfold(Node statement, List<Node> into) {
@@ -91,7 +103,7 @@ final class Guarding {
         }
         List<Node> body = Search.statements(branch.then());
         if (branch.condition() instanceof EqualityTest test && !test.negated()) {
-            asked.merge(test.left() instanceof Literal ? test.right().toString() : subject(test.left()), 1, Integer::sum);
+            asked.merge(subject(test.left() instanceof Literal ? test.right() : test.left()), 1, Integer::sum);
         }
         if (body.isEmpty()) {
             return Role.PLAIN;

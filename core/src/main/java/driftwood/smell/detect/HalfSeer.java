@@ -4,6 +4,7 @@ import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.creation.BirthSeer;
+import driftwood.smell.creation.Setters;
 import driftwood.smell.detect.Half.FieldUse;
 import driftwood.smell.detect.Half.Kind;
 import driftwood.tree.*;
@@ -16,6 +17,8 @@ import java.util.Set;
 /** Sees what routines do with fields that may not have been set, and creations followed by setters. */
 final class HalfSeer implements Seer<Half> {
     static final HalfSeer INSTANCE = new HalfSeer();
+
+    private static final int LEAST = 3;
 
     private HalfSeer() {
     }
@@ -34,13 +37,17 @@ final class HalfSeer implements Seer<Half> {
     public List<Half> see(FileTree file) {
         Seeing walk = new Seeing(file);
         walk.scan(file.unit());
-        BirthSeer.INSTANCE.see(file).stream().filter(each -> each.set().size() >= 3)
+        if (!walk.set) {
+            return walk.halves;
+        }
+        BirthSeer.INSTANCE.see(file).stream().filter(each -> each.set().size() >= LEAST)
                 .forEach(each -> walk.halves.add(new Half(Optional.empty(), Optional.of(each))));
         return walk.halves;
     }
 
     private static final class Seeing extends Walk {
         private final List<Half> halves = new ArrayList<>();
+        private boolean set;
         private Set<String> fields = new HashSet<>();
         private Set<String> guarded = new HashSet<>();
 
@@ -79,7 +86,16 @@ final class HalfSeer implements Seer<Half> {
             return null;
         }
 
+        @Override
+        public Void visitBlock(Block block) {
+            set = set || Setters.most(block.statements()) >= LEAST;
+            return super.visitBlock(block);
+        }
+
         private Optional<String> own(Node node) {
+            if (fields.isEmpty()) {
+                return Optional.empty();
+            }
             String name = node instanceof Name bare && !isLocal(bare.name()) ? bare.name()
                     : node instanceof Member member && member.receiver() instanceof Name self
                     && (self.name().equals("this") || self.name().equals("self")) ? member.name() : "";
@@ -123,8 +139,9 @@ final class HalfSeer implements Seer<Half> {
 
         @Override
         public Void visitBinary(Binary binary) {
-            for (Node side : List.of(binary.left(), binary.right())) {
-                if (!isBirth() && !binary.operator().equals("&&") && !binary.operator().equals("||")) {
+            boolean logical = binary.operator().equals("&&") || binary.operator().equals("||");
+            if (!fields.isEmpty() && !logical && !isBirth()) {
+                for (Node side : List.of(binary.left(), binary.right())) {
                     own(side).ifPresent(field -> use(Kind.NEEDED, field, binary));
                 }
             }

@@ -37,6 +37,7 @@ final class NullFields {
 
     private final Program program;
     private final List<Seen<NothingSighting>> sighted;
+    private final Map<String, List<Seen<NothingSighting>>> byName = new HashMap<>();
     private final Map<String, Fields.Found> getters = new HashMap<>();
 
     NullFields(Program program, List<Seen<NothingSighting>> sighted) {
@@ -44,6 +45,7 @@ final class NullFields {
         this.sighted = sighted;
         for (Seen<NothingSighting> seen : sighted) {
             NothingSighting each = seen.sighting();
+            byName.computeIfAbsent(each.name(), key -> new ArrayList<>()).add(seen);
             if (each.kind() == Kind.GETTER) {
                 field(each.trail(), each.within()).ifPresent(found -> getters.put(each.routine(), found));
             }
@@ -122,8 +124,7 @@ final class NullFields {
         if (field.start() == FieldOutline.Start.NULL) {
             return Optional.of(declared);
         }
-        List<Seen<NothingSighting>> own = sighted.stream().filter(seen -> seen.sighting().name().equals(field.name())
-                && field(seen.sighting().trail(), seen.sighting().within())
+        List<Seen<NothingSighting>> own = byName.getOrDefault(field.name(), List.of()).stream().filter(seen -> field(seen.sighting().trail(), seen.sighting().within())
                 .filter(other -> other.symbol().equals(found.symbol())).isPresent()).toList();
         List<Seen<NothingSighting>> set = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_SET).toList();
         Optional<Evidence> toNull = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_NULL)
