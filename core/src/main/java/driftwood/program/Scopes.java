@@ -1,12 +1,21 @@
 package driftwood.program;
 
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 
-/** The locals in sight at a point of a walk, inner ones before outer ones. One list for all scopes: most are small. */
+/**
+ * The locals in sight at a point of a walk, inner ones before outer ones. One list for all scopes, as most are small;
+ * each entry knows the outer local of the same name that it hides.
+ */
 final class Scopes {
+    private static final int NONE = -1;
+
+    private final Map<String, Integer> nearest = new HashMap<>();
     private String[] names = new String[32];
     private Trail[] trails = new Trail[32];
+    private int[] hidden = new int[32];
     private int[] starts = new int[16];
     private int depth;
     private int size;
@@ -21,7 +30,15 @@ final class Scopes {
 
     /** Ends the innermost scope and forgets what was declared in it. */
     void close() {
-        size = starts[--depth];
+        int start = starts[--depth];
+        while (size > start) {
+            size--;
+            if (hidden[size] == NONE) {
+                nearest.remove(names[size]);
+            } else {
+                nearest.put(names[size], hidden[size]);
+            }
+        }
     }
 
     /** Declares a local in the innermost scope; ignored outside of all scopes. */
@@ -29,39 +46,37 @@ final class Scopes {
         if (depth == 0) {
             return;
         }
-        int at = indexOf(name, starts[depth - 1]);
-        if (at >= 0) {
+        int at = indexOf(name);
+        if (at >= starts[depth - 1]) {
             trails[at] = trail;
             return;
         }
         if (size == names.length) {
             names = Arrays.copyOf(names, 2 * size);
             trails = Arrays.copyOf(trails, 2 * size);
+            hidden = Arrays.copyOf(hidden, 2 * size);
         }
         names[size] = name;
-        trails[size++] = trail;
+        trails[size] = trail;
+        hidden[size] = at;
+        nearest.put(name, size++);
     }
 
     /** Changes what is known of the nearest local of a name, where there is one. */
     void replace(String name, UnaryOperator<Trail> change) {
-        int at = indexOf(name, 0);
-        if (at >= 0) {
+        int at = indexOf(name);
+        if (at != NONE) {
             trails[at] = change.apply(trails[at]);
         }
     }
 
     /** What is known of the nearest local of a name; null where there is none. */
     Trail of(String name) {
-        int at = indexOf(name, 0);
-        return at < 0 ? null : trails[at];
+        int at = indexOf(name);
+        return at == NONE ? null : trails[at];
     }
 
-    private int indexOf(String name, int from) {
-        for (int i = size - 1; i >= from; i--) {
-            if (names[i].equals(name)) {
-                return i;
-            }
-        }
-        return -1;
+    private int indexOf(String name) {
+        return size == 0 ? NONE : nearest.getOrDefault(name, NONE);
     }
 }

@@ -6,7 +6,6 @@ import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -42,18 +41,9 @@ final class Ids {
         return named;
     }
 
-    /** A digest of bytes, one after the other, in hexadecimal digits. */
-    static String digest(byte[]... parts) {
-        return HexFormat.of().formatHex(sha(parts));
-    }
-
-    private static byte[] sha(byte[]... parts) {
+    private static byte[] sha(byte[] bytes) {
         try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            for (byte[] each : parts) {
-                digest.update(each);
-            }
-            return digest.digest();
+            return MessageDigest.getInstance("SHA-256").digest(bytes);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }

@@ -6,7 +6,6 @@ import driftwood.program.Program;
 import driftwood.smell.Memory.Kind;
 import driftwood.source.SourceFinder;
 import driftwood.source.Unread;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -143,7 +142,7 @@ public final class Scan {
         }
         StringBuilder all = new StringBuilder(Build.stamp()).append(options.settings()).append(options.judgesTests());
         traces.forEach(each -> all.append('\n').append(each.file().path()).append(' ').append(each.digest()));
-        return Ids.digest(all.toString().getBytes(StandardCharsets.UTF_8));
+        return Digest.of(all.toString());
     }
 
     private boolean wanted(Finding finding) {

@@ -10,7 +10,6 @@ import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -137,7 +136,7 @@ final class Seeing {
             return new Trace(file, lines, latin, "", Optional.of(facts));
         }
         Optional<byte[]> bytes = facts.bytes();
-        Trace trace = new Trace(file, lines, latin, bytes.map(Ids::digest).orElse(key), Optional.of(facts));
+        Trace trace = new Trace(file, lines, latin, bytes.map(Digest::of).orElse(key), Optional.of(facts));
         bytes.ifPresent(each -> options.memory().remember(Kind.FACTS, file.path(), trace.digest(), each));
         options.memory().remember(Kind.TRACE, file.path(), key, trace.bytes());
         return trace;
@@ -168,7 +167,7 @@ final class Seeing {
         Reader reader = readers.of(file.language());
         String context = file.path() + (file.test() ? " aside " : " judged ") + reader.context(file) + ' '
                 + reader.version() + ' ' + common;
-        return Ids.digest(context.getBytes(StandardCharsets.UTF_8), bytes);
+        return Digest.of(context) + Digest.of(bytes);
     }
 
     private Optional<Facts> see(FileTree tree) {

@@ -6,10 +6,12 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** What the body of an arm amounts to: work, a lookup, a creation, an error or nothing. */
 final class Bodies implements TreeVisitor<Work> {
+    private static final Set<String> PRIMITIVES = Set.of("byte", "short", "int", "long", "float", "double", "char");
     /** Routines that only throw or do nothing, by the names that the trade gives them. */
     private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|ensure|verify)([A-Z].*)?");
 
@@ -159,13 +161,13 @@ final class Bodies implements TreeVisitor<Work> {
         }
     }
 
-    /** Types that a body casts to, each once. */
+    /** Types that a body casts to, each once; a cast to a number or character tells nothing of a value's kind. */
     static List<String> casts(List<Node> body) {
         List<String> types = new ArrayList<>();
         TreeScanner scanner = new TreeScanner() {
             @Override
             public Void visitCast(Cast cast) {
-                if (!types.contains(cast.type().simpleName())) {
+                if (!types.contains(cast.type().simpleName()) && !PRIMITIVES.contains(cast.type().text())) {
                     types.add(cast.type().simpleName());
                 }
                 return visitNode(cast);

@@ -19,7 +19,7 @@ public final class ChainSeer implements Seer<Chain> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override

@@ -64,13 +64,14 @@ final class Calls {
     }
 
     List<Place> withFillers(TypeOutline type, RoutineOutline constructor) {
-        return outside(type, constructor).stream().filter(place -> place.note().startsWith("fills")).toList();
+        return outside(type, constructor).stream().filter(place -> place.note().startsWith("fills")
+                && counts(type, place.symbol())).toList();
     }
 
     /** What callers outside pass for one parameter. */
     List<Argument> argumentsAt(TypeOutline type, RoutineOutline constructor, int at) {
         return program.creations(type).stream()
-                .filter(each -> isOutside(type, each.within())
+                .filter(each -> isOutside(type, each.within()) && counts(type, each.within())
                         && each.arguments().size() == constructor.parameters().size())
                 .map(each -> each.arguments().get(at)).toList();
     }
@@ -78,6 +79,14 @@ final class Calls {
     /** Whether a builder of its own already stands beside the constructors. */
     boolean hasBuilder(TypeOutline type) {
         return program.nestedIn(type).stream().anyMatch(each -> each.simpleName().endsWith("Builder"));
+    }
+
+    /** What only tests pass, to see it refused, says nothing of the project's own needs. @param place a symbol */
+    private boolean counts(TypeOutline type, String place) {
+        int hash = place.indexOf('#');
+        boolean test = program.type(hash < 0 ? place : place.substring(0, hash))
+                .map(found -> program.fileOf(found).test()).orElse(false);
+        return !test || program.fileOf(type).test();
     }
 
     /** Calls inside the type itself, its nested types included, do not count. */

@@ -49,7 +49,7 @@ public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
 
     private static final Pattern HARMLESS = Pattern.compile("(?i)(check|require|assert|ensure|validate|verify|log|debug|"
             + "info|warn|error|trace|fine|config|add|put|set|append|push|copy|sort|fill|lock|unlock|super|this|get|is|"
-            + "println|print|addAll|putAll|remove|clear|init|close|of|pop|update|extend|discard).*|.*(Check|Copy).*");
+            + "println|print|message|addAll|putAll|remove|clear|init|close|of|pop|update|extend|discard).*|.*(Check|Copy).*");
 
     /** What a constructor does beside taking its values. */
     public enum Kind {
@@ -77,7 +77,7 @@ public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
 
         @Override
         public int version() {
-            return 1;
+            return 2;
         }
 
         @Override

@@ -50,6 +50,8 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
 
     private static final Set<String> COMPARISONS = Set.of("equals", "hashCode", "compareTo", "compare", "toString",
             "__eq__", "__lt__", "__hash__");
+    /** Stepping on is the work of an iterator, not bookkeeping around it. */
+    private static final Set<String> STEPPING = Set.of("next", "previous", "advance", "__next__");
     private static final Pattern COMPARING = Pattern.compile("(?i).*(equals|compar)\\w*");
     private static final Pattern CHECKING = Pattern.compile("(check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
     private static final int LEAST = 6;
@@ -75,7 +77,7 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
 
         @Override
         public int version() {
-            return 1;
+            return 2;
         }
 
         @Override
@@ -106,10 +108,10 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
         @Override
         public Void visitRoutine(Routine routine) {
             if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()
-                    && !COMPARISONS.contains(routine.name()) && !COMPARING.matcher(type()).matches()
+                    && !COMPARISONS.contains(routine.name()) && !STEPPING.contains(routine.name()) && !COMPARING.matcher(type()).matches()
                     && !CHECKING.matcher(routine.name()).matches()) {
                 List<Node> statements = Guarding.statements(routine);
-                List<Role> roles = statements.size() >= LEAST ? Guarding.roles(statements) : List.of();
+                List<Role> roles = statements.size() >= LEAST ? Guarding.roles(statements, routine) : List.of();
                 if (isHeavy(roles)) {
                     guarded.add(new Guarded(type(), symbol(routine), file.line(routine), file.endLine(routine),
                             Guarding.parts(statements, roles, file)));

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Tells the statements that guard a routine's work from the work. */
@@ -14,6 +16,9 @@ final class Guarding {
     private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
     private static final Pattern LIMIT = Pattern.compile("min|max|clamp|abs");
 
+    private static final Pattern REMARK = Pattern.compile("(?i)(log|warn|debug|info|trace|error|print|report).*");
+    /** The last value seen is bookkeeping; any other value that is kept is what the routine is for. */
+    private static final Pattern REMEMBERED = Pattern.compile("(?i).*(last|prev|seen|latest|recent|former).*");
     private static final int LOOK_UP = 3;
 
     private Guarding() {
@@ -53,9 +58,11 @@ final class Guarding {
     }
 
     /** What each statement is there for; empty for a look-up, which asks the same thing again and again. */
-    static List<Role> roles(List<Node> statements) {
+    static List<Role> roles(List<Node> statements, Routine routine) {
+        Set<String> given = new HashSet<>();
+        routine.parameters().forEach(each -> given.add(each.name()));
         Map<String, Integer> asked = new HashMap<>();
-        List<Role> roles = statements.stream().map(each -> role(each, asked)).toList();
+        List<Role> roles = statements.stream().map(each -> role(each, asked, given)).toList();
         return asked.values().stream().anyMatch(times -> times >= LOOK_UP) ? List.of() : roles;
     }
 
@@ -77,13 +84,13 @@ final class Guarding {
         }
     }
 
-    private static Role role(Node statement, Map<String, Integer> asked) {
+    private static Role role(Node statement, Map<String, Integer> asked, Set<String> given) {
         // driftwood: leave type-switch because four shapes are asked for, and any other statement is the work itself
         if (statement instanceof If branch) {
             return ofIf(branch, asked);
         }
         if (statement instanceof Evaluate evaluate) {
-            return ofExpression(evaluate.expression());
+            return ofExpression(evaluate.expression(), given);
         }
         if (statement instanceof Local local) {
             return local.initial().map(Guarding::isLimit).orElse(false) ? Role.CLAMP
@@ -109,7 +116,7 @@ final class Guarding {
             return Role.PLAIN;
         }
         Node last = body.get(body.size() - 1);
-        boolean quiet = body.subList(0, body.size() - 1).stream().allMatch(each -> each instanceof Evaluate);
+        boolean quiet = body.subList(0, body.size() - 1).stream().allMatch(Guarding::isAside);
         if (Exits.leaves(branch.then()) && quiet && body.size() <= 2) {
             boolean plain = !(last instanceof Return back) || back.value().map(Guarding::isPlain).orElse(true);
             return plain ? Role.GUARD : Role.CORE;
@@ -120,11 +127,21 @@ final class Guarding {
         return clamps ? Role.CLAMP : Role.CORE;
     }
 
+    /** A note or a remark on the way out; any other call is another way of doing the work. */
+    private static boolean isAside(Node statement) {
+        return statement instanceof Evaluate evaluate && (!(evaluate.expression() instanceof Call call)
+                || REMARK.matcher(call.name()).matches());
+    }
+
+    private static String name(Node target) {
+        return target instanceof Member member ? member.name() : target instanceof Name name ? name.name() : "";
+    }
+
     private static String subject(Node node) {
         return node instanceof Name name ? name.name() : node.getClass().getSimpleName() + node.start();
     }
 
-    private static Role ofExpression(Node expression) {
+    private static Role ofExpression(Node expression, Set<String> given) {
         if (expression instanceof Unary) {
             return Role.BOOKKEEPING;
         }
@@ -135,7 +152,9 @@ final class Guarding {
             if (isLimit(assignment.value())) {
                 return Role.CLAMP;
             }
-            return isPlain(assignment.value()) && isPlain(assignment.target()) ? Role.BOOKKEEPING : Role.CORE;
+            boolean stores = assignment.value() instanceof Name name && given.contains(name.name())
+                    && !REMEMBERED.matcher(name(assignment.target())).matches();
+            return !stores && isPlain(assignment.value()) && isPlain(assignment.target()) ? Role.BOOKKEEPING : Role.CORE;
         }
         return Role.CORE;
     }

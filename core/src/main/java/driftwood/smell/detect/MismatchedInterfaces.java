@@ -2,6 +2,7 @@ package driftwood.smell.detect;
 
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
@@ -92,7 +93,7 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         List<Arm> calling = new ArrayList<>();
         for (Arm arm : nothing ? List.<Arm>of() : arms) {
             Optional<Deed> deed = arm.deed().filter(each -> each.alone() && each.call().isCall()
-                    && !each.use().isEmpty());
+                    && !each.use().isEmpty() && each.call().start() != Trail.Start.SUPER);
             Optional<TypeOutline> owner = deed.flatMap(each ->
                     program.projectType(each.call().owner(), chain.within()));
             if (owner.isPresent() && !owner.get().name().equals(chain.within())
@@ -120,7 +121,8 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
                 calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
         boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
-        return areAlternatives(calls) && shapes.size() == calls.size() && results.size() == 1 && !results.contains("void") && !offered && !kin;
+        return areAlternatives(calls) && shapes.size() == calls.size() && results.size() == 1
+                && !results.contains("void") && !offered && !kin;
     }
 
     private static final Pattern RECEIVER = Pattern.compile("[(\\s]*(?:\\([\\w.<>?, ]+\\)\\s*)?(\\w+)");

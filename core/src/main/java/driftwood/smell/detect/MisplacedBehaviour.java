@@ -53,6 +53,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
             + "equals|copy|clone|create|build|make|new|parse|serialize|serialise|encode|decode|dump|describe|of|convert|map|"
             + "main|append|visit|accept|log|debug|report|display|show|init|setup|configure|paint|draw|display|hash|merge|"
             + "transfer|add|put|apply|populate|fill|emit|generate|marshal|register|validate|check|assert|dump|_repr|__).*");
+    private static final Pattern CONVERSION = Pattern.compile(".+(To|_to_)[A-Z_a-z].*");
     private static final Pattern PULLED = Pattern.compile("(get|is|has)[A-Z_0-9].*");
 
     @Override
@@ -73,7 +74,8 @@ public final class MisplacedBehaviour implements Detector<Usage> {
             Optional<TypeOutline> type = program.type(usage.type());
             if (!seen.test() && type.isPresent() && usage.own().size() <= 1 && !type.get().anonymous()
                     && !EXCUSED_TYPE.matcher(type.get().simpleName()).matches()
-                    && !EXCUSED_ROUTINE.matcher(usage.name()).matches()) {
+                    && !EXCUSED_ROUTINE.matcher(usage.name()).matches()
+                    && !CONVERSION.matcher(usage.name()).matches()) {
                 envied(usage, type.get(), program).ifPresent(envy ->
                         findings.add(finding(seen.file(), usage, type.get(), envy, program)));
             }
@@ -88,7 +90,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     private static Optional<Envy> envied(Usage usage, TypeOutline type, Program program) {
         Optional<RoutineOutline> routine = type.routines().stream()
                 .filter(each -> each.symbol().equals(usage.routine())).findFirst();
-        if (routine.isEmpty() || routine.get().traits().isAnnotated("Override")
+        if (routine.isEmpty() || creates(routine.get(), type) || routine.get().traits().isAnnotated("Override")
                 || !program.rootOf(routine.get()).equals(routine.get()) || type.isInterface()
                 || isOverridden(routine.get(), type, program)) {
             return Optional.empty();
@@ -111,6 +113,11 @@ public final class MisplacedBehaviour implements Detector<Usage> {
         boolean between = used.values().stream().filter(members -> members.size() >= 2).count() > 1 || foreign > 3;
         return candidates.size() != 1 || between ? Optional.empty()
                 : Optional.of(candidates.get(0)).filter(envy -> pulls(envy));
+    }
+
+    /** A creation routine: it takes another object apart to make one of its own type. */
+    private static boolean creates(RoutineOutline routine, TypeOutline type) {
+        return routine.traits().isStatic() && routine.returns().simpleName().equals(type.simpleName());
     }
 
     private static boolean isOverridden(RoutineOutline routine, TypeOutline type, Program program) {

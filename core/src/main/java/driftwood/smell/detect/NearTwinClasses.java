@@ -127,7 +127,7 @@ public final class NearTwinClasses implements Detector<Shape> {
             for (Map.Entry<String, Shape> each : byType.get(twin.name()).entrySet()) {
                 Shape mine = own.get(each.getKey());
                 if (mine.outline() != each.getValue().outline()) {
-                    differing.add(mine.name());
+                    differing.add(each.getKey());
                 } else if (mine.exact() != each.getValue().exact()) {
                     literals.add(mine.name());
                 }
@@ -136,20 +136,20 @@ public final class NearTwinClasses implements Detector<Shape> {
                 places.add(new Place(twin.file(), twin.line(), twin.endLine(), twin.name(), "the same again"));
             }
         }
-        long same = own.values().stream().filter(each -> !differing.contains(each.name())).count();
-        Optional<Shape> largest = own.values().stream().filter(each -> !differing.contains(each.name()))
+        long same = own.values().stream().filter(each -> !differing.contains(each.key())).count();
+        Optional<Shape> largest = own.values().stream().filter(each -> !differing.contains(each.key()))
                 .max((a, b) -> a.statements() - b.statements());
         largest.ifPresent(shape -> evidence.add(new Evidence(first.file(), shape.line(), shape.endLine(),
                 "the longest repeated routine: " + readable(shape.name()) + ", "
                         + Listing.count(shape.statements(), "statement"))));
-        String but = !differing.isEmpty() ? "but for " + Listing.of(differing.stream().map(NearTwinClasses::readable).toList())
+        String but = !differing.isEmpty() ? "but for " + Listing.of(named(differing, own).stream().map(NearTwinClasses::readable).toList())
                 : !literals.isEmpty() ? "but for literals in " + Listing.of(literals.stream()
                 .map(NearTwinClasses::readable).toList()) : "word for word";
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other").build();
         List<String> names = names(twins);
         Detail detail = new Detail.Gathered("twin of " + first.simpleName(), Map.of("twins", names, "differs",
-                differing.isEmpty() ? List.of("some literals") : List.copyOf(differing)), places);
+                differing.isEmpty() ? List.of("some literals") : named(differing, own)), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
     }
@@ -159,6 +159,10 @@ public final class NearTwinClasses implements Detector<Shape> {
         long distinct = twins.stream().map(TypeOutline::simpleName).distinct().count();
         return twins.stream().map(each -> distinct == twins.size() || each.outer().isEmpty() ? each.simpleName()
                 : each.outer().substring(each.outer().lastIndexOf('.') + 1) + "." + each.simpleName()).toList();
+    }
+
+    private static List<String> named(Set<String> keys, Map<String, Shape> shapes) {
+        return keys.stream().map(key -> shapes.get(key).name()).distinct().toList();
     }
 
     private static String readable(String routine) {

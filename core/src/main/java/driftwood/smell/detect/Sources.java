@@ -14,6 +14,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +25,7 @@ final class Sources {
     private final Program program;
     private final Map<String, RoutineOutline> routines = new HashMap<>();
     private final Map<String, Source> sources = new LinkedHashMap<>();
+    private final Map<RoutineOutline, String> roots = new HashMap<>();
     private final Map<String, Source> origins = new HashMap<>();
     private final Map<String, List<CallFact>> uses = new HashMap<>();
 
@@ -37,6 +39,10 @@ final class Sources {
      * @param routines symbols of all that give null
      */
     record Source(String symbol, String file, RoutineOutline routine, List<Evidence> yields, Set<String> routines) {
+    }
+
+    /** A routine that hands on a result. @param meant symbols of what it may have called */
+    private record Handed(Seen<NothingSighting> seen, Set<String> meant) {
     }
 
     private Sources(Program program) {
@@ -63,13 +69,21 @@ final class Sources {
                 sources.add(seen, "hands on a look-up that may find nothing");
             }
         }
+        List<Handed> handed = new ArrayList<>();
+        for (Seen<NothingSighting> seen : sighted) {
+            NothingSighting each = seen.sighting();
+            Set<String> meant = each.kind() == Kind.HANDS_ON ? sources.meant(each.trail(), each.within()) : Set.of();
+            if (!meant.isEmpty()) {
+                handed.add(new Handed(seen, meant));
+            }
+        }
         boolean grown = true;
         while (grown) {
             grown = false;
-            for (Seen<NothingSighting> seen : sighted) {
+            for (Handed entry : handed) {
+                Seen<NothingSighting> seen = entry.seen();
                 NothingSighting each = seen.sighting();
-                Source origin = each.kind() == Kind.HANDS_ON
-                        ? sources.sourceOf(each.trail(), each.within()).orElse(null) : null;
+                Source origin = sources.sourceOf(entry.meant()).orElse(null);
                 if (origin != null && !sources.knows(each.routine())
                         && sources.add(seen, "hands on the null of " + each.trail().lastName() + "()")) {
                     grown = true;
@@ -137,9 +151,24 @@ final class Sources {
 
     /** The source that a call means; empty where it means none, or where overloads leave it open. */
     Optional<Source> sourceOf(Trail call, String within) {
+        return sourceOf(meant(call, within));
+    }
+
+    /** Symbols of the topmost declarations that a call may mean. */
+    private Set<String> meant(Trail call, String within) {
+        List<RoutineOutline> found = program.routinesAt(call, within);
+        if (found.isEmpty()) {
+            return Set.of();
+        }
+        Set<String> symbols = new LinkedHashSet<>();
+        found.forEach(each -> symbols.add(roots.computeIfAbsent(each, key -> program.rootOf(key).symbol())));
+        return symbols;
+    }
+
+    private Optional<Source> sourceOf(Set<String> meant) {
         Source found = null;
-        for (RoutineOutline routine : program.routinesAt(call, within)) {
-            Source source = sources.get(program.rootOf(routine).symbol());
+        for (String symbol : meant) {
+            Source source = sources.get(symbol);
             if (source == null || found != null && found != source) {
                 return Optional.empty();
             }

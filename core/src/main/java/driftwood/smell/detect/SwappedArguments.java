@@ -193,14 +193,13 @@ public final class SwappedArguments implements Detector<Void> {
     }
 
     private static int target(Argument argument, List<ParameterOutline> parameters, int length) {
-        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()
-                || SAYS_NOTHING.matcher(argument.name()).matches()) {
+        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()) {
             return -1;
         }
         for (int i = 0; i < length; i++) {
             String parameter = parameters.get(i).name();
             if (mayBe(argument.name(), parameter) && plain(parameter).equals(plain(argument.name()))) {
-                return i;
+                return SAYS_NOTHING.matcher(argument.name()).matches() ? -1 : i;
             }
         }
         return -1;
