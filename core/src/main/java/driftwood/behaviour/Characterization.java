@@ -9,6 +9,7 @@ import driftwood.program.Program;
 import driftwood.witness.Outcome;
 import driftwood.witness.Script;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -17,6 +18,9 @@ import java.util.Map;
 
 /** Records what a surface does: makes cases, runs them twice, masks what varies by itself. */
 public final class Characterization {
+    /** So many times the wanted cases are drawn; those that notice most are kept. */
+    private static final int POOL = 4;
+
     private final Program program;
     private final Path root;
     private final List<Path> classPath;
@@ -29,9 +33,10 @@ public final class Characterization {
      * @param perTarget number of cases for each observed symbol
      * @param left      what could not be observed, with the reason
      * @param unmade    inputs that could not be made, by reason, with how often
+     * @param strength  how many slips the recording would notice
      */
     public record Result(Recording recording, Map<String, Integer> perTarget, List<String> left,
-            Map<String, Integer> unmade) {
+            Map<String, Integer> unmade, Strength strength) {
     }
 
     /** @param classPath compiled classes of the project and what they need */
@@ -48,17 +53,21 @@ public final class Characterization {
      * @param of      what the recording is of: a finding's id or type names
      * @param surface what to observe
      * @param most    cases at most
+     * @param trial   how long slips may be tried; zero for not at all
      */
-    public Result record(String of, Surface surface, int most) {
+    public Result record(String of, Surface surface, int most, Duration trial) {
         List<String> left = new ArrayList<>(surface.left());
         Map<String, Integer> unmade = new LinkedHashMap<>();
         List<Case> cases = new ArrayList<>();
         if (!surface.targets().isEmpty()) {
             Cases maker = new Cases(program, root, surface);
             int share = Math.max(12, most / surface.targets().size());
-            surface.targets().forEach(target -> cases.addAll(maker.of(target, share, left)));
+            int drawn = trial.isZero() ? share : POOL * share;
+            surface.targets().forEach(target -> cases.addAll(maker.of(target, drawn, left)));
         }
-        List<Case> recorded = observe(cases, unmade);
+        List<Case> pool = observe(cases, unmade);
+        Proof proof = new Proof(program, classPath, limits);
+        List<Case> recorded = proof.chosen(pool, surface, most, trial);
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         for (Target target : surface.targets()) {
             perTarget.put(target.symbol(), 0);
@@ -66,7 +75,7 @@ public final class Characterization {
         recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
         Recording recording = new Recording(Recording.FORMAT, of,
                 surface.targets().stream().map(Target::symbol).toList(), recorded);
-        return new Result(recording, perTarget, left, unmade);
+        return new Result(recording, perTarget, left, unmade, proof.strength());
     }
 
     private List<Case> observe(List<Case> cases, Map<String, Integer> unmade) {

@@ -10,17 +10,13 @@ import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
-import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -91,45 +87,9 @@ final class Observation {
     }
 
     private int start(Path folder, Path scripts, Path outcomes, int begin, int count) throws IOException {
-        List<Path> path = new ArrayList<>(List.of(own()));
-        path.addAll(classPath);
-        Path work = Files.createDirectories(folder.resolve("work"));
-        Path temporary = Files.createDirectories(folder.resolve("tmp"));
-        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        Process process = new ProcessBuilder(java, "-Xmx" + limits.memoryMib() + "m", "-Xss1m",
-                "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-ShowCodeDetailsInExceptionMessages",
-                "-Xshare:auto", "-Xlog:disable", "-Djava.io.tmpdir=" + temporary, "-Duser.timezone=UTC",
-                "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true",
-                "-cp", path.stream().map(each -> each.toAbsolutePath().toString())
-                        .collect(Collectors.joining(File.pathSeparator)),
-                Witness.class.getName(), scripts.toString(), outcomes.toString(), Integer.toString(begin),
-                Long.toString(limits.caseMillis()))
-                .directory(work.toFile()).redirectInput(ProcessBuilder.Redirect.from(nothing(folder)))
-                .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile())
-                .start();
-        try {
-            if (!process.waitFor(START_MILLIS + count * (Witness.PATIENCE * limits.caseMillis() + 50), TimeUnit.MILLISECONDS)) {
-                process.destroyForcibly().waitFor();
-            }
-        } catch (InterruptedException e) {
-            process.destroyForcibly();
-            Thread.currentThread().interrupt();
-        }
-        process.descendants().forEach(ProcessHandle::destroyForcibly);
-        return process.isAlive() ? -1 : process.exitValue();
-    }
-
-    private static File nothing(Path folder) throws IOException {
-        return Files.write(folder.resolve("nothing"), new byte[0]).toFile();
-    }
-
-    /** Where the witness's own classes are: its jar, or its class folder during development. */
-    private static Path own() {
-        try {
-            return Path.of(Witness.class.getProtectionDomain().getCodeSource().getLocation().toURI());
-        } catch (URISyntaxException e) {
-            throw new IllegalStateException(e);
-        }
+        return Launch.run(folder, classPath, Witness.class.getName(), List.of(scripts.toString(), outcomes.toString(),
+                Integer.toString(begin), Long.toString(limits.caseMillis())), limits,
+                START_MILLIS + count * (Witness.PATIENCE * limits.caseMillis() + 50));
     }
 
     private static Told read(Path outcomes) throws IOException {
@@ -148,7 +108,7 @@ final class Observation {
         return new Told(told, begun);
     }
 
-    private static void delete(Path folder) {
+    static void delete(Path folder) {
         try (Stream<Path> files = Files.walk(folder)) {
             files.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
         } catch (IOException e) {

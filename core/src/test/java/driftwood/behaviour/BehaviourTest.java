@@ -10,6 +10,7 @@ import driftwood.smell.Scan;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -44,7 +45,7 @@ class BehaviourTest {
         Given.written(root.resolve("src"), sources);
         Program program = program();
         Surface surface = Surface.of(program.type(type).orElseThrow(), program);
-        Recording made = new Characterization(program, root, List.of(classes()), QUICK).record(type, surface, 120).recording();
+        Recording made = new Characterization(program, root, List.of(classes()), QUICK).record(type, surface, 120, Duration.ZERO).recording();
         Recordings store = new Recordings(root);
         return store.read(store.save(made));
     }

@@ -223,7 +223,7 @@ final class Maker implements Make.Visitor<Object, Throwable> {
 
     static Class<?> type(String name) throws Unmade {
         try {
-            return Class.forName(name);
+            return Class.forName(name, true, Thread.currentThread().getContextClassLoader());
         } catch (ClassNotFoundException e) {
             throw new Unmade("there is no type " + name + " any more");
         }

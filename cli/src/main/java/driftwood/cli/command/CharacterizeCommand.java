@@ -16,6 +16,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Scan;
 import driftwood.source.Language;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
@@ -24,6 +25,7 @@ import org.apache.commons.cli.Options;
 /** {@code characterize}: records behaviour before anything is touched. */
 public final class CharacterizeCommand implements Command {
     private static final int CASES = 200;
+    private static final int TRIAL_SECONDS = 40;
 
     @Override
     public String name() {
@@ -52,12 +54,15 @@ public final class CharacterizeCommand implements Command {
 
     @Override
     public Options options() {
-        return Observed.options().addOption(Flags.value("cases", "N", "cases at most (default " + CASES + ")"));
+        return Observed.options().addOption(Flags.value("cases", "N", "cases to keep (default " + CASES + ")"))
+                .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried (default "
+                        + TRIAL_SECONDS + "; 0 for not at all)"));
     }
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
         String wanted = Flags.operand(line, "the id of a finding or the name of a type");
+        long seconds = (long) Math.max(0, Flags.number(line, "trial-time", TRIAL_SECONDS));
         int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
         Project project = Project.of(Flags.projectOf(line));
         Scan.Result result = project.link(console);
@@ -78,9 +83,9 @@ public final class CharacterizeCommand implements Command {
             of = finding.id();
         }
         List<Path> classPath = Observed.classPath(line, result, console);
-        console.err().println("driftwood: running the code twice, in a process of its own...");
+        console.err().println("driftwood: running the code, in a process of its own, and trying what slips the cases notice...");
         Characterization.Result recorded = new Characterization(result.program(), result.root(), classPath,
-                Observed.limits(line)).record(of, surface, most);
+                Observed.limits(line)).record(of, surface, most, Duration.ofSeconds(seconds));
         if (recorded.recording().cases().isEmpty()) {
             console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option()).nothing(recorded));
             return ExitCode.ACT;

@@ -44,6 +44,7 @@ public final class RecordingText {
                 .forEach(each -> example(each, text));
         cases.stream().filter(each -> each.outcome().has("throws")).limit(1).forEach(each -> example(each, text));
         left(result, text);
+        new StrengthText(style, width).append(result.strength(), text);
         text.append("\nSaved as ").append(saved).append('\n');
         text.append("Next: change the code, then driftwood confirm").append(option).append('\n');
         return text.toString();

@@ -1,0 +1,69 @@
+package driftwood.behaviour;
+
+import driftwood.witness.Witness;
+import java.io.File;
+import java.io.IOException;
+import java.net.URISyntaxException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+
+/** Starts processes for observed code: with its own working folder, a limited heap, and the same settings everywhere. */
+final class Launch {
+    private Launch() {
+    }
+
+    /**
+     * Runs a program of the witness until it ends or its time is over.
+     *
+     * @param folder    of this run; output goes to its files "printed" and "trouble"
+     * @param classPath of the observed code
+     * @param millis    after which the process and its children are killed
+     * @return the exit code; -1 where the process had to be killed and would not go
+     */
+    static int run(Path folder, List<Path> classPath, String program, List<String> arguments, Limits limits,
+            long millis) throws IOException {
+        List<Path> path = new ArrayList<>(List.of(own()));
+        path.addAll(classPath);
+        Path work = Files.createDirectories(folder.resolve("work"));
+        Path temporary = Files.createDirectories(folder.resolve("tmp"));
+        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        List<String> command = new ArrayList<>(List.of(java, "-Xmx" + limits.memoryMib() + "m", "-Xss1m",
+                "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-ShowCodeDetailsInExceptionMessages",
+                "-Xshare:auto", "-Xlog:disable", "-Djava.io.tmpdir=" + temporary, "-Duser.timezone=UTC",
+                "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true",
+                "-cp", path.stream().map(each -> each.toAbsolutePath().toString())
+                        .collect(Collectors.joining(File.pathSeparator)), program));
+        command.addAll(arguments);
+        Process process = new ProcessBuilder(command)
+                .directory(work.toFile()).redirectInput(ProcessBuilder.Redirect.from(nothing(folder)))
+                .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile())
+                .start();
+        try {
+            if (!process.waitFor(millis, TimeUnit.MILLISECONDS)) {
+                process.destroyForcibly().waitFor();
+            }
+        } catch (InterruptedException e) {
+            process.destroyForcibly();
+            Thread.currentThread().interrupt();
+        }
+        process.descendants().forEach(ProcessHandle::destroyForcibly);
+        return process.isAlive() ? -1 : process.exitValue();
+    }
+
+    private static File nothing(Path folder) throws IOException {
+        return Files.write(folder.resolve("nothing"), new byte[0]).toFile();
+    }
+
+    /** Where the witness's own classes are: its jar, or its class folder during development. */
+    private static Path own() {
+        try {
+            return Path.of(Witness.class.getProtectionDomain().getCodeSource().getLocation().toURI());
+        } catch (URISyntaxException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

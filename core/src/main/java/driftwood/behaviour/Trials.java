@@ -1,0 +1,112 @@
+package driftwood.behaviour;
+
+import driftwood.witness.Script;
+import driftwood.witness.Trial;
+import driftwood.witness.Wire;
+import driftwood.witness.Witness;
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.EOFException;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/** Runs the cases of a recording against slips, in processes of their own. */
+final class Trials {
+    /** The process ended in the middle of a slip: that is as good as noticing it. The number says no case. */
+    static final int ENDED = -2;
+    /** There was no time for the slip. */
+    static final int UNTRIED = -3;
+    /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
+    private static final long CASE_MILLIS = 400;
+
+    private final List<Path> classPath;
+    private final Limits limits;
+
+    Trials(List<Path> classPath, Limits limits) {
+        this.classPath = classPath;
+        this.limits = limits;
+    }
+
+    /**
+     * Tries slips.
+     *
+     * @param planted the changed class of a slip
+     * @param until   by {@link System#nanoTime}: slips not tried by then are left
+     * @return for each slip the number of the case that noticed it, or -1, ENDED or UNTRIED
+     */
+    List<Integer> run(List<Script> scripts, List<Slip> slips, Function<Slip, byte[]> planted, long until)
+            throws IOException {
+        Path folder = Files.createTempDirectory("driftwood-trial-");
+        try {
+            Path scriptFile = folder.resolve("scripts");
+            try (DataOutputStream to = open(scriptFile)) {
+                to.writeInt(scripts.size());
+                for (Script script : scripts) {
+                    Wire.write(to, script);
+                }
+            }
+            Path slipFile = folder.resolve("slips");
+            try (DataOutputStream to = open(slipFile)) {
+                to.writeInt(slips.size());
+                for (Slip slip : slips) {
+                    byte[] bytes = planted.apply(slip);
+                    to.writeUTF(slip.owner());
+                    to.writeInt(bytes.length);
+                    to.write(bytes);
+                }
+            }
+            List<Integer> all = new ArrayList<>();
+            while (all.size() < slips.size() && System.nanoTime() < until) {
+                Path results = Files.write(folder.resolve("results"), new byte[0]);
+                start(folder, scriptFile, slipFile, results, all.size(), until);
+                int before = all.size();
+                boolean begun = read(results, all);
+                if (begun && System.nanoTime() < until) {
+                    all.add(ENDED);
+                } else if (all.size() == before) {
+                    break;
+                }
+            }
+            while (all.size() < slips.size()) {
+                all.add(UNTRIED);
+            }
+            return all;
+        } finally {
+            Observation.delete(folder);
+        }
+    }
+
+    private static DataOutputStream open(Path file) throws IOException {
+        return new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(file)));
+    }
+
+    private void start(Path folder, Path scripts, Path slips, Path results, int begin, long until) throws IOException {
+        List<String> arguments = new ArrayList<>(List.of(scripts.toString(), slips.toString(), results.toString(),
+                Integer.toString(begin), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis()))));
+        classPath.forEach(each -> arguments.add(each.toAbsolutePath().toString()));
+        long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
+        Launch.run(folder, List.of(), Trial.class.getName(), arguments, limits, millis);
+    }
+
+    /** @return whether a slip was begun and not ended */
+    private static boolean read(Path results, List<Integer> all) throws IOException {
+        boolean begun = false;
+        try (DataInputStream from = new DataInputStream(new BufferedInputStream(Files.newInputStream(results)))) {
+            for (int tag = from.read(); tag >= 0; tag = from.read()) {
+                begun = tag == Witness.BEGIN;
+                if (tag == Witness.END) {
+                    all.add(from.readInt());
+                }
+            }
+        } catch (EOFException e) {
+            begun = true;
+        }
+        return begun;
+    }
+}
