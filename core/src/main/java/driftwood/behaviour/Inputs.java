@@ -39,6 +39,19 @@ final class Inputs {
 
     /** Values for the parameters of a routine, as combinations. @param most how many */
     List<ObjectNode> given(RoutineOutline routine, TypeOutline scope, int most) {
+        boolean equality = routine.name().equals("equals") && routine.parameters().size() == 1
+                && routine.parameters().get(0).type().simpleName().equals("Object");
+        if (equality) {
+            List<ObjectNode> others = new ArrayList<>();
+            for (TypeRef each : List.of(new TypeRef(scope.name()), new TypeRef("Object"))) {
+                values(each, scope, "", Math.max(2, most / 2), 0).forEach(value -> {
+                    ObjectNode given = JSON.objectNode();
+                    given.set(routine.parameters().get(0).name(), value);
+                    others.add(given);
+                });
+            }
+            return others;
+        }
         return combinations(routine.parameters(), routine.typeParameters(), scope, most, 0);
     }
 

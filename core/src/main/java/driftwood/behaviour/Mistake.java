@@ -79,8 +79,7 @@ record Mistake(Kind kind, String what, Runnable plant) {
         }
         found.add(new Mistake(Kind.CONDITION, "the condition is turned round",
                 () -> jump.setOpcode(OPPOSITES.get(at ^ 1))));
-        boolean number = before == null || before.getOpcode() != Opcodes.INSTANCEOF;
-        if (LIMITS.containsKey(opcode) && number) {
+        if (LIMITS.containsKey(opcode)) {
             found.add(new Mistake(Kind.LIMIT, "the limit moves by one", () -> jump.setOpcode(LIMITS.get(opcode))));
         }
     }
@@ -136,7 +135,7 @@ record Mistake(Kind kind, String what, Runnable plant) {
                 : value instanceof Double number ? (Object) (number + 1)
                 : value instanceof Float number ? (Object) (number + 1)
                 : value instanceof String text ? text + "?" : null;
-        if (other != null) {
+        if (other != null && !other.equals(value)) {
             String was = value instanceof String text ? '"' + text + '"' : value.toString();
             found.add(new Mistake(Kind.CONSTANT, was + " becomes " + (value instanceof String ? "another text" : other),
                     () -> constant.cst = other));

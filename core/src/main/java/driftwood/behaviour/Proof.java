@@ -1,7 +1,6 @@
 package driftwood.behaviour;
 
 import driftwood.behaviour.Recording.Case;
-import driftwood.behaviour.Slip.Kind;
 import driftwood.behaviour.Strength.Missed;
 import driftwood.program.Program;
 import driftwood.witness.Script;
@@ -11,24 +10,35 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 
 /** Measures what cases would notice, and chooses the cases worth keeping: those that notice something, then the rest. */
 final class Proof {
     /** More slips than these say little more; they are taken evenly from all. */
     private static final int MOST_SLIPS = 600;
+    private static final int ROUNDS = 12;
+    private static final int SEEDS = 80;
+    private static final int EACH = 8;
+    private static final long SEED = 20261123L;
 
     private final Program program;
     private final List<Path> classPath;
     private final Limits limits;
+    private final UnaryOperator<List<Case>> observe;
     private Strength strength = Strength.unmeasured("it was not asked for");
 
-    Proof(Program program, List<Path> classPath, Limits limits) {
+    /** @param observe runs cases and hands them back with their outcomes; those that cannot be run are left out */
+    Proof(Program program, List<Path> classPath, Limits limits, UnaryOperator<List<Case>> observe) {
+        this.observe = observe;
         this.program = program;
         this.classPath = classPath;
         this.limits = limits;
@@ -42,11 +52,12 @@ final class Proof {
     /**
      * Chooses cases.
      *
-     * @param pool  recorded cases, in the order in which they were drawn
+     * @param drawn recorded cases, in the order in which they were drawn
      * @param most  how many to keep; those that notice something are all kept
      * @param trial how long slips may be tried; zero for not at all
      */
-    List<Case> chosen(List<Case> pool, Surface surface, int most, Duration trial) {
+    List<Case> chosen(List<Case> drawn, Surface surface, int most, Duration trial) {
+        List<Case> pool = new ArrayList<>(drawn);
         Set<Integer> kept = new TreeSet<>();
         if (!trial.isZero() && !pool.isEmpty()) {
             try {
@@ -97,65 +108,107 @@ final class Proof {
         }
         Under under = new Under(program, classes, surface.targets());
         List<Slip> slips = evenly(under.slips());
-        List<Integer> numbers = new ArrayList<>();
-        List<Script> scripts = new ArrayList<>();
-        Scripts making = new Scripts(program);
-        for (int at = 0; at < pool.size(); at++) {
-            Case each = pool.get(at);
-            boolean steady = each.varies().isEmpty() && each.anyOrder().isEmpty()
-                    && (each.outcome().has("gives") || each.outcome().has("throws"));
-            if (steady) {
-                scripts.add(making.of(each));
-                numbers.add(at);
-            }
-        }
-        Trials trials = new Trials(classPath, limits);
-        List<Integer> told = trials.run(scripts, slips, slip -> Slips.planted(under.bytes(slip), slip), until);
+        int[] told = new int[slips.size()];
+        Arrays.fill(told, Trials.UNTRIED);
         Set<Integer> noticing = new HashSet<>();
-        List<Slip> missed = new ArrayList<>();
-        int noticed = 0;
-        int untried = 0;
-        for (int i = 0; i < slips.size(); i++) {
-            int by = told.get(i);
-            if (by == Trial.UNNOTICED) {
-                missed.add(slips.get(i));
-            } else if (by == Trials.UNTRIED) {
-                untried++;
-            } else {
-                noticed++;
-                if (by >= 0) {
-                    noticing.add(numbers.get(by));
-                }
-            }
+        attempt(pool, 0, slips, told, under, until, noticing);
+        Neighbours neighbours = new Neighbours(SEED);
+        for (int round = 0; round < ROUNDS && System.nanoTime() < until && isOpen(told); round++) {
+            List<Case> fresh = observe.apply(near(pool, slips, told, noticing, neighbours));
+            int from = pool.size();
+            pool.addAll(fresh);
+            attempt(pool, from, slips, told, under, until, noticing);
         }
-        strength = told(noticed, missed, untried, under, trials, scripts, until);
+        tell(slips, told, under);
         return noticing;
     }
 
-    /** Tells missed slips on lines that cases come to from those on lines that none comes to. */
-    private static Strength told(int noticed, List<Slip> missed, int untried, Under under, Trials trials,
-            List<Script> scripts, long until) throws IOException {
-        Map<String, Slip> probes = new LinkedHashMap<>();
-        missed.forEach(each -> probes.putIfAbsent(place(each), new Slip(each.owner(), each.routine(), each.at(),
-                each.index(), each.line(), Kind.PROBE, "")));
-        List<Slip> asked = List.copyOf(probes.values());
-        List<Integer> answers = trials.run(scripts, asked, slip -> Slips.planted(under.bytes(slip), slip),
-                Math.max(until, System.nanoTime() + Duration.ofSeconds(10).toNanos()));
-        Set<String> dark = new HashSet<>();
-        for (int i = 0; i < asked.size(); i++) {
-            if (answers.get(i) == Trial.UNNOTICED) {
-                dark.add(place(asked.get(i)));
+    /** Tries the slips that nothing has noticed yet with the cases of a pool from some number on. */
+    private void attempt(List<Case> pool, int from, List<Slip> slips, int[] told, Under under, long until,
+            Set<Integer> noticing) throws IOException {
+        List<Integer> numbers = new ArrayList<>();
+        List<Script> scripts = new ArrayList<>();
+        Scripts making = new Scripts(program);
+        for (int at = from; at < pool.size(); at++) {
+            if (isSteady(pool.get(at))) {
+                scripts.add(making.of(pool.get(at)));
+                numbers.add(at);
             }
         }
-        List<Missed> reached = new ArrayList<>();
-        List<Missed> unreached = new ArrayList<>();
-        missed.forEach(each -> (dark.contains(place(each)) ? unreached : reached)
-                .add(new Missed(each, under.file(each))));
-        return new Strength(noticed, reached, unreached, untried, "");
+        List<Integer> open = new ArrayList<>();
+        for (int i = 0; i < told.length; i++) {
+            if (isOpen(told[i])) {
+                open.add(i);
+            }
+        }
+        List<Integer> answers = new Trials(classPath, limits).run(scripts, open.stream().map(slips::get).toList(), under,
+                until);
+        for (int i = 0; i < open.size(); i++) {
+            int by = answers.get(i);
+            if (by >= 0) {
+                noticing.add(numbers.get(by));
+                told[open.get(i)] = numbers.get(by);
+            } else if (by == Trials.ENDED || told[open.get(i)] == Trials.UNTRIED
+                    || by == Trial.UNNOTICED && told[open.get(i)] == Trial.UNREACHED) {
+                told[open.get(i)] = by;
+            }
+        }
     }
 
-    private static String place(Slip slip) {
-        return slip.owner() + slip.at() + ':' + slip.line();
+    private static boolean isSteady(Case each) {
+        return each.varies().isEmpty() && each.anyOrder().isEmpty()
+                && (each.outcome().has("gives") || each.outcome().has("throws"));
+    }
+
+    private static boolean isOpen(int by) {
+        return by == Trial.UNNOTICED || by == Trial.UNREACHED || by == Trials.UNTRIED;
+    }
+
+    private static boolean isOpen(int[] told) {
+        return Arrays.stream(told).anyMatch(Proof::isOpen);
+    }
+
+    /** Neighbours of cases that call a routine with an open slip, then of those that noticed something, then of any. */
+    private static List<Case> near(List<Case> pool, List<Slip> slips, int[] told, Set<Integer> noticing,
+            Neighbours neighbours) {
+        Set<String> routines = new HashSet<>();
+        for (int i = 0; i < told.length; i++) {
+            if (isOpen(told[i])) {
+                routines.add(slips.get(i).routine());
+            }
+        }
+        List<Case> seeds = new ArrayList<>(pool.stream().filter(each -> routines.contains(name(each))).toList());
+        Collections.shuffle(seeds, new Random(SEED + pool.size()));
+        List<Case> others = new ArrayList<>();
+        noticing.stream().sorted().forEach(at -> others.add(pool.get(at)));
+        others.addAll(pool);
+        others.stream().limit(Math.max(SEEDS / 4, SEEDS - seeds.size())).forEach(seeds::add);
+        List<Case> fresh = new ArrayList<>();
+        seeds.stream().limit(SEEDS).forEach(each -> fresh.addAll(neighbours.of(each, EACH)));
+        return fresh;
+    }
+
+    private static String name(Case each) {
+        int hash = each.routine().indexOf('#');
+        int open = each.routine().indexOf('(');
+        return open < 0 ? "<init>" : each.routine().substring(hash + 1, open);
+    }
+
+    private void tell(List<Slip> slips, int[] told, Under under) {
+        List<Missed> missed = new ArrayList<>();
+        List<Missed> unreached = new ArrayList<>();
+        int noticed = 0;
+        int untried = 0;
+        for (int i = 0; i < told.length; i++) {
+            Missed one = new Missed(slips.get(i), under.file(slips.get(i)));
+            switch (told[i]) {
+                case Trial.UNNOTICED -> missed.add(one);
+                case Trial.UNREACHED -> unreached.add(one);
+                case Trials.UNTRIED -> untried++;
+                default -> noticed++;
+            }
+        }
+        strength = new Strength(noticed, missed, unreached, untried, "");
     }
 
     private static List<Slip> evenly(List<Slip> all) {

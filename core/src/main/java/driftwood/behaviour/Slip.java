@@ -22,9 +22,7 @@ public record Slip(String owner, String routine, int at, int index, int line, Ki
         REMOVED_CALL("a case that shows what this call leaves behind"),
         SWAPPED("a case in which the two arguments differ"),
         RESULT("a case that looks at what is handed back here"),
-        LOST_ARM("a case with this label"),
-        /** Not a mistake of anybody: tells whether any case comes here at all. */
-        PROBE("a case that comes here");
+        LOST_ARM("a case with this label");
 
         private final String needs;
 
@@ -36,6 +34,11 @@ public record Slip(String owner, String routine, int at, int index, int line, Ki
         public String needs() {
             return needs;
         }
+    }
+
+    /** Its line in its class, for all slips there. */
+    String place() {
+        return owner + ':' + line;
     }
 
     /** Whether two slips could not be told apart by who reads them. */

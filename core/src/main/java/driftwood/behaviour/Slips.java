@@ -1,9 +1,10 @@
 package driftwood.behaviour;
 
-import driftwood.behaviour.Slip.Kind;
+import driftwood.witness.Reached;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.objectweb.asm.ClassReader;
@@ -12,11 +13,10 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.tree.AbstractInsnNode;
 import org.objectweb.asm.tree.ClassNode;
 import org.objectweb.asm.tree.InsnList;
-import org.objectweb.asm.tree.InsnNode;
+import org.objectweb.asm.tree.LdcInsnNode;
 import org.objectweb.asm.tree.LineNumberNode;
-import org.objectweb.asm.tree.MethodNode;
-import org.objectweb.asm.tree.TypeInsnNode;
 import org.objectweb.asm.tree.MethodInsnNode;
+import org.objectweb.asm.tree.MethodNode;
 
 /**
  * Finds the places in compiled classes where a small mistake could be made, and makes it. The sorts of mistakes are
@@ -73,31 +73,48 @@ final class Slips {
         ClassNode type = read(bytes);
         MethodNode method = type.methods.get(slip.at());
         AbstractInsnNode node = method.instructions.get(slip.index());
-        if (slip.kind() == Kind.PROBE) {
-            method.instructions.insertBefore(node, failing());
-        } else {
-            for (Mistake each : Mistake.at(node, method, type)) {
-                if (each.kind() == slip.kind() && each.what().equals(slip.what())) {
-                    each.plant().run();
-                    break;
+        for (Mistake each : Mistake.at(node, method, type)) {
+            if (each.kind() == slip.kind() && each.what().equals(slip.what())) {
+                each.plant().run();
+                break;
+            }
+        }
+        return written(type);
+    }
+
+    /** The class, saying of each line of some that code comes there. @param places numbers of lines, by place */
+    static byte[] watched(byte[] bytes, Map<String, Integer> places) {
+        ClassNode type = read(bytes);
+        String owner = type.name.replace('/', '.');
+        for (MethodNode method : type.methods) {
+            for (AbstractInsnNode node : method.instructions.toArray()) {
+                if (node instanceof LineNumberNode number && places.containsKey(owner + ':' + number.line)) {
+                    AbstractInsnNode first = node;
+                    while (first != null && first.getOpcode() < 0) {
+                        first = first.getNext();
+                    }
+                    if (first != null) {
+                        InsnList told = new InsnList();
+                        told.add(new LdcInsnNode(places.get(owner + ':' + number.line)));
+                        told.add(new MethodInsnNode(Opcodes.INVOKESTATIC, Reached.class.getName().replace('.', '/'),
+                                "at", "(I)V", false));
+                        // Frames know an object that is not yet initialised by the label right before its creation.
+                        if (first.getOpcode() == Opcodes.NEW) {
+                            method.instructions.insert(first, told);
+                        } else {
+                            method.instructions.insertBefore(first, told);
+                        }
+                    }
                 }
             }
         }
+        return written(type);
+    }
+
+    private static byte[] written(ClassNode type) {
         ClassWriter writer = new ClassWriter(ClassWriter.COMPUTE_MAXS);
         type.accept(writer);
         return writer.toByteArray();
-    }
-
-    /** An error of its own: no code catches it by name, and whoever catches everything has come here all the same. */
-    private static InsnList failing() {
-        InsnList list = new InsnList();
-        list.add(new InsnNode(Opcodes.NOP));
-        list.add(new TypeInsnNode(Opcodes.NEW, "java/lang/LinkageError"));
-        list.add(new InsnNode(Opcodes.DUP));
-        list.add(new MethodInsnNode(Opcodes.INVOKESPECIAL, "java/lang/LinkageError", "<init>", "()V", false));
-        list.add(new MethodInsnNode(Opcodes.INVOKESTATIC, "driftwood/witness/Reached", "here",
-                "(Ljava/lang/Error;)V", false));
-        return list;
     }
 
     static ClassNode read(byte[] bytes) {

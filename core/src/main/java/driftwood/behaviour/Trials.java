@@ -13,15 +13,16 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.function.Function;
+import java.util.Map;
 
 /** Runs the cases of a recording against slips, in processes of their own. */
 final class Trials {
     /** The process ended in the middle of a slip: that is as good as noticing it. The number says no case. */
-    static final int ENDED = -2;
+    static final int ENDED = -3;
     /** There was no time for the slip. */
-    static final int UNTRIED = -3;
+    static final int UNTRIED = -4;
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
     private static final long CASE_MILLIS = 400;
 
@@ -36,12 +37,12 @@ final class Trials {
     /**
      * Tries slips.
      *
-     * @param planted the changed class of a slip
+     * @param under   the code in which they are planted
      * @param until   by {@link System#nanoTime}: slips not tried by then are left
-     * @return for each slip the number of the case that noticed it, or -1, ENDED or UNTRIED
+     * @return for each slip the number of the case that noticed it, or {@link Trial#UNNOTICED}, {@link Trial#UNREACHED},
+     *         ENDED or UNTRIED
      */
-    List<Integer> run(List<Script> scripts, List<Slip> slips, Function<Slip, byte[]> planted, long until)
-            throws IOException {
+    List<Integer> run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
         Path folder = Files.createTempDirectory("driftwood-trial-");
         try {
             Path scriptFile = folder.resolve("scripts");
@@ -52,13 +53,18 @@ final class Trials {
                 }
             }
             Path slipFile = folder.resolve("slips");
+            Map<String, Integer> places = new HashMap<>();
+            slips.forEach(slip -> places.putIfAbsent(slip.place(), places.size()));
             try (DataOutputStream to = open(slipFile)) {
+                Map<String, byte[]> watched = under.watched(places);
+                to.writeInt(watched.size());
+                for (Map.Entry<String, byte[]> each : watched.entrySet()) {
+                    write(to, each.getKey(), each.getValue());
+                }
                 to.writeInt(slips.size());
                 for (Slip slip : slips) {
-                    byte[] bytes = planted.apply(slip);
-                    to.writeUTF(slip.owner());
-                    to.writeInt(bytes.length);
-                    to.write(bytes);
+                    to.writeInt(places.get(slip.place()));
+                    write(to, slip.owner(), under.planted(slip));
                 }
             }
             List<Integer> all = new ArrayList<>();
@@ -80,6 +86,12 @@ final class Trials {
         } finally {
             Observation.delete(folder);
         }
+    }
+
+    private static void write(DataOutputStream to, String name, byte[] bytes) throws IOException {
+        to.writeUTF(name);
+        to.writeInt(bytes.length);
+        to.write(bytes);
     }
 
     private static DataOutputStream open(Path file) throws IOException {

@@ -147,9 +147,16 @@ final class Under {
         return slips;
     }
 
-    /** The class of a slip as compiled. */
-    byte[] bytes(Slip slip) {
-        return bytes.get(slip.owner().replace('.', '/'));
+    /** The class of a slip, with the slip planted. */
+    byte[] planted(Slip slip) {
+        return Slips.planted(bytes.get(slip.owner().replace('.', '/')), slip);
+    }
+
+    /** The classes, by binary name, saying when code comes to one of some places. @param places their numbers */
+    Map<String, byte[]> watched(Map<String, Integer> places) {
+        Map<String, byte[]> watched = new LinkedHashMap<>();
+        bytes.forEach((name, each) -> watched.put(name.replace('/', '.'), Slips.watched(each, places)));
+        return watched;
     }
 
     /** Path of the source file. */

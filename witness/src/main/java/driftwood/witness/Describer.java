@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,17 @@ import java.util.regex.Pattern;
  * order by content, and an object met again is named by where it was met.
  */
 final class Describer {
+    private final boolean drains;
+
+    Describer() {
+        this(false);
+    }
+
+    /** @param drains whether iterators are read to their end, which uses them up */
+    Describer(boolean drains) {
+        this.drains = drains;
+    }
+
     private static final int DEEPEST = 7;
     private static final int MOST = 200;
     private static final int LONGEST = 4000;
@@ -80,6 +92,9 @@ final class Describer {
             }
             return Value.many("list", items);
         }
+        if (drains && object instanceof Iterator<?> steps) {
+            return drained(steps, path, depth);
+        }
         Optional<Class<?>> standIn = StandIns.typeOf(object);
         if (standIn.isPresent()) {
             return Value.scalar("stand-in", standIn.get().getName());
@@ -99,6 +114,15 @@ final class Describer {
             return problem(problem, path, depth);
         }
         return foreign ? foreign(object) : own(object, path, depth);
+    }
+
+    /** What an iterator gives, for as long as somebody is likely to ask. */
+    private Value drained(Iterator<?> steps, String path, int depth) {
+        List<Value> parts = new ArrayList<>();
+        while (parts.size() < MOST && steps.hasNext()) {
+            parts.add(describe(steps.next(), path + "[" + parts.size() + "]", depth + 1));
+        }
+        return Value.many("list", parts);
     }
 
     private Value collection(Collection<?> items, String path, int depth) {

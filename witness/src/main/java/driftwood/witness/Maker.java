@@ -40,7 +40,7 @@ final class Maker implements Make.Visitor<Object, Throwable> {
     }
 
     @Override
-    public Object visitLiteral(Make.Literal literal) {
+    public Object visitLiteral(Make.Literal literal) throws Unmade {
         return literal(literal);
     }
 
@@ -205,7 +205,15 @@ final class Maker implements Make.Visitor<Object, Throwable> {
         };
     }
 
-    private static Object literal(Make.Literal literal) {
+    private static Object literal(Make.Literal literal) throws Unmade {
+        try {
+            return value(literal);
+        } catch (NumberFormatException | IndexOutOfBoundsException e) {
+            throw new Unmade("'" + literal.text() + "' is no " + literal.type());
+        }
+    }
+
+    private static Object value(Make.Literal literal) {
         String text = literal.text();
         return switch (literal.type()) {
             case "null" -> null;

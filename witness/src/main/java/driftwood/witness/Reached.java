@@ -1,12 +1,23 @@
 package driftwood.witness;
 
-/** Called from a probe that was planted into observed code. */
+import java.util.BitSet;
+
+/** Called from observed code that was told to say where it comes. */
 public final class Reached {
+    private static final BitSet PLACES = new BitSet();
+
     private Reached() {
     }
 
-    /** Fails: some case came here. */
-    public static void here(Error error) throws Error {
-        throw error;
+    /** Some case came here. */
+    public static synchronized void at(int place) {
+        PLACES.set(place);
+    }
+
+    /** Where code came since this was last asked. */
+    static synchronized BitSet take() {
+        BitSet taken = (BitSet) PLACES.clone();
+        PLACES.clear();
+        return taken;
     }
 }

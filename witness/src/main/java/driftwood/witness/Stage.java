@@ -83,7 +83,7 @@ final class Stage {
                 for (int i = 0; i < arguments.length; i++) {
                     watch(arguments[i], script.names().get(i), watched, names, before);
                 }
-                value = new Describer().describe(maker.invoke(call, receiver, arguments));
+                value = new Describer(true).describe(maker.invoke(call, receiver, arguments));
             }
         } catch (Unmade e) {
             ending = "unmade";

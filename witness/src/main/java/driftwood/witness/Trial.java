@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,10 @@ import java.util.Map;
 public final class Trial {
     /** No case noticed the slip. */
     public static final int UNNOTICED = -1;
+    /** No case comes to the slip's place. */
+    public static final int UNREACHED = -2;
+    /** Cases that do not end go on burning time; after so many the process is begun anew. */
+    private static final int MOST_STUCK = 2;
 
     private final List<Script> scripts;
     private final Path classes;
@@ -69,53 +74,75 @@ public final class Trial {
         return new DataInputStream(new BufferedInputStream(Files.newInputStream(Path.of(file))));
     }
 
-    /** Cases that do the same twice can tell a slip; the one that noticed the last is asked first for the next. */
+    /**
+     * Cases that do the same twice can tell a slip, where they come to its place; the one that noticed the last is asked
+     * first for the next.
+     */
     private void all(DataInputStream slips, int begin, DataOutputStream to) throws IOException {
         Map<Integer, Outcome> expected = new HashMap<>();
+        Map<Integer, BitSet> places = new HashMap<>();
         List<Integer> order = new ArrayList<>();
-        ClassLoader once = loader("", new byte[0]);
-        ClassLoader again = loader("", new byte[0]);
+        ClassLoader watched = loader(classes(slips));
+        ClassLoader plain = loader(Map.of());
         for (int i = 0; i < scripts.size(); i++) {
-            Outcome first = stage.run(scripts.get(i), once);
+            Reached.take();
+            Outcome first = stage.run(scripts.get(i), watched);
+            BitSet reached = Reached.take();
             if (first.ending().equals("endless")) {
                 continue;
             }
-            if (first.equals(stage.run(scripts.get(i), again))) {
+            if (first.equals(stage.run(scripts.get(i), plain))) {
                 expected.put(i, first);
+                places.put(i, reached);
                 order.add(i);
             }
         }
         int count = slips.readInt();
+        int stuck = 0;
         for (int i = 0; i < count; i++) {
-            String name = slips.readUTF();
-            byte[] bytes = slips.readNBytes(slips.readInt());
+            int place = slips.readInt();
+            Map<String, byte[]> slipped = Map.of(slips.readUTF(), slips.readNBytes(slips.readInt()));
             if (i < begin) {
                 continue;
             }
             to.writeByte(Witness.BEGIN);
             to.flush();
-            ClassLoader slipped = loader(name, bytes);
-            int noticed = UNNOTICED;
-            boolean endless = false;
-            for (int at = 0; at < order.size() && noticed == UNNOTICED; at++) {
-                Outcome now = stage.run(scripts.get(order.get(at)), slipped);
-                if (!now.equals(expected.get(order.get(at)))) {
-                    noticed = order.remove(at);
-                    order.add(0, noticed);
-                    endless = now.ending().equals("endless");
+            ClassLoader loader = loader(slipped);
+            int noticed = UNREACHED;
+            for (int at = 0; at < order.size() && noticed < 0; at++) {
+                int number = order.get(at);
+                if (!places.get(number).get(place)) {
+                    continue;
+                }
+                Outcome now = stage.run(scripts.get(number), loader);
+                noticed = UNNOTICED;
+                if (!now.equals(expected.get(number))) {
+                    noticed = number;
+                    order.remove(at);
+                    order.add(0, number);
+                    stuck += now.ending().equals("endless") ? 1 : 0;
                 }
             }
             to.writeByte(Witness.END);
             to.writeInt(noticed);
             to.flush();
-            if (endless) {
+            if (stuck >= MOST_STUCK) {
                 Runtime.getRuntime().halt(Witness.ENDLESS);
             }
         }
     }
 
-    /** Loads the project's classes anew, one of them with other bytes. */
-    private ClassLoader loader(String slipped, byte[] bytes) {
+    private static Map<String, byte[]> classes(DataInputStream from) throws IOException {
+        Map<String, byte[]> classes = new HashMap<>();
+        int count = from.readInt();
+        for (int i = 0; i < count; i++) {
+            classes.put(from.readUTF(), from.readNBytes(from.readInt()));
+        }
+        return classes;
+    }
+
+    /** Loads the project's classes anew, some of them with other bytes. */
+    private ClassLoader loader(Map<String, byte[]> changed) {
         return new ClassLoader(libraries) {
             @Override
             protected Class<?> loadClass(String name, boolean resolve) throws ClassNotFoundException {
@@ -124,8 +151,9 @@ public final class Trial {
                     if (known != null) {
                         return known;
                     }
-                    if (name.equals(slipped)) {
-                        return defineClass(name, bytes, 0, bytes.length);
+                    byte[] other = changed.get(name);
+                    if (other != null) {
+                        return defineClass(name, other, 0, other.length);
                     }
                     Path file = classes.resolve(name.replace('.', '/') + ".class");
                     try {

@@ -1,0 +1,154 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Recording.Step;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+
+/**
+ * Cases close to one that is known: one of its values a little different, or equal to another of its values, which is
+ * what it takes to tell limits and conditions apart.
+ */
+final class Neighbours {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private final Random random;
+
+    /** @param seed the same gives the same */
+    Neighbours(long seed) {
+        this.random = new Random(seed);
+    }
+
+    /** Some neighbours of a case, none of them the case itself. */
+    List<Case> of(Case from, int most) {
+        List<JsonNode> values = new ArrayList<>();
+        leaves(whole(from), values);
+        Set<JsonNode> told = new LinkedHashSet<>(List.of(whole(from)));
+        List<Case> found = new ArrayList<>();
+        for (int i = 0; i < 3 * most && found.size() < most && !values.isEmpty(); i++) {
+            int[] left = {random.nextInt(values.size())};
+            JsonNode other = other(values.get(left[0]), values);
+            ObjectNode changed = (ObjectNode) replaced(whole(from), left, other);
+            if (told.add(changed)) {
+                found.add(apart(from, changed));
+            }
+        }
+        return found;
+    }
+
+    /** Receiver, steps and arguments in one tree. */
+    private static ObjectNode whole(Case from) {
+        ObjectNode whole = JSON.objectNode();
+        whole.set("on", from.on());
+        ArrayNode steps = whole.putArray("before");
+        for (Step step : from.before() == null ? List.<Step>of() : from.before()) {
+            ObjectNode one = steps.addObject();
+            one.put("call:", step.call());
+            one.set("given", step.given());
+        }
+        whole.set("given", from.given());
+        return whole;
+    }
+
+    private static Case apart(Case from, ObjectNode whole) {
+        List<Step> steps = new ArrayList<>();
+        whole.get("before").forEach(each -> steps.add(new Step(each.get("call:").asText(), object(each.get("given")))));
+        JsonNode on = whole.get("on");
+        return new Case("", from.routine(), on == null || on.isNull() ? null : on, steps, object(whole.get("given")), null,
+                List.of(), List.of());
+    }
+
+    private static ObjectNode object(JsonNode node) {
+        return node instanceof ObjectNode object ? object : null;
+    }
+
+    /** Whether a field says what a value is rather than what is in it. */
+    private static boolean isSpelling(String name) {
+        return name.equals("is") || name.equals("by") || name.equals("enum") || name.equals("standIn")
+                || name.equals("type") || name.equals("call:");
+    }
+
+    private static void leaves(JsonNode node, List<JsonNode> into) {
+        if (node.isObject()) {
+            node.properties().forEach(field -> {
+                if (!isSpelling(field.getKey())) {
+                    leaves(field.getValue(), into);
+                }
+            });
+        } else if (node.isArray()) {
+            node.forEach(each -> leaves(each, into));
+        } else if (node.isNumber() || node.isTextual() || node.isBoolean()) {
+            into.add(node);
+        }
+    }
+
+    /** @param left how many leaves are still to be passed by; counted down */
+    private static JsonNode replaced(JsonNode node, int[] left, JsonNode other) {
+        if (node.isObject()) {
+            ObjectNode copy = JSON.objectNode();
+            node.properties().forEach(field -> copy.set(field.getKey(), isSpelling(field.getKey()) ? field.getValue()
+                    : replaced(field.getValue(), left, other)));
+            return copy;
+        }
+        if (node.isArray()) {
+            ArrayNode copy = JSON.arrayNode();
+            node.forEach(each -> copy.add(replaced(each, left, other)));
+            return copy;
+        }
+        boolean leaf = node.isNumber() || node.isTextual() || node.isBoolean();
+        return leaf && left[0]-- == 0 ? other : node;
+    }
+
+    private JsonNode other(JsonNode leaf, List<JsonNode> values) {
+        if (leaf.isBoolean()) {
+            return JSON.booleanNode(!leaf.asBoolean());
+        }
+        List<JsonNode> alike = values.stream().filter(each -> !each.equals(leaf)
+                && each.getNodeType() == leaf.getNodeType()).toList();
+        if (!alike.isEmpty() && random.nextInt(3) == 0) {
+            return alike.get(random.nextInt(alike.size()));
+        }
+        return leaf.isNumber() ? number(leaf) : text(leaf.asText());
+    }
+
+    private JsonNode number(JsonNode leaf) {
+        if (leaf.isFloatingPointNumber()) {
+            double value = leaf.asDouble();
+            double[] near = {value + 1, value - 1, -value, value / 2, value * 10, 0, 1, Double.MAX_VALUE};
+            return JSON.numberNode(near[random.nextInt(near.length)]);
+        }
+        long value = leaf.asLong();
+        long[] near = {value + 1, value - 1, value + 1, value - 1, -value, value * 2, value * 3, 0, 1, 2, 10,
+                Integer.MAX_VALUE, Integer.MIN_VALUE, random.nextInt(100), random.nextInt(10)};
+        long chosen = near[random.nextInt(near.length)];
+        boolean small = leaf.isInt() || leaf.isShort();
+        return small ? JSON.numberNode((int) Math.max(Integer.MIN_VALUE, Math.min(Integer.MAX_VALUE, chosen)))
+                : JSON.numberNode(chosen);
+    }
+
+    private JsonNode text(String text) {
+        if (text.length() == 1) {
+            int[] near = {text.charAt(0) + 1, text.charAt(0) - 1, random.nextInt(128), 0, Character.MAX_VALUE};
+            return JSON.textNode(String.valueOf((char) Math.max(0, near[random.nextInt(near.length)])));
+        }
+        int at = text.isEmpty() ? 0 : random.nextInt(text.length());
+        String odd = " aZ09-+.,/xXeE\"'\n_:$#LDf";
+        char any = odd.charAt(random.nextInt(odd.length()));
+        String changed = switch (random.nextInt(6)) {
+            case 0 -> text + any;
+            case 1 -> any + text;
+            case 2 -> text.substring(0, at) + any + text.substring(at);
+            case 3 -> text.isEmpty() ? "" : text.substring(0, at) + text.substring(at + 1);
+            case 4 -> text + text;
+            default -> text.substring(at);
+        };
+        return JSON.textNode(changed.length() > 200 ? "" : changed);
+    }
+}
