@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 
@@ -111,13 +112,14 @@ final class Proof {
         int[] told = new int[slips.size()];
         Arrays.fill(told, Trials.UNTRIED);
         Set<Integer> noticing = new HashSet<>();
-        attempt(pool, 0, slips, told, under, until, noticing);
+        Map<Integer, Set<Integer>> comers = new TreeMap<>();
+        attempt(pool, 0, slips, told, under, until, noticing, comers);
         Neighbours neighbours = new Neighbours(SEED);
         for (int round = 0; round < ROUNDS && System.nanoTime() < until && isOpen(told); round++) {
-            List<Case> fresh = observe.apply(near(pool, slips, told, noticing, neighbours));
+            List<Case> fresh = observe.apply(near(pool, slips, told, noticing, comers, neighbours));
             int from = pool.size();
             pool.addAll(fresh);
-            attempt(pool, from, slips, told, under, until, noticing);
+            attempt(pool, from, slips, told, under, until, noticing, comers);
         }
         tell(slips, told, under);
         return noticing;
@@ -125,7 +127,7 @@ final class Proof {
 
     /** Tries the slips that nothing has noticed yet with the cases of a pool from some number on. */
     private void attempt(List<Case> pool, int from, List<Slip> slips, int[] told, Under under, long until,
-            Set<Integer> noticing) throws IOException {
+            Set<Integer> noticing, Map<Integer, Set<Integer>> comers) throws IOException {
         List<Integer> numbers = new ArrayList<>();
         List<Script> scripts = new ArrayList<>();
         Scripts making = new Scripts(program);
@@ -141,10 +143,12 @@ final class Proof {
                 open.add(i);
             }
         }
-        List<Integer> answers = new Trials(classPath, limits).run(scripts, open.stream().map(slips::get).toList(), under,
+        List<Trials.Answer> answers = new Trials(classPath, limits).run(scripts, open.stream().map(slips::get).toList(), under,
                 until);
         for (int i = 0; i < open.size(); i++) {
-            int by = answers.get(i);
+            int by = answers.get(i).by();
+            int slip = open.get(i);
+            answers.get(i).comers().forEach(at -> comers.computeIfAbsent(slip, key -> new TreeSet<>()).add(numbers.get(at)));
             if (by >= 0) {
                 noticing.add(numbers.get(by));
                 told[open.get(i)] = numbers.get(by);
@@ -168,13 +172,18 @@ final class Proof {
         return Arrays.stream(told).anyMatch(Proof::isOpen);
     }
 
-    /** Neighbours of cases that call a routine with an open slip, then of those that noticed something, then of any. */
+    /**
+     * Neighbours of cases that come to an open slip, then of those that call a routine with one, then of those that
+     * noticed something, then of any.
+     */
     private static List<Case> near(List<Case> pool, List<Slip> slips, int[] told, Set<Integer> noticing,
-            Neighbours neighbours) {
+            Map<Integer, Set<Integer>> comers, Neighbours neighbours) {
         Set<String> routines = new HashSet<>();
+        List<Case> coming = new ArrayList<>();
         for (int i = 0; i < told.length; i++) {
             if (isOpen(told[i])) {
                 routines.add(slips.get(i).routine());
+                comers.getOrDefault(i, Set.of()).forEach(at -> coming.add(pool.get(at)));
             }
         }
         List<Case> seeds = new ArrayList<>(pool.stream().filter(each -> routines.contains(name(each))).toList());
@@ -183,7 +192,9 @@ final class Proof {
         noticing.stream().sorted().forEach(at -> others.add(pool.get(at)));
         others.addAll(pool);
         others.stream().limit(Math.max(SEEDS / 4, SEEDS - seeds.size())).forEach(seeds::add);
+        Collections.shuffle(coming, new Random(SEED - pool.size()));
         List<Case> fresh = new ArrayList<>();
+        coming.stream().distinct().limit(SEEDS).forEach(each -> fresh.addAll(neighbours.of(each, EACH)));
         seeds.stream().limit(SEEDS).forEach(each -> fresh.addAll(neighbours.of(each, EACH)));
         return fresh;
     }

@@ -35,14 +35,22 @@ final class Trials {
     }
 
     /**
+     * What became of a slip.
+     *
+     * @param by     number of the case that noticed it, or {@link Trial#UNNOTICED}, {@link Trial#UNREACHED}, ENDED, UNTRIED
+     * @param comers numbers of some cases that come to an unnoticed slip
+     */
+    record Answer(int by, List<Integer> comers) {
+    }
+
+    /**
      * Tries slips.
      *
      * @param under   the code in which they are planted
      * @param until   by {@link System#nanoTime}: slips not tried by then are left
-     * @return for each slip the number of the case that noticed it, or {@link Trial#UNNOTICED}, {@link Trial#UNREACHED},
-     *         ENDED or UNTRIED
+     * @return an answer for each slip
      */
-    List<Integer> run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
+    List<Answer> run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
         Path folder = Files.createTempDirectory("driftwood-trial-");
         try {
             Path scriptFile = folder.resolve("scripts");
@@ -67,20 +75,20 @@ final class Trials {
                     write(to, slip.owner(), under.planted(slip));
                 }
             }
-            List<Integer> all = new ArrayList<>();
+            List<Answer> all = new ArrayList<>();
             while (all.size() < slips.size() && System.nanoTime() < until) {
                 Path results = Files.write(folder.resolve("results"), new byte[0]);
                 start(folder, scriptFile, slipFile, results, all.size(), until);
                 int before = all.size();
                 boolean begun = read(results, all);
                 if (begun && System.nanoTime() < until) {
-                    all.add(ENDED);
+                    all.add(new Answer(ENDED, List.of()));
                 } else if (all.size() == before) {
                     break;
                 }
             }
             while (all.size() < slips.size()) {
-                all.add(UNTRIED);
+                all.add(new Answer(UNTRIED, List.of()));
             }
             return all;
         } finally {
@@ -107,13 +115,18 @@ final class Trials {
     }
 
     /** @return whether a slip was begun and not ended */
-    private static boolean read(Path results, List<Integer> all) throws IOException {
+    private static boolean read(Path results, List<Answer> all) throws IOException {
         boolean begun = false;
         try (DataInputStream from = new DataInputStream(new BufferedInputStream(Files.newInputStream(results)))) {
             for (int tag = from.read(); tag >= 0; tag = from.read()) {
                 begun = tag == Witness.BEGIN;
                 if (tag == Witness.END) {
-                    all.add(from.readInt());
+                    int by = from.readInt();
+                    List<Integer> comers = new ArrayList<>();
+                    for (int left = from.readInt(); left > 0; left--) {
+                        comers.add(from.readInt());
+                    }
+                    all.add(new Answer(by, comers));
                 }
             }
         } catch (EOFException e) {

@@ -29,6 +29,8 @@ public final class Trial {
     public static final int UNREACHED = -2;
     /** Cases that do not end go on burning time; after so many the process is begun anew. */
     private static final int MOST_STUCK = 2;
+    /** So many of the cases that come to an unnoticed slip are told. */
+    private static final int MOST_COMERS = 6;
 
     private final List<Script> scripts;
     private final Path classes;
@@ -109,6 +111,7 @@ public final class Trial {
             to.flush();
             ClassLoader loader = loader(slipped);
             int noticed = UNREACHED;
+            List<Integer> comers = new ArrayList<>();
             for (int at = 0; at < order.size() && noticed < 0; at++) {
                 int number = order.get(at);
                 if (!places.get(number).get(place)) {
@@ -116,6 +119,7 @@ public final class Trial {
                 }
                 Outcome now = stage.run(scripts.get(number), loader);
                 noticed = UNNOTICED;
+                comers.add(number);
                 if (!now.equals(expected.get(number))) {
                     noticed = number;
                     order.remove(at);
@@ -125,6 +129,11 @@ public final class Trial {
             }
             to.writeByte(Witness.END);
             to.writeInt(noticed);
+            int some = noticed < 0 ? Math.min(MOST_COMERS, comers.size()) : 0;
+            to.writeInt(some);
+            for (int each = 0; each < some; each++) {
+                to.writeInt(comers.get(each * comers.size() / some));
+            }
             to.flush();
             if (stuck >= MOST_STUCK) {
                 Runtime.getRuntime().halt(Witness.ENDLESS);
