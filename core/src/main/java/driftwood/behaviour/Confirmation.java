@@ -57,7 +57,7 @@ public final class Confirmation {
     }
 
     /** Recordings are read back from JSON, so that both sides went through the same writing. */
-    private static Verdict judge(Case each, JsonNode now) {
+    static Verdict judge(Case each, JsonNode now) {
         List<String> varies = each.varies() == null ? List.of() : each.varies();
         List<String> anyOrder = each.anyOrder() == null ? List.of() : each.anyOrder();
         JsonNode expected = Comparison.sortedAt(each.outcome(), anyOrder);

@@ -13,12 +13,30 @@ import java.util.List;
  * @param format  of the file, with its version
  * @param of      what was recorded: the id of a finding, or type names
  * @param surface symbols of what was observed
+ * @param strength what it would notice; null where that was not measured
  * @param cases   in order
  */
-@JsonPropertyOrder({"format", "of", "surface", "cases"})
-public record Recording(String format, String of, List<String> surface, List<Case> cases) {
+@JsonPropertyOrder({"format", "of", "surface", "strength", "cases"})
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record Recording(String format, String of, List<String> surface, Proven strength, List<Case> cases) {
     /** The format of recordings. */
     public static final String FORMAT = "driftwood-recording/1";
+
+    /**
+     * How many small slips, planted one at a time, the cases noticed when they were recorded.
+     *
+     * @param noticed   slips that some case noticed
+     * @param tried     slips that were tried
+     * @param missed    those that no case noticed, by file and line
+     * @param unreached those on lines that no case came to
+     */
+    public record Proven(int noticed, int tried, List<String> missed, List<String> unreached) {
+        static Proven of(Strength strength) {
+            return strength.tried() == 0 ? null : new Proven(strength.noticed(), strength.tried(),
+                    strength.missed().stream().map(Strength.Missed::told).toList(),
+                    strength.unreached().stream().map(Strength.Missed::told).toList());
+        }
+    }
 
     /**
      * One case.

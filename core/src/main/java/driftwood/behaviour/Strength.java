@@ -20,6 +20,10 @@ public record Strength(int noticed, List<Missed> missed, List<Missed> unreached,
      * @param file path of the source file; empty where it is not known
      */
     public record Missed(Slip slip, String file) {
+
+        String told() {
+            return file + ":" + slip.line() + " " + slip.what();
+        }
     }
 
     static Strength unmeasured(String why) {

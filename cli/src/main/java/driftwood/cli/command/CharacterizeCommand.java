@@ -48,19 +48,30 @@ public final class CharacterizeCommand implements Command {
                 Records what the code around a finding, or of a type, does now: good or bad. Compiles the project, chooses
                 the narrowest routines that a refactoring keeps, mines inputs from the code, and RUNS it in a process of
                 its own with limits on time and memory. What differs from run to run is masked. The recording is saved
-                below .driftwood/recordings/ and is meant to be committed.
+                below .driftwood/recordings/ and is meant to be committed. Small slips are then planted in the byte code,
+                one at a time, to see how many of them the recording would notice; cases are added near those that come
+                to an unnoticed one. With --run, commands of any language are recorded instead.
                 """;
     }
 
     @Override
     public Options options() {
         return Observed.options().addOption(Flags.value("cases", "N", "cases to keep (default " + CASES + ")"))
+                .addOption(Flags.value("run", "COMMAND", "record what this command prints and writes, in a copy of the "
+                        + "project, instead; may be given several times"))
+                .addOption(Flags.value("name", "NAME", "with --run: name of the recording (default program)"))
+                .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input"))
+                .addOption(Flags.value("env", "NAME=VALUE", "with --run: part of the environment; may be given several "
+                        + "times"))
                 .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried (default "
                         + TRIAL_SECONDS + "; 0 for not at all)"));
     }
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
+        if (line.hasOption("run")) {
+            return RunCommands.record(line, console);
+        }
         String wanted = Flags.operand(line, "the id of a finding or the name of a type");
         long seconds = (long) Math.max(0, Flags.number(line, "trial-time", TRIAL_SECONDS));
         int most = (int) Math.max(1, Flags.number(line, "cases", CASES));

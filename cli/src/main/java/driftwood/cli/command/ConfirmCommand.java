@@ -1,6 +1,7 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.Confirmation;
+import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
 import driftwood.behaviour.Verdict;
@@ -12,6 +13,7 @@ import driftwood.cli.UsageException;
 import driftwood.cli.render.Style;
 import driftwood.cli.render.VerdictsJson;
 import driftwood.cli.render.VerdictsText;
+import driftwood.cli.render.VerdictsXml;
 import driftwood.smell.Scan;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -19,6 +21,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 
@@ -52,26 +55,80 @@ public final class ConfirmCommand implements Command {
 
     @Override
     public Options options() {
-        return Observed.options().addOption(Flags.value("format", "FORMAT", "text (default) or json"))
+        return Observed.options().addOption(Flags.value("format", "FORMAT", "text (default), json, or junit (XML for build servers)"))
+                .addOption(Flags.value("only", "CASE,...", "run only these cases, such as c7"))
+                .addOption(Flags.value("tests", "COMMAND", "run the project's own tests as well, in the project, and count "
+                        + "their exit code in"))
                 .addOption(Flags.flag("any-order", "let cases pass that differ in order only"));
     }
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
-        String format = Flags.choice(line, "format", List.of("text", "json"));
+        String format = Flags.choice(line, "format", List.of("text", "json", "junit"));
         Project project = Project.of(Flags.projectOf(line));
         List<Recording> recordings = recordings(line.getArgList(), project.root());
+        Map<Recording, List<Verdict>> verdicts = confirmed(line, recordings, project, console);
+        Optional<Integer> tests = tests(line, project, console);
+        console.out().print(switch (format) {
+            case "json" -> VerdictsJson.of(verdicts, tests) + "\n";
+            case "junit" -> VerdictsXml.of(verdicts, tests);
+            default -> new VerdictsText(new Style(console.colour()), console.width()).of(verdicts, tests);
+        });
+        boolean anyOrder = line.hasOption("any-order");
+        boolean passed = tests.orElse(0) == 0 && verdicts.values().stream().flatMap(List::stream).allMatch(each ->
+                each.kind() == Verdict.Kind.SAME || anyOrder && each.kind() == Verdict.Kind.REORDERED);
+        return passed ? ExitCode.FINE : ExitCode.ACT;
+    }
+
+    private static Map<Recording, List<Verdict>> confirmed(CommandLine line, List<Recording> recordings, Project project,
+            Console console) {
+        Map<Recording, List<Verdict>> verdicts = new LinkedHashMap<>();
+        List<Recording> wanted = recordings.stream().map(each -> only(line, each)).filter(each -> !each.cases().isEmpty())
+                .toList();
+        if (wanted.isEmpty()) {
+            throw new UsageException("--only: no recording has a case " + line.getOptionValue("only") + ".");
+        }
+        Programs programs = new Programs(project.root(), RunCommands.millis(line));
+        if (wanted.stream().allMatch(Programs::isOne)) {
+            wanted.forEach(each -> verdicts.put(each, programs.confirm(each)));
+            return verdicts;
+        }
         Scan.Result result = project.link(console);
         List<Path> classPath = Observed.classPath(line, result, console);
         Confirmation confirmation = new Confirmation(result.program(), classPath, Observed.limits(line));
-        Map<Recording, List<Verdict>> verdicts = new LinkedHashMap<>();
-        recordings.forEach(each -> verdicts.put(each, confirmation.confirm(each)));
-        console.out().print(format.equals("json") ? VerdictsJson.of(verdicts) + "\n"
-                : new VerdictsText(new Style(console.colour()), console.width()).of(verdicts));
-        boolean anyOrder = line.hasOption("any-order");
-        boolean passed = verdicts.values().stream().flatMap(List::stream).allMatch(each ->
-                each.kind() == Verdict.Kind.SAME || anyOrder && each.kind() == Verdict.Kind.REORDERED);
-        return passed ? ExitCode.FINE : ExitCode.ACT;
+        wanted.forEach(each -> verdicts.put(each, Programs.isOne(each) ? programs.confirm(each) : confirmation.confirm(each)));
+        return verdicts;
+    }
+
+    private static Recording only(CommandLine line, Recording recording) {
+        if (!line.hasOption("only")) {
+            return recording;
+        }
+        List<String> wanted = List.of(line.getOptionValue("only").split(","));
+        return new Recording(recording.format(), recording.of(), recording.surface(), recording.strength(),
+                recording.cases().stream().filter(each -> wanted.contains(each.id())).toList());
+    }
+
+    /** The exit code of the project's own tests; empty where they are not asked for. Their output goes to stderr. */
+    private static Optional<Integer> tests(CommandLine line, Project project, Console console) {
+        if (!line.hasOption("tests")) {
+            return Optional.empty();
+        }
+        String command = line.getOptionValue("tests");
+        console.err().println("driftwood: running the project's own tests: " + command);
+        boolean windows = System.getProperty("os.name").startsWith("Windows");
+        try {
+            Process process = new ProcessBuilder(windows ? List.of("cmd", "/c", command) : List.of("sh", "-c", command))
+                    .directory(project.root().toFile()).redirectErrorStream(true).start();
+            process.getOutputStream().close();
+            process.getInputStream().transferTo(console.err());
+            return Optional.of(process.waitFor());
+        } catch (IOException e) {
+            throw new UsageException("--tests: '" + command + "' could not be started: " + e.getMessage() + ".");
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return Optional.of(-1);
+        }
     }
 
     private static List<Recording> recordings(List<String> wanted, Path root) {

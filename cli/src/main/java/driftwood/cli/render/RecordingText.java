@@ -1,6 +1,7 @@
 package driftwood.cli.render;
 
 import driftwood.behaviour.Characterization;
+import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording.Case;
 import java.nio.file.Path;
 import java.util.List;
@@ -66,6 +67,9 @@ public final class RecordingText {
 
     /** The case as a call with named parts. */
     static String call(Case each) {
+        if (each.routine().startsWith(Programs.MARK)) {
+            return each.given().get("command").asText();
+        }
         int hash = each.routine().indexOf('#');
         int open = each.routine().indexOf('(');
         if (open < 0) {

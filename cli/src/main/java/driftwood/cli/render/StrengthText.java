@@ -46,7 +46,7 @@ final class StrengthText {
                     + style.dim(" - needs " + each.slip().kind().needs()), width, 4, 6));
         }
         if (missed.size() > SHOWN) {
-            text.append("    and ").append(missed.size() - SHOWN).append(" more; --format json lists them all\n");
+            text.append("    and ").append(missed.size() - SHOWN).append(" more; the recording lists them all\n");
         }
     }
 

@@ -7,13 +7,15 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Verdicts in the format {@code driftwood-verdicts/1}; documented in docs/formats.md. */
 public final class VerdictsJson {
     private VerdictsJson() {
     }
 
-    public static String of(Map<Recording, List<Verdict>> verdicts) {
+    /** @param tests exit code of the project's own tests, where they were run */
+    public static String of(Map<Recording, List<Verdict>> verdicts, Optional<Integer> tests) {
         List<Object> recordings = new ArrayList<>();
         verdicts.forEach((recording, each) -> {
             Map<String, Object> entry = new LinkedHashMap<>();
@@ -24,6 +26,7 @@ public final class VerdictsJson {
         Map<String, Object> whole = new LinkedHashMap<>();
         whole.put("format", "driftwood-verdicts/1");
         whole.put("recordings", recordings);
+        tests.ifPresent(exit -> whole.put("tests", exit));
         return Json.of(whole);
     }
 

@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What confirming came to, for people: counts, then the smallest differing case of each cause side by side. */
 public final class VerdictsText {
@@ -24,7 +25,8 @@ public final class VerdictsText {
         this.width = width;
     }
 
-    public String of(Map<Recording, List<Verdict>> verdicts) {
+    /** @param tests exit code of the project's own tests, where they were run */
+    public String of(Map<Recording, List<Verdict>> verdicts, Optional<Integer> tests) {
         StringBuilder text = new StringBuilder();
         int cases = 0;
         long same = 0;
@@ -35,6 +37,8 @@ public final class VerdictsText {
         }
         text.append(same == cases ? style.cool("Same") + ": all " + cases + " cases behave as recorded.\n"
                 : style.warm("Not the same") + ": " + (cases - same) + " of " + cases + " cases.\n");
+        tests.ifPresent(exit -> text.append(exit == 0 ? style.cool("Passed") + ": the project's own tests.\n"
+                : style.warm("Failed") + ": the project's own tests, with exit code " + exit + ".\n"));
         return text.toString();
     }
 
