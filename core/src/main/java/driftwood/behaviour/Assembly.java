@@ -100,6 +100,9 @@ final class Assembly {
 
     private Make structured(JsonNode value, TypeRef declared, TypeOutline scope) {
         // driftwood: leave conditional-instantiation because this is the one reader of inputs that people write
+        if (program.type(value.path(TYPE).asText()).isPresent()) {
+            return object(value);
+        }
         if (value.has("enum")) {
             String name = value.get("enum").asText();
             int dot = name.lastIndexOf('.');
@@ -122,8 +125,7 @@ final class Assembly {
             });
             return new Make.Many("map", "", pairs);
         }
-        String name = value.path(TYPE).asText();
-        Optional<TextForm> form = program.type(name).isPresent() ? Optional.empty() : TextForm.of(name);
+        Optional<TextForm> form = TextForm.of(value.path(TYPE).asText());
         return form.isPresent() ? form.get().make(value.path("text").asText()) : object(value);
     }
 

@@ -6,9 +6,12 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Recording.Step;
+import driftwood.tree.Literal;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 
@@ -19,11 +22,34 @@ import java.util.Set;
 final class Neighbours {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
+    private final List<String> words = new ArrayList<>();
+    private final List<Long> numbers = new ArrayList<>();
     private final Random random;
 
-    /** @param seed the same gives the same */
-    Neighbours(long seed) {
+    /**
+     * @param constants that the code under observation compares with, or knows
+     * @param seed      the same gives the same
+     */
+    Neighbours(Collection<Literal> constants, long seed) {
         this.random = new Random(seed);
+        for (Literal each : constants) {
+            switch (each.kind()) {
+                case STRING -> words.add(each.text());
+                case CHARACTER -> words.add(each.text().replaceAll("^'(.+)'$", "$1"));
+                case INTEGER -> number(each.text()).ifPresent(numbers::add);
+                default -> {
+                    continue;
+                }
+            }
+        }
+    }
+
+    private static Optional<Long> number(String text) {
+        try {
+            return Optional.of(Long.decode(text.replace("_", "").replaceAll("[lL]$", "")));
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
     }
 
     /** Some neighbours of a case, none of them the case itself. */
@@ -127,7 +153,9 @@ final class Neighbours {
         long value = leaf.asLong();
         long[] near = {value + 1, value - 1, value + 1, value - 1, -value, value * 2, value * 3, 0, 1, 2, 10,
                 Integer.MAX_VALUE, Integer.MIN_VALUE, random.nextInt(100), random.nextInt(10)};
-        long chosen = near[random.nextInt(near.length)];
+        boolean known = !numbers.isEmpty() && random.nextInt(3) == 0;
+        long chosen = known ? numbers.get(random.nextInt(numbers.size())) + random.nextInt(3) - 1
+                : near[random.nextInt(near.length)];
         boolean small = leaf.isInt() || leaf.isShort();
         return small ? JSON.numberNode((int) Math.max(Integer.MIN_VALUE, Math.min(Integer.MAX_VALUE, chosen)))
                 : JSON.numberNode(chosen);
@@ -135,18 +163,22 @@ final class Neighbours {
 
     private JsonNode text(String text) {
         if (text.length() == 1) {
-            int[] near = {text.charAt(0) + 1, text.charAt(0) - 1, random.nextInt(128), 0, Character.MAX_VALUE};
+            String word = words.isEmpty() ? text : words.get(random.nextInt(words.size()));
+            int[] near = {word.isEmpty() ? 'a' : word.charAt(0), word.isEmpty() ? 'b' : word.charAt(word.length() - 1), text.charAt(0) + 1, text.charAt(0) - 1, random.nextInt(128), 0, Character.MAX_VALUE};
             return JSON.textNode(String.valueOf((char) Math.max(0, near[random.nextInt(near.length)])));
         }
         int at = text.isEmpty() ? 0 : random.nextInt(text.length());
         String odd = " aZ09-+.,/xXeE\"'\n_:$#LDf";
-        char any = odd.charAt(random.nextInt(odd.length()));
-        String changed = switch (random.nextInt(6)) {
+        boolean known = !words.isEmpty() && random.nextInt(2) == 0;
+        String any = known ? words.get(random.nextInt(words.size())) : String.valueOf(odd.charAt(random.nextInt(odd.length())));
+        String changed = switch (random.nextInt(8)) {
             case 0 -> text + any;
             case 1 -> any + text;
             case 2 -> text.substring(0, at) + any + text.substring(at);
             case 3 -> text.isEmpty() ? "" : text.substring(0, at) + text.substring(at + 1);
             case 4 -> text + text;
+            case 5 -> any;
+            case 6 -> any + random.nextInt(20);
             default -> text.substring(at);
         };
         return JSON.textNode(changed.length() > 200 ? "" : changed);

@@ -32,14 +32,16 @@ final class Proof {
     private static final long SEED = 20261123L;
 
     private final Program program;
+    private final Path root;
     private final List<Path> classPath;
     private final Limits limits;
     private final UnaryOperator<List<Case>> observe;
     private Strength strength = Strength.unmeasured("it was not asked for");
 
     /** @param observe runs cases and hands them back with their outcomes; those that cannot be run are left out */
-    Proof(Program program, List<Path> classPath, Limits limits, UnaryOperator<List<Case>> observe) {
+    Proof(Program program, Path root, List<Path> classPath, Limits limits, UnaryOperator<List<Case>> observe) {
         this.observe = observe;
+        this.root = root;
         this.program = program;
         this.classPath = classPath;
         this.limits = limits;
@@ -114,7 +116,7 @@ final class Proof {
         Set<Integer> noticing = new HashSet<>();
         Map<Integer, Set<Integer>> comers = new TreeMap<>();
         attempt(pool, 0, slips, told, under, until, noticing, comers);
-        Neighbours neighbours = new Neighbours(SEED);
+        Neighbours neighbours = new Neighbours(Constants.of(root, under.files()).all(), SEED);
         for (int round = 0; round < ROUNDS && System.nanoTime() < until && isOpen(told); round++) {
             List<Case> fresh = observe.apply(near(pool, slips, told, noticing, comers, neighbours));
             int from = pool.size();

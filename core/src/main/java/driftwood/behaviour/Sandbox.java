@@ -28,6 +28,8 @@ final class Sandbox implements AutoCloseable {
     /** More output than this is cut off, and the program with it. In bytes. */
     private static final int MOST_OUTPUT = 4 << 20;
     private static final int MOST_FILE = 1 << 20;
+    /** A child that lives on may hold the output open; nobody waits longer for it. In milliseconds. */
+    private static final int AFTERWARDS = 2000;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private final Path folder;
@@ -85,11 +87,16 @@ final class Sandbox implements AutoCloseable {
         boolean ended = false;
         try {
             ended = process.waitFor(millis, TimeUnit.MILLISECONDS);
+            // Killing a process closes what it printed, so one that has ended is read to its end first.
+            out.join(ended ? AFTERWARDS : 1);
+            err.join(ended ? AFTERWARDS : 1);
             List<ProcessHandle> children = process.descendants().toList();
-            process.destroyForcibly();
+            if (process.isAlive()) {
+                process.destroyForcibly();
+            }
             children.forEach(ProcessHandle::destroyForcibly);
-            out.join(2000);
-            err.join(2000);
+            out.join(AFTERWARDS);
+            err.join(AFTERWARDS);
         } catch (InterruptedException e) {
             process.destroyForcibly();
             Thread.currentThread().interrupt();

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,6 +17,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.Type;
@@ -138,6 +140,11 @@ final class Under {
 
     private static String key(String owner, MethodNode method) {
         return owner + ' ' + method.name + method.desc;
+    }
+
+    /** Paths of the source files. */
+    Collection<String> files() {
+        return new TreeSet<>(files.values());
     }
 
     /** All slips, class by class. */

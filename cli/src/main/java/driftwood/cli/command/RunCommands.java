@@ -65,6 +65,7 @@ final class RunCommands {
         if (gives.has("files")) {
             text.append("; files: ");
             gives.get("files").fieldNames().forEachRemaining(name -> text.append(Style.safe(name)).append(' '));
+            text.setLength(text.length() - 1);
         }
         int masked = each.varies().size() + each.anyOrder().size();
         if (masked > 0) {

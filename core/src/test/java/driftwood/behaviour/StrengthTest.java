@@ -1,0 +1,94 @@
+package driftwood.behaviour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.program.Program;
+import driftwood.smell.Scan;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Records with slips planted, in real processes. */
+class StrengthTest {
+    private static final Limits QUICK = new Limits(700, 128);
+
+    @TempDir
+    Path root;
+
+    private Characterization.Result recorded(String type, String... sources) throws Exception {
+        Given.written(root.resolve("src"), sources);
+        Program program = new Scan(Scan.Options.DEFAULT).run(root, List.of(root.resolve("src"))).program();
+        Compiler.compile(root, program.outlines().stream().map(each -> root.resolve(each.file())).toList(), List.of(),
+                root.resolve("classes"));
+        return new Characterization(program, root, List.of(root.resolve("classes")), QUICK)
+                .record(type, Surface.of(program.type(type).orElseThrow(), program), 60, Duration.ofSeconds(25));
+    }
+
+    @Test
+    void aSmallTariffIsPinnedDown() throws Exception {
+        Strength strength = recorded("quay.Tariff", """
+                package quay;
+                public class Tariff {
+                    public int dues(int tonnage, boolean local) {
+                        int dues = 20 + tonnage / 10;
+                        if (tonnage > 500) { dues += 40; }
+                        return local ? dues / 2 : dues;
+                    }
+                }
+                """).strength();
+        assertThat(strength.tried()).isGreaterThan(10);
+        assertThat(strength.share()).isGreaterThan(0.9);
+    }
+
+    @Test
+    void aLineThatNoCaseComesToIsTold() throws Exception {
+        Strength strength = recorded("quay.Vault", """
+                package quay;
+                public class Vault {
+                    public String open(String word) {
+                        if (word != null && word.hashCode() == 918273645) {
+                            return "open" + word.length() * 3;
+                        }
+                        return "shut";
+                    }
+                }
+                """).strength();
+        assertThat(strength.unreached()).isNotEmpty().allSatisfy(each -> {
+            assertThat(each.slip().line()).isEqualTo(5);
+            assertThat(each.file()).isEqualTo("src/quay/Vault.java");
+        });
+    }
+
+    @Test
+    void slipsThatNeverEndAreNoticedAndContained() throws Exception {
+        Strength strength = recorded("quay.Tide", """
+                package quay;
+                public class Tide {
+                    public int hours(int depth) {
+                        int hours = 0;
+                        for (int left = Math.min(depth, 40); left > 0; left -= 4) { hours++; }
+                        return hours;
+                    }
+                }
+                """).strength();
+        assertThat(strength.untried()).isZero();
+        assertThat(strength.noticed()).isGreaterThan(3);
+    }
+
+    @Test
+    void theRecordingKeepsWhatWasMeasured() throws Exception {
+        Recording recording = recorded("quay.Buoy", """
+                package quay;
+                public class Buoy {
+                    public boolean lit(int hour) { return hour < 6 || hour > 18; }
+                }
+                """).recording();
+        Recording back = new Recordings(root).read(new Recordings(root).save(recording));
+        assertThat(back.strength()).isEqualTo(recording.strength());
+        assertThat(back.strength().noticed()).isEqualTo(back.strength().tried());
+        assertThat(back.cases()).extracting(Recording.Case::id).doesNotHaveDuplicates();
+    }
+}
