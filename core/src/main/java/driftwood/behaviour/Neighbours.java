@@ -144,6 +144,17 @@ final class Neighbours {
         return leaf.isNumber() ? number(leaf) : text(leaf.asText());
     }
 
+    /** One letter large instead of small, or the reverse. */
+    private String otherCase(String text) {
+        if (text.isEmpty()) {
+            return text;
+        }
+        int at = random.nextInt(text.length());
+        char one = text.charAt(at);
+        char other = Character.isUpperCase(one) ? Character.toLowerCase(one) : Character.toUpperCase(one);
+        return text.substring(0, at) + other + text.substring(at + 1);
+    }
+
     private JsonNode number(JsonNode leaf) {
         if (leaf.isFloatingPointNumber()) {
             double value = leaf.asDouble();
@@ -169,16 +180,19 @@ final class Neighbours {
         }
         int at = text.isEmpty() ? 0 : random.nextInt(text.length());
         String odd = " aZ09-+.,/xXeE\"'\n_:$#LDf";
-        boolean known = !words.isEmpty() && random.nextInt(2) == 0;
-        String any = known ? words.get(random.nextInt(words.size())) : String.valueOf(odd.charAt(random.nextInt(odd.length())));
-        String changed = switch (random.nextInt(8)) {
+        String word = words.isEmpty() ? "" : words.get(random.nextInt(words.size()));
+        String any = random.nextBoolean() && !word.isEmpty() ? word
+                : String.valueOf(odd.charAt(random.nextInt(odd.length())));
+        String changed = switch (random.nextInt(14)) {
             case 0 -> text + any;
             case 1 -> any + text;
             case 2 -> text.substring(0, at) + any + text.substring(at);
             case 3 -> text.isEmpty() ? "" : text.substring(0, at) + text.substring(at + 1);
             case 4 -> text + text;
-            case 5 -> any;
-            case 6 -> any + random.nextInt(20);
+            case 5 -> any + random.nextInt(20);
+            case 6, 7 -> otherCase(text);
+            case 8, 9 -> otherCase(word);
+            case 10, 11, 12 -> word;
             default -> text.substring(at);
         };
         return JSON.textNode(changed.length() > 200 ? "" : changed);
