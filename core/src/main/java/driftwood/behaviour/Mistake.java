@@ -40,7 +40,7 @@ record Mistake(Kind kind, String what, Runnable plant) {
             Opcodes.IFGT, Opcodes.IFLE, Opcodes.IF_ICMPEQ, Opcodes.IF_ICMPNE, Opcodes.IF_ICMPLT, Opcodes.IF_ICMPGE,
             Opcodes.IF_ICMPGT, Opcodes.IF_ICMPLE, Opcodes.IF_ACMPEQ, Opcodes.IF_ACMPNE, Opcodes.IFNULL, Opcodes.IFNONNULL);
     private static final String[] SIGNS = {"+", "-", "*", "/", "%"};
-    private static final Set<String> QUIET = Set.of("addSuppressed", "close", "printStackTrace");
+    private static final Set<String> QUIET = Set.of("addSuppressed", "close");
 
     static List<Mistake> at(AbstractInsnNode node, MethodNode method, ClassNode type) {
         List<Mistake> found = new ArrayList<>();

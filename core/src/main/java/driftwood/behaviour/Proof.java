@@ -27,6 +27,8 @@ final class Proof {
     /** More slips than these say little more; they are taken evenly from all. */
     private static final int MOST_SLIPS = 600;
     private static final int ROUNDS = 12;
+    /** After so many rounds in which nothing more was noticed, the rest is taken as it is. */
+    private static final int IDLE = 3;
     private static final int SEEDS = 80;
     private static final int EACH = 8;
     private static final long SEED = 20261123L;
@@ -117,11 +119,14 @@ final class Proof {
         Map<Integer, Set<Integer>> comers = new TreeMap<>();
         attempt(pool, 0, slips, told, under, until, noticing, comers);
         Neighbours neighbours = new Neighbours(Constants.of(root, under.files()).all(), SEED);
-        for (int round = 0; round < ROUNDS && System.nanoTime() < until && isOpen(told); round++) {
+        int idle = 0;
+        for (int round = 0; round < ROUNDS && idle < IDLE && System.nanoTime() < until && isOpen(told); round++) {
+            long before = open(told);
             List<Case> fresh = observe.apply(near(pool, slips, told, noticing, comers, neighbours));
             int from = pool.size();
             pool.addAll(fresh);
             attempt(pool, from, slips, told, under, until, noticing, comers);
+            idle = open(told) < before ? 0 : idle + 1;
         }
         tell(slips, told, under);
         return noticing;
@@ -171,7 +176,11 @@ final class Proof {
     }
 
     private static boolean isOpen(int[] told) {
-        return Arrays.stream(told).anyMatch(Proof::isOpen);
+        return open(told) > 0;
+    }
+
+    private static long open(int[] told) {
+        return Arrays.stream(told).filter(Proof::isOpen).count();
     }
 
     /**
