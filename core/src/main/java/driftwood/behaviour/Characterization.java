@@ -75,7 +75,7 @@ public final class Characterization {
         recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
         Recording recording = new Recording(Recording.FORMAT, of,
                 surface.targets().stream().map(Target::symbol).toList(), Recording.Proven.of(proof.strength()),
-                recorded);
+                null, recorded);
         return new Result(recording, perTarget, left, unmade, proof.strength());
     }
 
@@ -113,8 +113,8 @@ public final class Characterization {
         return recorded;
     }
 
-    /** What differs between two runs of the same code is no behaviour to keep. */
-    static Case masked(Case each, JsonNode outcome, JsonNode again) {
+    /** A case with its outcome; what differs between two runs of the same code is no behaviour to keep. */
+    public static Case masked(Case each, JsonNode outcome, JsonNode again) {
         List<String> varies = new ArrayList<>();
         List<String> anyOrder = new ArrayList<>();
         for (Difference difference : Comparison.differences(outcome, again, List.of())) {

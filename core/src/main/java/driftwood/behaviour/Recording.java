@@ -4,7 +4,10 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * What some code did, case by case. Readable, diffable, and independent of how objects are constructed: values name
@@ -14,13 +17,29 @@ import java.util.List;
  * @param of      what was recorded: the id of a finding, or type names
  * @param surface symbols of what was observed
  * @param strength what it would notice; null where that was not measured
+ * @param judged  ids of cases that were recorded again, with the reason why the new outcome is right; null for none
  * @param cases   in order
  */
-@JsonPropertyOrder({"format", "of", "surface", "strength", "cases"})
+@JsonPropertyOrder({"format", "of", "surface", "strength", "judged", "cases"})
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Recording(String format, String of, List<String> surface, Proven strength, List<Case> cases) {
+public record Recording(String format, String of, List<String> surface, Proven strength,
+        Map<String, String> judged, List<Case> cases) {
     /** The format of recordings. */
     public static final String FORMAT = "driftwood-recording/1";
+
+    /** The same recording with one case recorded again. @param because why the new outcome is right */
+    public Recording with(Case fresh, String because) {
+        Map<String, String> reasons = new TreeMap<>(judged == null ? Map.of() : judged);
+        reasons.put(fresh.id(), because);
+        return new Recording(format, of, surface, strength, reasons,
+                cases.stream().map(each -> each.id().equals(fresh.id()) ? fresh : each).toList());
+    }
+
+    /** The same recording with only some of its cases. */
+    public Recording only(Collection<String> ids) {
+        return new Recording(format, of, surface, strength, judged,
+                cases.stream().filter(each -> ids.contains(each.id())).toList());
+    }
 
     /**
      * How many small slips, planted one at a time, the cases noticed when they were recorded.

@@ -46,6 +46,6 @@ public final class Recordings {
                     Plain.of(each.outcome()), each.varies(), each.anyOrder()));
         }
         return new Recording(recording.format(), recording.of(), recording.surface(), recording.strength(),
-                cases);
+                recording.judged(), cases);
     }
 }

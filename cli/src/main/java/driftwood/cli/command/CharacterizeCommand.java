@@ -63,12 +63,18 @@ public final class CharacterizeCommand implements Command {
                 .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input"))
                 .addOption(Flags.value("env", "NAME=VALUE", "with --run: part of the environment; may be given several "
                         + "times"))
+                .addOption(Flags.value("again", "CASE", "record this case of the recording named again, as its new outcome "
+                        + "is right"))
+                .addOption(Flags.value("because", "REASON", "with --again: why it is right; kept in the recording"))
                 .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried (default "
                         + TRIAL_SECONDS + "; 0 for not at all)"));
     }
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
+        if (line.hasOption("again")) {
+            return AgainCommand.record(line, console);
+        }
         if (line.hasOption("run")) {
             return RunCommands.record(line, console);
         }

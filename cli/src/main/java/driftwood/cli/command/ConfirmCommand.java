@@ -67,7 +67,12 @@ public final class ConfirmCommand implements Command {
         String format = Flags.choice(line, "format", List.of("text", "json", "junit"));
         Project project = Project.of(Flags.projectOf(line));
         List<Recording> recordings = recordings(line.getArgList(), project.root());
-        Map<Recording, List<Verdict>> verdicts = confirmed(line, recordings, project, console);
+        List<Recording> wanted = recordings.stream().map(each -> only(line, each)).filter(each -> !each.cases().isEmpty())
+                .toList();
+        if (wanted.isEmpty()) {
+            throw new UsageException("--only: no recording has a case " + line.getOptionValue("only") + ".");
+        }
+        Map<Recording, List<Verdict>> verdicts = confirmed(line, wanted, project, console);
         Optional<Integer> tests = tests(line, project, console);
         console.out().print(switch (format) {
             case "json" -> VerdictsJson.of(verdicts, tests) + "\n";
@@ -80,14 +85,9 @@ public final class ConfirmCommand implements Command {
         return passed ? ExitCode.FINE : ExitCode.ACT;
     }
 
-    private static Map<Recording, List<Verdict>> confirmed(CommandLine line, List<Recording> recordings, Project project,
+    static Map<Recording, List<Verdict>> confirmed(CommandLine line, List<Recording> wanted, Project project,
             Console console) {
         Map<Recording, List<Verdict>> verdicts = new LinkedHashMap<>();
-        List<Recording> wanted = recordings.stream().map(each -> only(line, each)).filter(each -> !each.cases().isEmpty())
-                .toList();
-        if (wanted.isEmpty()) {
-            throw new UsageException("--only: no recording has a case " + line.getOptionValue("only") + ".");
-        }
         Programs programs = new Programs(project.root(), RunCommands.millis(line));
         if (wanted.stream().allMatch(Programs::isOne)) {
             wanted.forEach(each -> verdicts.put(each, programs.confirm(each)));
@@ -105,8 +105,7 @@ public final class ConfirmCommand implements Command {
             return recording;
         }
         List<String> wanted = List.of(line.getOptionValue("only").split(","));
-        return new Recording(recording.format(), recording.of(), recording.surface(), recording.strength(),
-                recording.cases().stream().filter(each -> wanted.contains(each.id())).toList());
+        return recording.only(wanted);
     }
 
     /** The exit code of the project's own tests; empty where they are not asked for. Their output goes to stderr. */
@@ -131,7 +130,8 @@ public final class ConfirmCommand implements Command {
         }
     }
 
-    private static List<Recording> recordings(List<String> wanted, Path root) {
+    /** The recordings of some names, or all. @throws UsageException where there is none, or one is damaged */
+    static List<Recording> recordings(List<String> wanted, Path root) {
         Recordings store = new Recordings(root);
         List<Recording> found = new ArrayList<>();
         List<String> known = new ArrayList<>();
