@@ -99,10 +99,10 @@ final class Assembly {
     }
 
     private Make structured(JsonNode value, TypeRef declared, TypeOutline scope) {
-        // driftwood: leave conditional-instantiation because this is the one reader of inputs that people write
         if (program.type(value.path(TYPE).asText()).isPresent()) {
             return object(value);
         }
+        // driftwood: leave conditional-instantiation because this is the one reader of inputs that people write
         if (value.has("enum")) {
             String name = value.get("enum").asText();
             int dot = name.lastIndexOf('.');

@@ -66,7 +66,8 @@ public final class Characterization {
             surface.targets().forEach(target -> cases.addAll(maker.of(target, drawn, left)));
         }
         List<Case> pool = observe(cases, unmade);
-        Proof proof = new Proof(program, root, classPath, limits, fresh -> observe(fresh, new HashMap<>()));
+        // driftwood: leave hard-coded-instantiation because proving is part of the work; its trials are handed in
+        Proof proof = new Proof(program, root, classPath.get(0), new Trials(classPath, limits), fresh -> observe(fresh, new HashMap<>()));
         List<Case> recorded = proof.chosen(pool, surface, most, trial);
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         for (Target target : surface.targets()) {

@@ -13,19 +13,28 @@ import java.util.stream.Collectors;
 
 /** Starts processes for observed code: with its own working folder, a limited heap, and the same settings everywhere. */
 final class Launch {
-    private Launch() {
+    private final Path folder;
+    private final List<Path> classPath;
+    private final Limits limits;
+
+    /**
+     * @param folder    of all runs; output goes to its files "printed" and "trouble"
+     * @param classPath of the observed code
+     */
+    Launch(Path folder, List<Path> classPath, Limits limits) {
+        this.folder = folder;
+        this.classPath = classPath;
+        this.limits = limits;
     }
 
     /**
      * Runs a program of the witness until it ends or its time is over.
      *
-     * @param folder    of this run; output goes to its files "printed" and "trouble"
-     * @param classPath of the observed code
+     * @param program   name of its class
      * @param millis    after which the process and its children are killed
      * @return the exit code; -1 where the process had to be killed and would not go
      */
-    static int run(Path folder, List<Path> classPath, String program, List<String> arguments, Limits limits,
-            long millis) throws IOException {
+    int run(String program, List<String> arguments, long millis) throws IOException {
         List<Path> path = new ArrayList<>(List.of(own()));
         path.addAll(classPath);
         Path work = Files.createDirectories(folder.resolve("work"));
@@ -39,7 +48,7 @@ final class Launch {
                         .collect(Collectors.joining(File.pathSeparator)), program));
         command.addAll(arguments);
         Process process = new ProcessBuilder(command)
-                .directory(work.toFile()).redirectInput(ProcessBuilder.Redirect.from(nothing(folder)))
+                .directory(work.toFile()).redirectInput(ProcessBuilder.Redirect.from(nothing()))
                 .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile())
                 .start();
         try {
@@ -54,7 +63,7 @@ final class Launch {
         return process.isAlive() ? -1 : process.exitValue();
     }
 
-    private static File nothing(Path folder) throws IOException {
+    private File nothing() throws IOException {
         return Files.write(folder.resolve("nothing"), new byte[0]).toFile();
     }
 

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Recording.Step;
 import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Cases close to one that is known: one of its values a little different, or equal to another of its values, which is
@@ -32,16 +34,13 @@ final class Neighbours {
      */
     Neighbours(Collection<Literal> constants, long seed) {
         this.random = new Random(seed);
-        for (Literal each : constants) {
-            switch (each.kind()) {
-                case STRING -> words.add(each.text());
-                case CHARACTER -> words.add(each.text().replaceAll("^'(.+)'$", "$1"));
-                case INTEGER -> number(each.text()).ifPresent(numbers::add);
-                default -> {
-                    continue;
-                }
-            }
-        }
+        texts(constants, LiteralKind.STRING).forEach(words::add);
+        texts(constants, LiteralKind.CHARACTER).forEach(each -> words.add(each.replaceAll("^'(.+)'$", "$1")));
+        texts(constants, LiteralKind.INTEGER).forEach(each -> number(each).ifPresent(numbers::add));
+    }
+
+    private static Stream<String> texts(Collection<Literal> constants, LiteralKind kind) {
+        return constants.stream().filter(each -> each.kind() == kind).map(Literal::text);
     }
 
     private static Optional<Long> number(String text) {

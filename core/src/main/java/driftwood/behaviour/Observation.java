@@ -87,9 +87,9 @@ final class Observation {
     }
 
     private int start(Path folder, Path scripts, Path outcomes, int begin, int count) throws IOException {
-        return Launch.run(folder, classPath, Witness.class.getName(), List.of(scripts.toString(), outcomes.toString(),
-                Integer.toString(begin), Long.toString(limits.caseMillis())), limits,
-                START_MILLIS + count * (Witness.PATIENCE * limits.caseMillis() + 50));
+        // driftwood: leave hard-coded-instantiation because starting the process is what an observation is
+        return new Launch(folder, classPath, limits).run(Witness.class.getName(), List.of(scripts.toString(),
+                outcomes.toString(), Integer.toString(begin), Long.toString(limits.caseMillis())), START_MILLIS + count * (Witness.PATIENCE * limits.caseMillis() + 50));
     }
 
     private static Told read(Path outcomes) throws IOException {

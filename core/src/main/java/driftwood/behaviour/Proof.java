@@ -35,18 +35,21 @@ final class Proof {
 
     private final Program program;
     private final Path root;
-    private final List<Path> classPath;
-    private final Limits limits;
+    private final Path classes;
+    private final Trials trials;
     private final UnaryOperator<List<Case>> observe;
     private Strength strength = Strength.unmeasured("it was not asked for");
 
-    /** @param observe runs cases and hands them back with their outcomes; those that cannot be run are left out */
-    Proof(Program program, Path root, List<Path> classPath, Limits limits, UnaryOperator<List<Case>> observe) {
+    /**
+     * @param classes the project's own
+     * @param observe runs cases and hands them back with their outcomes; those that cannot be run are left out
+     */
+    Proof(Program program, Path root, Path classes, Trials trials, UnaryOperator<List<Case>> observe) {
         this.observe = observe;
         this.root = root;
         this.program = program;
-        this.classPath = classPath;
-        this.limits = limits;
+        this.classes = classes;
+        this.trials = trials;
     }
 
     /** Of the cases chosen last. */
@@ -106,7 +109,6 @@ final class Proof {
     }
 
     private Set<Integer> noticing(List<Case> pool, Surface surface, long until) throws IOException {
-        Path classes = classPath.get(0);
         if (!Files.isDirectory(classes)) {
             strength = Strength.unmeasured(classes + " is no folder of classes");
             return Set.of();
@@ -139,7 +141,7 @@ final class Proof {
         List<Script> scripts = new ArrayList<>();
         Scripts making = new Scripts(program);
         for (int at = from; at < pool.size(); at++) {
-            if (isSteady(pool.get(at))) {
+            if (pool.get(at).steady()) {
                 scripts.add(making.of(pool.get(at)));
                 numbers.add(at);
             }
@@ -150,7 +152,7 @@ final class Proof {
                 open.add(i);
             }
         }
-        List<Trials.Answer> answers = new Trials(classPath, limits).run(scripts, open.stream().map(slips::get).toList(), under,
+        List<Trials.Answer> answers = trials.run(scripts, open.stream().map(slips::get).toList(), under,
                 until);
         for (int i = 0; i < open.size(); i++) {
             int by = answers.get(i).by();
@@ -164,11 +166,6 @@ final class Proof {
                 told[open.get(i)] = by;
             }
         }
-    }
-
-    private static boolean isSteady(Case each) {
-        return each.varies().isEmpty() && each.anyOrder().isEmpty()
-                && (each.outcome().has("gives") || each.outcome().has("throws"));
     }
 
     private static boolean isOpen(int by) {

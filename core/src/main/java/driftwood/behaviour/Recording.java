@@ -74,6 +74,11 @@ public record Recording(String format, String of, List<String> surface, Proven s
     public record Case(String id, String routine, JsonNode on, List<Step> before, ObjectNode given, JsonNode outcome,
             List<String> varies, List<String> anyOrder) {
 
+        /** Whether it ends by itself in the same way each time. */
+        boolean steady() {
+            return varies.isEmpty() && anyOrder.isEmpty() && (outcome.has("gives") || outcome.has("throws"));
+        }
+
         /** How much there is to read in its inputs; the smallest differing case is shown first. */
         public int size() {
             return (on == null ? 0 : on.toString().length()) + (before == null ? 0 : 40 * before.size())

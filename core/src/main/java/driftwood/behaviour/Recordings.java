@@ -14,7 +14,11 @@ public final class Recordings {
     private final Folder folder;
 
     public Recordings(Path root) {
-        this.folder = new Folder(root);
+        this(new Folder(root));
+    }
+
+    Recordings(Folder folder) {
+        this.folder = folder;
     }
 
     /** Saves a recording under what it is of. */

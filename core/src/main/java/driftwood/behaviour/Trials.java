@@ -111,7 +111,8 @@ final class Trials {
                 Integer.toString(begin), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis()))));
         classPath.forEach(each -> arguments.add(each.toAbsolutePath().toString()));
         long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
-        Launch.run(folder, List.of(), Trial.class.getName(), arguments, limits, millis);
+        // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
+        new Launch(folder, List.of(), limits).run(Trial.class.getName(), arguments, millis);
     }
 
     /** @return whether a slip was begun and not ended */

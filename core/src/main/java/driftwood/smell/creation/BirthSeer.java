@@ -119,10 +119,10 @@ public final class BirthSeer implements Seer<Birth> {
         public Void visitBlock(Block block) {
             List<Node> statements = block.statements();
             for (int i = 0; i < statements.size(); i++) {
-                Creation made = Setters.made(statements.get(i));
-                if (made != null) {
-                    around.put(made, block);
-                    sets.put(made, Setters.after(statements, i));
+                Optional<Creation> made = Setters.made(statements.get(i));
+                if (made.isPresent()) {
+                    around.put(made.get(), block);
+                    sets.put(made.get(), Setters.after(statements, i));
                 }
             }
             return super.visitBlock(block);

@@ -13,21 +13,21 @@ public final class Setters {
     private Setters() {
     }
 
-    /** What a statement creates for a local; null where it does not. */
-    static Creation made(Node statement) {
+    /** What a statement creates for a local. */
+    static Optional<Creation> made(Node statement) {
         if (statement instanceof Local local) {
-            return local.initial().orElse(null) instanceof Creation creation ? creation : null;
+            return local.initial().orElse(null) instanceof Creation creation ? Optional.of(creation) : Optional.empty();
         }
         return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
                 && assignment.target() instanceof Name && assignment.value() instanceof Creation creation
-                ? creation : null;
+                ? Optional.of(creation) : Optional.empty();
     }
 
     /** The most setters that follow one creation in a row of statements. */
     public static int most(List<Node> statements) {
         int most = 0;
         for (int i = 0; i < statements.size(); i++) {
-            if (made(statements.get(i)) != null) {
+            if (made(statements.get(i)).isPresent()) {
                 most = Math.max(most, after(statements, i).size());
             }
         }
