@@ -30,7 +30,7 @@ final class MoveRoutine implements Pattern {
     @Override
     public Map<String, Advice> advice() {
         return Map.of(
-                "misplaced-behaviour", new Advice(0.58, "{home} has the parts that {routine} asks for",
+                "misplaced-behaviour", new Advice(0.58, "the place of {routine} is on {home}, which has what it needs",
                         List.of("Copy {routine} into {home}, with what it needs from here as parameters.",
                         "Let the old routine call the new one.",
                         "Let callers ask {home}; remove the old one."),

@@ -26,9 +26,9 @@ import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
- * misplaced-behaviour: a routine that uses at least three distinct members of one other type of the project and at
- * most one of its own. Not: mappers, serialisers, printers, comparators, constructors and creation routines, tests;
- * what overrides or implements a contract, which cannot be moved. (Catalogue, misplaced-behaviour, form b; Fowler,
+ * misplaced-behaviour: (a) a type that keeps duties apart by the name of the variant they are for; (b) a routine that
+ * uses at least three distinct members of one other type of the project and at most one of its own. Not: mappers, serialisers, printers, comparators, constructors and creation routines, tests;
+ * what overrides or implements a contract, which cannot be moved. (Catalogue, misplaced-behaviour; Fowler,
  * Refactoring: feature envy.)
  */
 public final class MisplacedBehaviour implements Detector<Usage> {
@@ -80,7 +80,41 @@ public final class MisplacedBehaviour implements Detector<Usage> {
                         findings.add(finding(seen.file(), usage, type.get(), envy, program)));
             }
         }
+        Duties duties = new Duties(program);
+        for (TypeOutline type : program.types()) {
+            if (!program.fileOf(type).test() && !type.anonymous() && !EXCUSED_TYPE.matcher(type.simpleName()).matches()) {
+                duties.of(type).stream().filter(kept -> kept.routines().values().stream().flatMap(List::stream)
+                        .noneMatch(each -> EXCUSED_ROUTINE.matcher(each.name()).matches())).forEach(kept ->
+                        findings.add(finding(kept)));
+            }
+        }
         return findings;
+    }
+
+    /** Form (a): several duties, each written once for each variant. */
+    private static Finding finding(Duties.Kept kept) {
+        List<Evidence> evidence = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        String file = kept.keeper().file();
+        int first = Integer.MAX_VALUE;
+        int last = 0;
+        for (Map.Entry<String, List<RoutineOutline>> duty : kept.routines().entrySet()) {
+            for (RoutineOutline each : duty.getValue()) {
+                evidence.add(new Evidence(file, each.line(), each.endLine(), duty.getKey() + ": " + each.name() + "()"));
+                names.add(each.name() + "()");
+                first = Math.min(first, each.line());
+                last = Math.max(last, each.endLine());
+            }
+        }
+        evidence.add(new Evidence(kept.family().file(), kept.family().line(), kept.family().line(), "the variants are here"));
+        Drag drag = Drag.of(names.size(), file.equals(kept.family().file()) ? 1 : 2, kept.routines().size()).build();
+        String family = kept.family().simpleName();
+        Detail detail = new Detail.Gathered(family, Map.of("routine", List.copyOf(kept.routines().keySet()),
+                "home", List.of("each " + family)), List.of(new Place(kept.family().file(), kept.family().line(),
+                kept.family().line(), kept.family().name(), "the variants are here")));
+        return SMELL.finding(new Spot(file, first, last, kept.keeper().name()), drag, kept.keeper().simpleName()
+                + " keeps " + kept.routines().size() + " duties apart for each " + family + " ("
+                + String.join(", ", kept.variants()) + "): " + Listing.of(names), evidence, detail);
     }
 
     /** A type that is used more than any other, with what is used of it. */

@@ -8,9 +8,23 @@ class MisplacedBehaviourTest extends SmellCases {
                 + "class Other { int a; int b; int c; }\nclass Office {\nint own; int more; Berth berth;\n" + body + "\n}\n";
     }
 
+    /** Two kinds of vessel, and a class with some routines of three lines. */
+    private static String yard(String family, String... routines) {
+        StringBuilder text = new StringBuilder("package quay;\n" + family + "\nclass Yard {\n int own; int more; Vessel first; Kind kind;\n");
+        for (String each : routines) {
+            text.append("int ").append(each).append("(int tons) {\n  int sum = own + tons;\n  return sum * more;\n}\n");
+        }
+        return text.append("}\n").toString();
+    }
+
+    private static final String VESSELS = "abstract class Vessel { }\nclass Tug extends Vessel { }\nclass Yacht extends Vessel { }";
+    private static final String KINDS = "enum Kind { TUG, FISHING_BOAT }";
+
     @Override
     Map<String, String> smelly() {
         return Map.of(
+                "Yard keeps 2 duties apart for each Vessel (tug, yacht)", yard(VESSELS, "duesForTug", "duesForYacht", "berthForTug", "berthForYacht"),
+                "keeps 2 duties apart for each Kind (fishing boat, tug)", yard(KINDS, "tugDues", "tugTurn", "fishingBoatDues", "fishingBoatTurn"),
                 "dues() uses 4 members of Berth and none of its own", office("int dues(Berth b) { return b.length() * b.depth() + (b.tidal() ? b.surcharge() : 0); }"),
                 "uses 3 members of Berth and none of its own: getRate(), getZone(), getFee()", office("int cost(Berth b) { return b.getRate() * b.getZone() + b.getFee(); }"),
                 "and one of its own", office("int cost(Berth b) { return b.getRate() * b.getZone() + b.getFee() + own; }"),
@@ -21,6 +35,24 @@ class MisplacedBehaviourTest extends SmellCases {
 
     @Override
     Map<String, String> healthy() {
+        Map<String, String> all = new java.util.HashMap<>(ofDuties());
+        all.putAll(ofMembers());
+        return all;
+    }
+
+    private static Map<String, String> ofDuties() {
+        return Map.of(
+                "one duty only", yard(VESSELS, "duesForTug", "duesForYacht", "cleanUp"),
+                "one variant only", yard(VESSELS, "duesForTug", "berthForTug"),
+                "different duties for different variants", yard(VESSELS, "duesForTug", "berthForYacht", "turnForTug", "moorForYacht"),
+                "words that are no variants", yard(VESSELS, "duesForDay", "duesForNight", "berthForDay", "berthForNight"),
+                "a parent that knows its kinds by name", "package quay;\nabstract class Vessel {\n int a; int b;\n int duesForTug(int t) {\n  int s = a + t;\n  return s * b;\n }\n int duesForYacht(int t) {\n  int s = a + t;\n  return s * b;\n }\n int berthForTug(int t) {\n  int s = a + t;\n  return s * b;\n }\n int berthForYacht(int t) {\n  int s = a + t;\n  return s * b;\n }\n}\nclass Tug extends Vessel { }\nclass Yacht extends Vessel { }",
+                "strangers to the kinds", yard(VESSELS, "duesForTug", "duesForYacht", "berthForTug", "berthForYacht").replace("Vessel first;", "int first;"),
+                "accessors", yard(VESSELS, "getTugDues", "getYachtDues", "setTugDues", "setYachtDues"),
+                "a visitor", yard(VESSELS, "visitTug", "visitYacht", "acceptTug", "acceptYacht"));
+    }
+
+    private static Map<String, String> ofMembers() {
         return Map.of(
                 "two members only", office("int cost(Berth b) { return b.getRate() * b.getZone(); }"),
                 "two of its own", office("int cost(Berth b) { return b.getRate() * b.getZone() + b.getFee() + own + more; }"),
