@@ -79,6 +79,28 @@ class StrengthTest {
     }
 
     @Test
+    void arraysOfWrappersAndOtherObjectsOfTheSameTypeAreHandedIn() throws Exception {
+        Characterization.Result result = recorded("quay.Lights", """
+                package quay;
+                public class Lights {
+                    private final int row;
+                    public Lights(int row) { this.row = row; }
+                    public boolean all(Boolean... lit) {
+                        for (Boolean each : lit) { if (!each) { return false; } }
+                        return lit.length > 0;
+                    }
+                    @Override public boolean equals(Object other) { return other instanceof Lights l && l.row == row; }
+                    @Override public int hashCode() { return row; }
+                    public java.util.Iterator<Integer> rows() { return java.util.List.of(row, row + 1).iterator(); }
+                }
+                """);
+        assertThat(result.unmade()).isEmpty();
+        assertThat(result.strength().missed()).isEmpty();
+        assertThat(result.recording().cases()).filteredOn(each -> each.routine().contains("#rows"))
+                .allSatisfy(each -> assertThat(each.outcome().get("gives").isArray()).isTrue());
+    }
+
+    @Test
     void theRecordingKeepsWhatWasMeasured() throws Exception {
         Recording recording = recorded("quay.Buoy", """
                 package quay;

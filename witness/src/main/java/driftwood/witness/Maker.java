@@ -23,6 +23,8 @@ final class Maker implements Make.Visitor<Object, Throwable> {
             "set", LinkedHashSet::new, "map", Maker::map,
             "optional", items -> items.isEmpty() ? Optional.empty() : Optional.ofNullable(items.get(0)));
 
+    private static final List<String> PLACES = List.of("", "java.lang.", "java.util.", "java.time.", "java.math.");
+
     private final StandIns standIns;
 
     Maker(StandIns standIns) {
@@ -229,11 +231,15 @@ final class Maker implements Make.Visitor<Object, Throwable> {
         };
     }
 
+    /** Names without a package are the project's own there, or well-known ones of the platform. */
     static Class<?> type(String name) throws Unmade {
-        try {
-            return Class.forName(name, true, Thread.currentThread().getContextClassLoader());
-        } catch (ClassNotFoundException e) {
-            throw new Unmade("there is no type " + name + " any more");
+        for (String place : name.indexOf('.') < 0 ? PLACES : List.of("")) {
+            try {
+                return Class.forName(place + name, true, Thread.currentThread().getContextClassLoader());
+            } catch (ClassNotFoundException e) {
+                continue;
+            }
         }
+        throw new Unmade("there is no type " + name + " any more");
     }
 }
