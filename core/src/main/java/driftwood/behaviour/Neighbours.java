@@ -174,7 +174,10 @@ final class Neighbours {
     private JsonNode text(String text) {
         if (text.length() == 1) {
             String word = words.isEmpty() ? text : words.get(random.nextInt(words.size()));
-            int[] near = {word.isEmpty() ? 'a' : word.charAt(0), word.isEmpty() ? 'b' : word.charAt(word.length() - 1), text.charAt(0) + 1, text.charAt(0) - 1, random.nextInt(128), 0, Character.MAX_VALUE};
+            long code = numbers.isEmpty() ? 'q' : numbers.get(random.nextInt(numbers.size())) + random.nextInt(3) - 1;
+            int[] near = {word.isEmpty() ? 'a' : word.charAt(0), word.isEmpty() ? 'b' : word.charAt(word.length() - 1),
+                    text.charAt(0) + 1, text.charAt(0) - 1, random.nextInt(128), '0' + random.nextInt(10), 0,
+                    Character.MAX_VALUE, (int) Math.min(Character.MAX_VALUE, code)};
             return JSON.textNode(String.valueOf((char) Math.max(0, near[random.nextInt(near.length)])));
         }
         int at = text.isEmpty() ? 0 : random.nextInt(text.length());

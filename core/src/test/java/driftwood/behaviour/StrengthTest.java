@@ -101,6 +101,19 @@ class StrengthTest {
     }
 
     @Test
+    void identitiesOfObjectsAreNotRecorded() throws Exception {
+        assertThat(recorded("quay.Log", """
+                package quay;
+                public class Log {
+                    public String line(int n) { return "entry " + new Object() + " of " + n; }
+                    public void fail(int n) { throw new IllegalStateException("lost " + new Object() + " at ada@kelp.quay"); }
+                }
+                """).recording().cases()).isNotEmpty().allSatisfy(each -> assertThat(each.outcome().toString())
+                .doesNotContainPattern("@[0-9a-f]{5}").satisfiesAnyOf(text -> assertThat(text).contains("Object@..."),
+                        text -> assertThat(each.routine()).endsWith("#new")));
+    }
+
+    @Test
     void theRecordingKeepsWhatWasMeasured() throws Exception {
         Recording recording = recorded("quay.Buoy", """
                 package quay;

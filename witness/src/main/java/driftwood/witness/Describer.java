@@ -24,6 +24,8 @@ import java.util.regex.Pattern;
  * order by content, and an object met again is named by where it was met.
  */
 final class Describer {
+    private static final Pattern IDENTITY = Pattern.compile("@[0-9a-f]{5,8}(?![0-9A-Za-z])");
+
     private final boolean drains;
 
     Describer() {
@@ -72,7 +74,8 @@ final class Describer {
             return Optional.of(Value.scalar("number", number.toString()));
         }
         if (object instanceof String text) {
-            return Optional.of(Value.scalar("text", text.length() > LONGEST ? text.substring(0, LONGEST) + "..." : text));
+            String told = blurred(text);
+            return Optional.of(Value.scalar("text", told.length() > LONGEST ? told.substring(0, LONGEST) + "..." : told));
         }
         if (object instanceof Character character) {
             return Optional.of(Value.scalar("char", character.toString()));
@@ -162,12 +165,20 @@ final class Describer {
     Value problem(Throwable problem, String path, int depth) {
         List<String> names = new ArrayList<>(List.of("message"));
         String message = problem.getMessage();
-        List<Value> parts = new ArrayList<>(List.of(message == null ? Value.NULL : Value.scalar("text", message)));
+        List<Value> parts = new ArrayList<>(List.of(message == null ? Value.NULL : Value.scalar("text", blurred(message))));
         if (problem.getCause() != null && problem.getCause() != problem && depth < DEEPEST) {
             names.add("cause");
             parts.add(problem(problem.getCause(), path + ".cause", depth + 1));
         }
         return new Value("object", problem.getClass().getName(), names, parts);
+    }
+
+    /**
+     * A text without the identities of objects, such as those that end what {@link Object#toString} gives: they are the
+     * same from run to run of the same code, and others as soon as it makes one object more.
+     */
+    static String blurred(String text) {
+        return text.indexOf('@') < 0 ? text : IDENTITY.matcher(text).replaceAll("@...");
     }
 
     /** Library objects say what they are by their own text, unless that is only an identity. */

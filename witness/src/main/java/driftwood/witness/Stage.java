@@ -29,8 +29,8 @@ final class Stage {
         thread.setDaemon(true);
         thread.start();
         await(thread);
-        String printed = out.take();
-        String complained = err.take();
+        String printed = Describer.blurred(out.take());
+        String complained = Describer.blurred(err.take());
         Outcome told = outcome[0];
         if (told == null) {
             return new Outcome(script.id(), "endless", Value.NULL, printed, complained, List.of(), List.of(), List.of());

@@ -7,12 +7,15 @@ import driftwood.cli.UsageException;
 import driftwood.program.Outline;
 import driftwood.smell.Scan;
 import driftwood.source.Language;
-import driftwood.store.Folder;
 import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 
@@ -53,7 +56,7 @@ final class Observed {
         if (line.hasOption("classes")) {
             whole.add(existing(line.getOptionValue("classes"), "classes"));
         } else {
-            Path target = new Folder(result.root()).cache().resolve("classes");
+            Path target = target();
             List<Path> sources = result.program().outlines().stream()
                     .filter(each -> !each.test() && each.language() == Language.JAVA).map(Outline::file)
                     .filter(file -> !file.endsWith("module-info.java")).map(result.root()::resolve).toList();
@@ -68,6 +71,25 @@ final class Observed {
         }
         whole.addAll(needed);
         return whole;
+    }
+
+    /** A folder of this run's own: another run on the same project must not empty it. It is gone when this one ends. */
+    private static Path target() {
+        try {
+            Path target = Files.createTempDirectory("driftwood-classes-");
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(target)));
+            return target;
+        } catch (IOException e) {
+            throw new UncheckedIOException("there is no place for temporary files", e);
+        }
+    }
+
+    private static void delete(Path folder) {
+        try (Stream<Path> all = Files.walk(folder)) {
+            all.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
+        } catch (IOException e) {
+            folder.toFile().deleteOnExit();
+        }
     }
 
     private static Path existing(String text, String option) {
