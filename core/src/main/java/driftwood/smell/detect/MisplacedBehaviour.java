@@ -27,9 +27,9 @@ import java.util.regex.Pattern;
 
 /**
  * misplaced-behaviour: (a) a type that keeps duties apart by the name of the variant they are for; (b) a routine that
- * uses at least three distinct members of one other type of the project and at most one of its own. Not: mappers, serialisers, printers, comparators, constructors and creation routines, tests;
- * what overrides or implements a contract, which cannot be moved. (Catalogue, misplaced-behaviour; Fowler,
- * Refactoring: feature envy.)
+ * uses at least three distinct members of one other type of the project and at most one of its own. Not: mappers,
+ * serialisers, printers, comparators, constructors and creation routines, tests; what overrides or implements a
+ * contract, which cannot be moved. (Catalogue, misplaced-behaviour; Fowler, Refactoring: feature envy.)
  */
 public final class MisplacedBehaviour implements Detector<Usage> {
     private static final Smell SMELL = new Smell("misplaced-behaviour", "mb", "Misplaced behaviour",
