@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.behaviour.Compiler;
 import driftwood.cli.InProcess.Run;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -162,14 +164,24 @@ class CommandsTest {
     }
 
     @Test
-    void givenClassesAreTakenInsteadOfCompiling() throws IOException {
-        InProcess.run("characterize", "Leg", "--project", project);
-        Path classes = folder.resolve(".driftwood/cache/classes");
-        Path moved = Files.move(classes, folder.resolve("given"));
-        Run run = InProcess.run("confirm", "--classes", moved.toString(), "--project", project);
+    void givenClassesAreTakenInsteadOfCompiling() throws Exception {
+        InProcess.run("characterize", "Leg", "--trial-time", "0", "--project", project);
+        Path given = folder.resolve("given");
+        try (Stream<Path> all = Files.walk(folder.resolve("src"))) {
+            Compiler.compile(folder, all.filter(each -> each.toString().endsWith(".java")).toList(), List.of(), given);
+        }
+        Run run = InProcess.run("confirm", "--classes", given.toString(), "--project", project);
         assertThat(run.code()).isEqualTo(ExitCode.FINE);
         assertThat(run.err()).doesNotContain("compiling");
-        assertThat(classes).doesNotExist();
+        Files.delete(given.resolve("quay/Leg.class"));
+        assertThat(InProcess.run("confirm", "--classes", given.toString(), "--project", project).out()).contains("gone");
+    }
+
+    @Test
+    void compilingLeavesNothingInTheProject() {
+        InProcess.run("characterize", "Leg", "--trial-time", "0", "--project", project);
+        assertThat(folder.resolve(".driftwood/cache/classes")).doesNotExist();
+        assertThat(folder.resolve(".driftwood/recordings/quay.Leg.json")).exists();
     }
 
     @Test
