@@ -61,7 +61,7 @@ public final class RecordingText {
 
     private void example(Case each, StringBuilder text) {
         String ending = each.outcome().has("throws") ? "throws" : "gives";
-        text.append(Paragraph.of(style.dim(String.format(java.util.Locale.ROOT, "%-4s", each.id())) + Style.safe(call(each)), width, 2, 6));
+        text.append(Paragraph.of(style.dim(String.format(java.util.Locale.ROOT, "%-3s ", each.id())) + Style.safe(call(each)), width, 2, 6));
         text.append(Paragraph.of(style.cool(ending) + " " + Style.safe(Parts.of(each.outcome().get(ending))), width, 6, 2));
     }
 
