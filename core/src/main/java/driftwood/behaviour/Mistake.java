@@ -42,6 +42,9 @@ record Mistake(Kind kind, String what, Runnable plant) {
     private static final String[] SIGNS = {"+", "-", "*", "/", "%"};
     private static final Set<String> QUIET = Set.of("addSuppressed", "close");
 
+    /** Which argument comes first makes no difference to these, so nobody could notice. */
+    private static final Set<String> EVEN_HANDED = Set.of("min", "max", "sum", "addExact", "multiplyExact");
+
     static List<Mistake> at(AbstractInsnNode node, MethodNode method, ClassNode type) {
         List<Mistake> found = new ArrayList<>();
         if (node instanceof JumpInsnNode jump) {
@@ -199,7 +202,8 @@ record Mistake(Kind kind, String what, Runnable plant) {
             }));
         }
         int last = arguments.length - 1;
-        if (last >= 1 && arguments[last].equals(arguments[last - 1]) && arguments[last].getSize() == 1) {
+        boolean evenHanded = call.owner.startsWith("java/lang/") && EVEN_HANDED.contains(call.name);
+        if (!evenHanded && last >= 1 && arguments[last].equals(arguments[last - 1]) && arguments[last].getSize() == 1) {
             found.add(new Mistake(Kind.SWAPPED, "the last two arguments of " + call.name + " change places",
                     () -> method.instructions.insertBefore(call, new InsnNode(Opcodes.SWAP))));
         }

@@ -93,6 +93,12 @@ class SlipsTest {
     }
 
     @Test
+    void argumentsWhoseOrderMakesNoDifferenceAreNotExchanged() throws Exception {
+        byte[] bytes = compiled("public static int f(int a) { return Math.max(a, Integer.sum(a, 4)); }");
+        assertThat(Slips.in(bytes, method -> true)).extracting(Slip::kind).doesNotContain(Kind.SWAPPED);
+    }
+
+    @Test
     void routinesThatDoNotCountHaveNone() throws Exception {
         assertThat(Slips.in(compiled("public static int f(int a) { return a + 1; }"), method -> false)).isEmpty();
     }
