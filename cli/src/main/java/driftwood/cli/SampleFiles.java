@@ -5,9 +5,8 @@ import java.io.UncheckedIOException;
 import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
-import java.util.stream.Stream;
+import org.apache.commons.io.FileUtils;
 
 /** The sample project and its worked versions, which lie beside the program's jar. */
 public final class SampleFiles {
@@ -17,12 +16,8 @@ public final class SampleFiles {
     /** Copies one of the samples over a folder. @param name kelp-quay, right or slip */
     public static void copy(String name, Path folder) {
         Path from = home().resolve(name);
-        try (Stream<Path> files = Files.walk(from)) {
-            for (Path file : files.filter(Files::isRegularFile).toList()) {
-                Path to = folder.resolve(from.relativize(file).toString());
-                Files.createDirectories(to.getParent());
-                Files.copy(file, to, StandardCopyOption.REPLACE_EXISTING);
-            }
+        try {
+            FileUtils.copyDirectory(from.toFile(), folder.toFile());
         } catch (IOException e) {
             throw new UncheckedIOException("cannot unpack the sample into " + folder, e);
         }

@@ -1,11 +1,11 @@
 package driftwood.cli;
 
-import driftwood.smell.Scan;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import org.apache.commons.io.FileUtils;
 
 /**
  * Runs the common ways through the program once, so that a class-data archive made meanwhile holds what daily use
@@ -18,16 +18,13 @@ final class WarmUp {
     static void run(List<Command> commands) {
         try {
             Path folder = Files.createTempDirectory("driftwood-warm-up");
-            Path source = folder.resolve("Gate.java");
-            Files.writeString(source, "class Gate { Object a(int kind) { return kind == 1 ? null : new Object(); } }");
-            new Scan(Scan.Options.DEFAULT).run(folder, List.of(folder));
+            SampleFiles.copy("kelp-quay", folder);
             PrintStream nowhere = new PrintStream(PrintStream.nullOutputStream());
             Console silent = new Console(nowhere, nowhere, false, false, 100);
             Main.run(new String[] {"scan", folder.toString()}, silent);
             Main.run(new String[] {"scan", "--format", "json", folder.toString()}, silent);
             Help.overview(commands);
-            Files.delete(source);
-            Files.delete(folder);
+            FileUtils.deleteQuietly(folder.toFile());
         } catch (IOException e) {
             return;
         }

@@ -7,17 +7,16 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
+import org.apache.commons.io.FileUtils;
 
 /** Compiles a project's sources into a folder. Annotation processors are not run: they would be the project's code. */
 public final class Compiler {
@@ -84,13 +83,7 @@ public final class Compiler {
     }
 
     private static void empty(Path folder) throws IOException {
-        if (Files.exists(folder)) {
-            try (Stream<Path> old = Files.walk(folder)) {
-                for (Path each : old.sorted(Comparator.reverseOrder()).toList()) {
-                    Files.delete(each);
-                }
-            }
-        }
         Files.createDirectories(folder);
+        FileUtils.cleanDirectory(folder.toFile());
     }
 }

@@ -15,9 +15,8 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
+import org.apache.commons.io.FileUtils;
 
 /**
  * Runs scripts in witness processes, each with its own working folder. A case that ends the process is noted as what it
@@ -46,7 +45,7 @@ final class Observation {
             try {
                 return run(scripts, folder);
             } finally {
-                delete(folder);
+                FileUtils.deleteQuietly(folder.toFile());
             }
         } catch (IOException e) {
             throw new UncheckedIOException("cannot run the observed code", e);
@@ -108,11 +107,4 @@ final class Observation {
         return new Told(told, begun);
     }
 
-    static void delete(Path folder) {
-        try (Stream<Path> files = Files.walk(folder)) {
-            files.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
-        } catch (IOException e) {
-            folder.toFile().deleteOnExit();
-        }
-    }
 }

@@ -13,7 +13,6 @@ import java.nio.file.Path;
 import java.nio.file.SimpleFileVisitor;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,6 +20,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
 import java.util.zip.CRC32;
+import org.apache.commons.io.FileUtils;
 
 /** A copy of a project in which a command is run, so that nothing of the project itself can change. */
 final class Sandbox implements AutoCloseable {
@@ -202,14 +202,6 @@ final class Sandbox implements AutoCloseable {
 
     @Override
     public void close() {
-        List<Path> all = new ArrayList<>();
-        try (var files = Files.walk(folder)) {
-            files.forEach(all::add);
-        } catch (IOException | java.io.UncheckedIOException e) {
-            folder.toFile().deleteOnExit();
-        }
-        for (int i = all.size() - 1; i >= 0; i--) {
-            all.get(i).toFile().delete();
-        }
+        FileUtils.deleteQuietly(folder.toFile());
     }
 }

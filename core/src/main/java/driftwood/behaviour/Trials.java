@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.apache.commons.io.FileUtils;
 
 /** Runs the cases of a recording against slips, in processes of their own. */
 final class Trials {
@@ -92,7 +93,7 @@ final class Trials {
             }
             return all;
         } finally {
-            Observation.delete(folder);
+            FileUtils.deleteQuietly(folder.toFile());
         }
     }
 

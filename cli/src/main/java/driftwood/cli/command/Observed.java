@@ -13,11 +13,10 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
+import org.apache.commons.io.FileUtils;
 
 /** The options of commands that run the observed code, and what they mean. */
 final class Observed {
@@ -77,18 +76,10 @@ final class Observed {
     private static Path target() {
         try {
             Path target = Files.createTempDirectory("driftwood-classes-");
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(target)));
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> FileUtils.deleteQuietly(target.toFile())));
             return target;
         } catch (IOException e) {
             throw new UncheckedIOException("there is no place for temporary files", e);
-        }
-    }
-
-    private static void delete(Path folder) {
-        try (Stream<Path> all = Files.walk(folder)) {
-            all.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
-        } catch (IOException e) {
-            folder.toFile().deleteOnExit();
         }
     }
 
