@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -32,7 +31,7 @@ public final class Program {
     private final Map<String, List<TypeOutline>> subtypes = new HashMap<>();
     private final Map<String, List<TypeOutline>> parents = new HashMap<>();
     private final Map<String, List<CreationFact>> creators = new HashMap<>();
-    private final Map<String, List<CallFact>> callsByName = new TreeMap<>();
+    private final Map<String, List<CallFact>> callsByName = new HashMap<>();
     private final Map<String, List<CallFact>> callsByRoutine = new HashMap<>();
     private final Map<String, Set<TypeOutline>> ancestors = new ConcurrentHashMap<>();
     private final Set<String> routineNames = new HashSet<>();

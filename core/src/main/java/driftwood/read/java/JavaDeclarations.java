@@ -27,16 +27,16 @@ import javax.lang.model.element.Modifier;
 final class JavaDeclarations extends JavaStatements {
     private final CompilationUnitTree file;
 
-    JavaDeclarations(CompilationUnitTree file, SourcePositions positions, String text) {
-        super(file, positions, text);
+    JavaDeclarations(CompilationUnitTree file, SourcePositions positions, String text, Spelling spelling) {
+        super(file, positions, text, spelling);
         this.file = file;
     }
 
     Unit unit() {
-        String packageName = file.getPackageName() == null ? "" : JavaTypes.of(file.getPackageName()).text();
+        String packageName = file.getPackageName() == null ? "" : types.of(file.getPackageName()).text();
         List<Import> imports = new ArrayList<>();
         for (ImportTree each : file.getImports()) {
-            String name = JavaTypes.of(each.getQualifiedIdentifier()).text();
+            String name = types.of(each.getQualifiedIdentifier()).text();
             boolean onDemand = name.endsWith(".*");
             imports.add(new Import(start(each), end(each), onDemand ? name.substring(0, name.length() - 2) : name,
                     onDemand, each.isStatic(), onDemand ? "" : name.substring(name.lastIndexOf('.') + 1)));
@@ -55,10 +55,10 @@ final class JavaDeclarations extends JavaStatements {
         };
         List<TypeRef> supertypes = new ArrayList<>();
         if (tree.getExtendsClause() != null) {
-            supertypes.add(JavaTypes.of(tree.getExtendsClause()));
+            supertypes.add(types.of(tree.getExtendsClause()));
         }
-        tree.getImplementsClause().forEach(each -> supertypes.add(JavaTypes.of(each)));
-        List<TypeRef> permitted = tree.getPermitsClause().stream().map(JavaTypes::of).toList();
+        tree.getImplementsClause().forEach(each -> supertypes.add(types.of(each)));
+        List<TypeRef> permitted = tree.getPermitsClause().stream().map(types::of).toList();
         List<Parameter> components = new ArrayList<>();
         List<Node> members = new ArrayList<>();
         for (Tree member : tree.getMembers()) {
@@ -68,7 +68,7 @@ final class JavaDeclarations extends JavaStatements {
             }
             members.add(member(member, tree, kind, components));
         }
-        return new TypeDeclaration(declared(tree, tree.getModifiers()), end(tree), tree.getSimpleName().toString(),
+        return new TypeDeclaration(declared(tree, tree.getModifiers()), end(tree), spelling.of(tree.getSimpleName()),
                 kind, traits(tree.getModifiers()), names(tree.getTypeParameters()), supertypes, components, permitted,
                 members);
     }
@@ -97,13 +97,13 @@ final class JavaDeclarations extends JavaStatements {
 
     private Node constant(VariableTree field) {
         NewClassTree creation = (NewClassTree) field.getInitializer();
-        return new EnumConstant(start(field), end(field), field.getName().toString(), nodes(creation.getArguments()),
+        return new EnumConstant(start(field), end(field), spelling.of(field.getName()), nodes(creation.getArguments()),
                 Optional.ofNullable(creation.getClassBody()).map(this::typeDeclaration));
     }
 
     private Node field(VariableTree field) {
-        return new Field(declared(field, field.getModifiers()), end(field), field.getName().toString(),
-                JavaTypes.of(field.getType()), traits(field.getModifiers()), optional(field.getInitializer()));
+        return new Field(declared(field, field.getModifiers()), end(field), spelling.of(field.getName()),
+                types.of(field.getType()), traits(field.getModifiers()), optional(field.getInitializer()));
     }
 
     private Node routine(MethodTree tree, ClassTree owner, List<Parameter> components) {
@@ -115,9 +115,9 @@ final class JavaDeclarations extends JavaStatements {
         }
         Optional<Block> body = Optional.ofNullable(tree.getBody()).map(this::block);
         return new Routine(declared(tree, tree.getModifiers()), end(tree),
-                constructor ? owner.getSimpleName().toString() : tree.getName().toString(),
+                constructor ? spelling.of(owner.getSimpleName()) : spelling.of(tree.getName()),
                 constructor ? RoutineKind.CONSTRUCTOR : RoutineKind.METHOD, traits(tree.getModifiers()),
-                names(tree.getTypeParameters()), JavaTypes.of(tree.getReturnType()), parameters, body);
+                names(tree.getTypeParameters()), types.of(tree.getReturnType()), parameters, body);
     }
 
     /** A record's compact constructor: no parenthesis between its start and its body. */
@@ -131,24 +131,24 @@ final class JavaDeclarations extends JavaStatements {
 
     @Override
     Parameter parameter(VariableTree tree) {
-        TypeRef type = JavaTypes.of(tree.getType());
+        TypeRef type = types.of(tree.getType());
         boolean variadic = type.isArray() && text.substring(start(tree), end(tree)).contains("...");
-        return new Parameter(start(tree), end(tree), tree.getName().toString(), type, traits(tree.getModifiers()),
+        return new Parameter(start(tree), end(tree), spelling.of(tree.getName()), type, traits(tree.getModifiers()),
                 variadic, Optional.empty());
     }
 
-    private static List<String> names(List<? extends TypeParameterTree> parameters) {
-        return parameters.stream().map(each -> each.getName().toString()).toList();
+    private List<String> names(List<? extends TypeParameterTree> parameters) {
+        return parameters.stream().map(each -> spelling.of(each.getName())).toList();
     }
 
-    private static Traits traits(ModifiersTree tree) {
+    private Traits traits(ModifiersTree tree) {
         if (tree.getFlags().isEmpty() && tree.getAnnotations().isEmpty()) {
             return Traits.NONE;
         }
         Set<String> modifiers = new LinkedHashSet<>();
         tree.getFlags().forEach(flag -> modifiers.add(flag.toString()));
         Set<String> annotations = new LinkedHashSet<>();
-        tree.getAnnotations().forEach(each -> annotations.add(JavaTypes.of(each.getAnnotationType()).simpleName()));
+        tree.getAnnotations().forEach(each -> annotations.add(types.of(each.getAnnotationType()).simpleName()));
         return new Traits(modifiers, annotations);
     }
 

@@ -34,10 +34,15 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     private final SourcePositions positions;
     final String text;
 
-    JavaExpressions(CompilationUnitTree file, SourcePositions positions, String text) {
+    final Spelling spelling;
+    final JavaTypes types;
+
+    JavaExpressions(CompilationUnitTree file, SourcePositions positions, String text, Spelling spelling) {
         this.file = file;
         this.positions = positions;
         this.text = text;
+        this.spelling = spelling;
+        this.types = new JavaTypes(spelling);
     }
 
     final int start(Tree tree) {
@@ -45,7 +50,8 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     }
 
     final int end(Tree tree) {
-        return Math.max(start(tree), (int) positions.getEndPosition(file, tree));
+        int end = (int) positions.getEndPosition(file, tree);
+        return end >= 0 ? end : start(tree);
     }
 
     final Node node(Tree tree) {
@@ -79,16 +85,16 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
 
     @Override
     public Node visitIdentifier(IdentifierTree tree, Void unused) {
-        return new Name(start(tree), end(tree), tree.getName().toString());
+        return new Name(start(tree), end(tree), spelling.of(tree.getName()));
     }
 
     @Override
     public Node visitMemberSelect(MemberSelectTree tree, Void unused) {
         // driftwood: leave conditional-instantiation because each node of the compiler becomes the node it stands for
         if (tree.getIdentifier().contentEquals("class")) {
-            return new Literal(start(tree), end(tree), LiteralKind.TYPE, JavaTypes.of(tree.getExpression()).text());
+            return new Literal(start(tree), end(tree), LiteralKind.TYPE, types.of(tree.getExpression()).text());
         }
-        return new Member(start(tree), end(tree), node(tree.getExpression()), tree.getIdentifier().toString());
+        return new Member(start(tree), end(tree), node(tree.getExpression()), spelling.of(tree.getIdentifier()));
     }
 
     @Override
@@ -114,19 +120,19 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
         List<Node> arguments = nodes(tree.getArguments());
         if (tree.getMethodSelect() instanceof MemberSelectTree select) {
             Node receiver = node(select.getExpression());
-            String name = select.getIdentifier().toString();
+            String name = spelling.of(select.getIdentifier());
             return JavaTests.ofCall(start(tree), end(tree), receiver, name, arguments)
                     .orElseGet(() -> new Call(start(tree), end(tree), Optional.of(receiver), name, arguments));
         }
         String name = tree.getMethodSelect() instanceof IdentifierTree identifier
-                ? identifier.getName().toString() : tree.getMethodSelect().toString();
+                ? spelling.of(identifier.getName()) : tree.getMethodSelect().toString();
         return new Call(start(tree), end(tree), Optional.empty(), name, arguments);
     }
 
     @Override
     public Node visitNewClass(NewClassTree tree, Void unused) {
         Optional<TypeDeclaration> body = Optional.ofNullable(tree.getClassBody()).map(this::typeDeclaration);
-        return new Creation(start(tree), end(tree), JavaTypes.of(tree.getIdentifier()), nodes(tree.getArguments()),
+        return new Creation(start(tree), end(tree), types.of(tree.getIdentifier()), nodes(tree.getArguments()),
                 body, false);
     }
 
@@ -134,7 +140,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     public Node visitNewArray(NewArrayTree tree, Void unused) {
         List<Node> parts = nodes(tree.getDimensions());
         parts.addAll(nodes(tree.getInitializers()));
-        return new Creation(start(tree), end(tree), JavaTypes.arrayOf(tree.getType()), parts, Optional.empty(), true);
+        return new Creation(start(tree), end(tree), types.arrayOf(tree.getType()), parts, Optional.empty(), true);
     }
 
     @Override
@@ -179,7 +185,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     public Node visitInstanceOf(InstanceOfTree tree, Void unused) {
         Node subject = node(tree.getExpression());
         if (tree.getPattern() == null) {
-            return new TypeTest(start(tree), end(tree), subject, JavaTypes.of(tree.getType()), false,
+            return new TypeTest(start(tree), end(tree), subject, types.of(tree.getType()), false,
                     Optional.empty());
         }
         return pattern(tree.getPattern(), subject, start(tree), end(tree));
@@ -189,12 +195,12 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     final Node pattern(Tree pattern, Node subject, int start, int end) {
         if (pattern instanceof BindingPatternTree binding) {
             VariableTree variable = binding.getVariable();
-            return new TypeTest(start, end, subject, JavaTypes.of(variable.getType()), false,
-                    Optional.of(variable.getName().toString()));
+            return new TypeTest(start, end, subject, types.of(variable.getType()), false,
+                    Optional.of(spelling.of(variable.getName())));
         }
         List<Tree> parts = Parts.of(pattern);
         if (pattern.getKind().name().equals("DECONSTRUCTION_PATTERN")) {
-            return new TypeTest(start, end, subject, JavaTypes.of(parts.get(0)), false, Optional.empty());
+            return new TypeTest(start, end, subject, types.of(parts.get(0)), false, Optional.empty());
         }
         if (!parts.isEmpty() && NewerTrees.isPattern(parts.get(0))) {
             return pattern(parts.get(0), subject, start, end);
@@ -208,7 +214,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
 
     @Override
     public Node visitTypeCast(TypeCastTree tree, Void unused) {
-        return new Cast(start(tree), end(tree), JavaTypes.of(tree.getType()), node(tree.getExpression()));
+        return new Cast(start(tree), end(tree), types.of(tree.getType()), node(tree.getExpression()));
     }
 
     @Override
@@ -231,9 +237,9 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
         int start = start(tree);
         int end = end(tree);
         Node target = tree.getMode() == MemberReferenceTree.ReferenceMode.NEW
-                ? new Creation(start, end, JavaTypes.of(tree.getQualifierExpression()), List.of(), Optional.empty(),
+                ? new Creation(start, end, types.of(tree.getQualifierExpression()), List.of(), Optional.empty(),
                         false)
-                : new Member(start, end, node(tree.getQualifierExpression()), tree.getName().toString());
+                : new Member(start, end, node(tree.getQualifierExpression()), spelling.of(tree.getName()));
         return new Lambda(start, end, List.of(), target);
     }
 

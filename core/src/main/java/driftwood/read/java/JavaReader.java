@@ -95,10 +95,11 @@ public final class JavaReader implements Reader {
         JavacTask task = (JavacTask) compiler.getTask(null, null, listener, OPTIONS, null, texts);
         Trees trees = Trees.instance(task);
         List<FileTree> made = new ArrayList<>();
+        Spelling spelling = new Spelling();
         try {
             for (CompilationUnitTree tree : task.parse()) {
                 SourceText source = byName.get(tree.getSourceFile().toUri());
-                Unit unit = new JavaDeclarations(tree, trees.getSourcePositions(), source.text()).unit();
+                Unit unit = new JavaDeclarations(tree, trees.getSourcePositions(), source.text(), spelling).unit();
                 List<Unread> unread = problems.getOrDefault(tree.getSourceFile().toUri(), List.of());
                 made.add(new FileTree(source, unit, new Lines(source.text()), unread));
             }

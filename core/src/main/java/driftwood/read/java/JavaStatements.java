@@ -24,8 +24,8 @@ import java.util.Optional;
 /** Java's statements. */
 abstract class JavaStatements extends JavaExpressions {
 
-    JavaStatements(CompilationUnitTree file, SourcePositions positions, String text) {
-        super(file, positions, text);
+    JavaStatements(CompilationUnitTree file, SourcePositions positions, String text, Spelling spelling) {
+        super(file, positions, text, spelling);
     }
 
     final Block block(BlockTree tree) {
@@ -44,7 +44,7 @@ abstract class JavaStatements extends JavaExpressions {
 
     @Override
     public Node visitVariable(VariableTree tree, Void unused) {
-        return new Local(start(tree), end(tree), tree.getName().toString(), JavaTypes.of(tree.getType()),
+        return new Local(start(tree), end(tree), spelling.of(tree.getName()), types.of(tree.getType()),
                 optional(tree.getInitializer()));
     }
 

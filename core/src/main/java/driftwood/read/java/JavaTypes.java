@@ -11,18 +11,38 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnionTypeTree;
 import com.sun.source.tree.WildcardTree;
 import driftwood.tree.TypeRef;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import javax.lang.model.type.TypeKind;
 
 /** Java's types as written, without annotations and white space. */
 final class JavaTypes {
-    private JavaTypes() {
+    private static final Map<TypeKind, String> PRIMITIVES = new EnumMap<>(TypeKind.class);
+
+    static {
+        for (TypeKind kind : TypeKind.values()) {
+            PRIMITIVES.put(kind, kind.name().toLowerCase(Locale.ROOT));
+        }
+    }
+
+    private final Spelling spelling;
+
+    JavaTypes(Spelling spelling) {
+        this.spelling = spelling;
     }
 
     /** @param tree a type, or null where none is written ({@code var}) */
-    static TypeRef of(Tree tree) {
+    TypeRef of(Tree tree) {
         if (tree == null) {
             return TypeRef.NONE;
+        }
+        if (tree instanceof IdentifierTree identifier) {
+            return new TypeRef(spelling.of(identifier.getName()));
+        }
+        if (tree instanceof PrimitiveTypeTree primitive) {
+            return new TypeRef(PRIMITIVES.get(primitive.getPrimitiveTypeKind()));
         }
         StringBuilder text = new StringBuilder();
         write(tree, text);
@@ -30,18 +50,18 @@ final class JavaTypes {
     }
 
     /** @param element the type of the elements, or null for a bare array initialiser */
-    static TypeRef arrayOf(Tree element) {
+    TypeRef arrayOf(Tree element) {
         return element == null ? TypeRef.NONE : new TypeRef(of(element).text() + "[]");
     }
 
-    private static void write(Tree tree, StringBuilder text) {
+    private void write(Tree tree, StringBuilder text) {
         if (tree instanceof IdentifierTree identifier) {
-            text.append(identifier.getName());
+            text.append(spelling.of(identifier.getName()));
         } else if (tree instanceof MemberSelectTree select) {
             write(select.getExpression(), text);
-            text.append('.').append(select.getIdentifier());
+            text.append('.').append(spelling.of(select.getIdentifier()));
         } else if (tree instanceof PrimitiveTypeTree primitive) {
-            text.append(primitive.getPrimitiveTypeKind().name().toLowerCase(Locale.ROOT));
+            text.append(PRIMITIVES.get(primitive.getPrimitiveTypeKind()));
         } else if (tree instanceof ArrayTypeTree array) {
             write(array.getType(), text);
             text.append("[]");
@@ -53,7 +73,7 @@ final class JavaTypes {
         }
     }
 
-    private static void rare(Tree tree, StringBuilder text) {
+    private void rare(Tree tree, StringBuilder text) {
         if (tree instanceof AnnotatedTypeTree annotated) {
             write(annotated.getUnderlyingType(), text);
         } else if (tree instanceof UnionTypeTree union) {
@@ -69,7 +89,7 @@ final class JavaTypes {
         }
     }
 
-    private static void list(List<? extends Tree> arguments, StringBuilder text) {
+    private void list(List<? extends Tree> arguments, StringBuilder text) {
         text.append('<');
         for (int i = 0; i < arguments.size(); i++) {
             if (i > 0) {

@@ -1,6 +1,6 @@
 package driftwood.smell.detect;
 
-import driftwood.program.Walk;
+import driftwood.program.Whereabouts;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.detect.ConstructionSighting.Kind;
@@ -43,7 +43,7 @@ final class ConstructionSeer implements Seer<ConstructionSighting> {
         return walk.sightings;
     }
 
-    private static final class Seeing extends Walk {
+    private static final class Seeing extends Whereabouts {
         private final List<ConstructionSighting> sightings = new ArrayList<>();
 
         Seeing(FileTree file) {

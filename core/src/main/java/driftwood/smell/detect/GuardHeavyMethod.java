@@ -2,7 +2,7 @@ package driftwood.smell.detect;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.program.Walk;
+import driftwood.program.Whereabouts;
 import driftwood.read.FileTree;
 import driftwood.smell.Detail;
 import driftwood.smell.Detector;
@@ -98,7 +98,7 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
         return SEER;
     }
 
-    private static final class Seeing extends Walk {
+    private static final class Seeing extends Whereabouts {
         private final List<Guarded> guarded = new ArrayList<>();
 
         Seeing(FileTree file) {

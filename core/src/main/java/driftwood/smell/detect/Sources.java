@@ -52,9 +52,11 @@ final class Sources {
         }
         for (Outline outline : program.outlines()) {
             for (CallFact call : outline.calls()) {
-                Trail used = call.trail().owner().unheld();
-                if (used.isCall()) {
-                    uses.computeIfAbsent(used.lastName(), key -> new ArrayList<>()).add(call);
+                if (call.trail().steps().size() >= 2) {
+                    Trail used = call.trail().owner().unheld();
+                    if (used.isCall()) {
+                        uses.computeIfAbsent(used.lastName(), key -> new ArrayList<>()).add(call);
+                    }
                 }
             }
         }

@@ -82,6 +82,8 @@ public final class SwappedArguments implements Detector<Void> {
         private final Map<String, List<RoutineOutline>> byName;
         /** By the name of a routine, the names of parameters that any routine of that name has. */
         private final Map<String, Set<String>> parameters = new HashMap<>();
+        /** Names in their plain form: the same few occur in thousands of calls. */
+        private final Map<String, String> plain = new HashMap<>();
 
         Judging(Program program, Map<String, List<RoutineOutline>> byName) {
             this.program = program;
@@ -107,14 +109,22 @@ public final class SwappedArguments implements Detector<Void> {
         /** A cheap look before the exact one: two arguments at least are named as some parameter. */
         private boolean maySwap(List<Argument> arguments, String name) {
             Set<String> names = parameters.getOrDefault(name, Set.of());
-            return !names.isEmpty() && arguments.stream().filter(each -> each.kind() == Argument.Kind.NAME
-                    && names.contains(plain(each.name()))).count() >= 2;
+            int found = 0;
+            for (Argument each : names.isEmpty() ? List.<Argument>of() : arguments) {
+                if (each.kind() == Argument.Kind.NAME
+                        && names.contains(plain.computeIfAbsent(each.name(), SwappedArguments::plain))) {
+                    found++;
+                }
+            }
+            return found >= 2;
         }
 
         private Optional<Finding> ofCall(Outline outline, CallFact call) {
+            if (call.arguments().size() < 2) {
+                return Optional.empty();
+            }
             String name = call.trail().lastName();
-            if (call.arguments().size() < 2 || name.equals("super") || name.equals("this")
-                    || !maySwap(call.arguments(), name)
+            if (name.equals("super") || name.equals("this") || !maySwap(call.arguments(), name)
                     || byName.getOrDefault(name, List.of()).stream().noneMatch(each -> isSwapped(call.arguments(), each))) {
                 return Optional.empty();
             }

@@ -1,6 +1,6 @@
 package driftwood.smell.shape;
 
-import driftwood.program.Walk;
+import driftwood.program.Whereabouts;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.tree.*;
@@ -26,7 +26,7 @@ public final class ShapeSeer implements Seer<Shape> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
@@ -36,7 +36,7 @@ public final class ShapeSeer implements Seer<Shape> {
         return walk.shapes;
     }
 
-    private static final class Seeing extends Walk {
+    private static final class Seeing extends Whereabouts {
         private final List<Shape> shapes = new ArrayList<>();
         private final Deque<String> own = new ArrayDeque<>();
 
