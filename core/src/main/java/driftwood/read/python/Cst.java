@@ -1,5 +1,6 @@
 package driftwood.read.python;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -33,13 +34,27 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
 
     /** All children that play a part. */
     List<Cst> parts(String wanted) {
-        return children.stream().filter(child -> child.field.equals(wanted)).toList();
+        List<Cst> found = new ArrayList<>();
+        for (Cst child : children) {
+            if (child.field.equals(wanted)) {
+                found.add(child);
+            }
+        }
+        return found;
     }
 
     /** Children that are neither punctuation nor comments. */
     List<Cst> inner() {
-        return children.stream().filter(child -> child.named && !child.kind.equals("comment")
-                && !child.kind.equals("line_continuation")).toList();
+        if (children.isEmpty()) {
+            return children;
+        }
+        List<Cst> found = new ArrayList<>(children.size());
+        for (Cst child : children) {
+            if (child.named && !child.kind.equals("comment") && !child.kind.equals("line_continuation")) {
+                found.add(child);
+            }
+        }
+        return found;
     }
 
     boolean is(String wanted) {
@@ -48,7 +63,12 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
 
     /** Whether a keyword or operator stands directly in it. */
     boolean has(String keyword) {
-        return children.stream().anyMatch(child -> !child.named && child.kind.equals(keyword));
+        for (Cst child : children) {
+            if (!child.named && child.kind.equals(keyword)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     String text(String source) {

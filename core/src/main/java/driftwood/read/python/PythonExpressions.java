@@ -2,6 +2,7 @@ package driftwood.read.python;
 
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +16,8 @@ abstract class PythonExpressions {
     final String text;
     /** Names that mean functions in this file, though they are spelled like classes. */
     final Set<String> functions;
+    /** Texts of names and types, each kept once a file. */
+    private final Map<String, String> known = new HashMap<>();
 
     PythonExpressions(String text, Set<String> functions) {
         this.text = text;
@@ -26,7 +29,9 @@ abstract class PythonExpressions {
     abstract List<Parameter> parameters(Cst node);
 
     String text(Cst node) {
-        return node.text(text);
+        String own = node.text(text);
+        String same = known.putIfAbsent(own, own);
+        return same == null ? own : same;
     }
 
     List<Node> expressions(List<Cst> nodes) {
