@@ -4,7 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
@@ -27,6 +32,17 @@ class FormatsTest {
 
     private JsonNode sarif() throws IOException {
         return new ObjectMapper().readTree(InProcess.run("scan", "--format", "sarif", folder.toString()).out());
+    }
+
+    @Test
+    void theLogKeepsThePublishedSchema() throws IOException {
+        try (InputStream published = getClass().getResourceAsStream("/schema/sarif-schema-2.1.0.json")) {
+            JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V7).getSchema(published);
+            JsonNode log = sarif();
+            assertThat(schema.validate(log)).isEmpty();
+            ((ObjectNode) log.at("/runs/0/results/0")).put("level", "dire");
+            assertThat(schema.validate(log)).hasSize(1);
+        }
     }
 
     @Test

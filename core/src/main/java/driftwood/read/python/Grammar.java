@@ -49,16 +49,25 @@ final class Grammar {
         }
     }
 
-    /** The parsed text as plain nodes, offsets in characters. */
-    Cst parse(String text) {
+    /**
+     * A parsed text.
+     *
+     * @param root   as plain nodes, offsets in characters
+     * @param errors the outermost regions that the parser could not make sense of, in order
+     */
+    record Parsed(Cst root, List<Cst> errors) {
+    }
+
+    Parsed parse(String text) {
         Offsets offsets = Offsets.of(text);
         Tree tree = parser.parse(text, null);
         TreeCursor cursor = tree.walk();
-        return node(cursor, offsets, text);
+        List<Cst> errors = new ArrayList<>();
+        return new Parsed(node(cursor, offsets, text, errors), errors);
     }
 
     /** Each question to the binding costs: keywords and punctuation are asked for their kind only. */
-    private Cst node(TreeCursor cursor, Offsets offsets, String text) {
+    private Cst node(TreeCursor cursor, Offsets offsets, String text, List<Cst> errors) {
         Node node = cursor.getCurrentNode();
         int symbol = node.getSymbol() & 0xffff;
         boolean error = symbol == 0xffff;
@@ -72,12 +81,17 @@ final class Grammar {
         if (!isLeaf(kind, text, start) && cursor.gotoFirstChild()) {
             children = new ArrayList<>(4);
             do {
-                children.add(node(cursor, offsets, text));
+                children.add(node(cursor, offsets, text, errors));
             } while (cursor.gotoNextSibling());
             cursor.gotoParent();
         }
         int field = cursor.getCurrentFieldId() & 0xffff;
-        return new Cst(kind, true, field < fields.length ? fields[field] : "", start, end, children);
+        Cst made = new Cst(kind, true, field < fields.length ? fields[field] : "", start, end, children);
+        if (error) {
+            errors.removeIf(inner -> inner.start() >= start);
+            errors.add(made);
+        }
+        return made;
     }
 
     /** Nobody needs the parts of a name, a number, or a text without values in it. */

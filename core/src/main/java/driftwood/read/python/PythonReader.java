@@ -39,23 +39,19 @@ public final class PythonReader implements Reader {
         Lines lines = new Lines(source.text());
         List<Unread> unread = new ArrayList<>();
         try {
-            Cst root = grammars.get().parse(source.text());
-            errors(root, lines, source, unread);
-            return new FileTree(source, new PythonModule(source, root).unit(), lines, unread);
+            Grammar.Parsed parsed = grammars.get().parse(source.text());
+            parsed.errors().forEach(each -> unread.add(unread(each, lines, source)));
+            return new FileTree(source, new PythonModule(source, parsed.root()).unit(), lines, unread);
         } catch (StackOverflowError e) {
             unread.add(new Unread(source.file().path(), 1, "nested too deeply to be parsed"));
         }
         return new FileTree(source, new Unit(0, source.text().length(), "", List.of(), List.of()), lines, unread);
     }
 
-    private static void errors(Cst node, Lines lines, SourceText source, List<Unread> unread) {
-        if (node.is(Cst.ERROR)) {
-            int from = lines.lineOf(node.start());
-            int to = lines.lineOf(Math.max(node.start(), node.end() - 1));
-            unread.add(new Unread(source.file().path(), from, from == to ? "syntax: not understood"
-                    : "syntax: not understood up to line " + to));
-        } else {
-            node.children().forEach(child -> errors(child, lines, source, unread));
-        }
+    private static Unread unread(Cst error, Lines lines, SourceText source) {
+        int from = lines.lineOf(error.start());
+        int to = lines.lineOf(Math.max(error.start(), error.end() - 1));
+        return new Unread(source.file().path(), from, from == to ? "syntax: not understood"
+                : "syntax: not understood up to line " + to);
     }
 }
