@@ -19,7 +19,11 @@ final class Guarding {
     private static final Pattern REMARK = Pattern.compile("(?i)(log|warn|debug|info|trace|error|print|report).*");
     /** The last value seen is bookkeeping; any other value that is kept is what the routine is for. */
     private static final Pattern REMEMBERED = Pattern.compile("(?i).*(last|prev|seen|latest|recent|former).*");
+    /** A condition that changes something is the work, whatever hangs on it. */
+    private static final Pattern CHANGES = Pattern.compile("(remove|put|add|delete|offer|poll|pop|push|insert|set|swap|"
+            + "compareAndSet|create|rename|move|write|mkdir)([A-Z_].*)?s?");
     private static final int LOOK_UP = 3;
+    private static final int INITIALISES = 2;
 
     private Guarding() {
     }
@@ -63,7 +67,22 @@ final class Guarding {
         routine.parameters().forEach(each -> given.add(each.name()));
         Map<String, Integer> asked = new HashMap<>();
         List<Role> roles = statements.stream().map(each -> role(each, asked, given)).toList();
-        return asked.values().stream().anyMatch(times -> times >= LOOK_UP) ? List.of() : roles;
+        boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
+        return looksUp || initialises(statements, roles) ? List.of() : roles;
+    }
+
+    /** One field is worked out and others are set beside it: that makes an object ready, it guards nothing. */
+    private static boolean initialises(List<Node> statements, List<Role> roles) {
+        int core = roles.indexOf(Role.CORE);
+        long set = 0;
+        for (int i = 0; i < roles.size(); i++) {
+            set += roles.get(i) == Role.BOOKKEEPING && isAssignment(statements.get(i)) ? 1 : 0;
+        }
+        return core >= 0 && isAssignment(statements.get(core)) && set >= INITIALISES;
+    }
+
+    private static boolean isAssignment(Node statement) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment;
     }
 
     /** The statements with their roles. */
@@ -93,7 +112,7 @@ final class Guarding {
             return ofExpression(evaluate.expression(), given);
         }
         if (statement instanceof Local local) {
-            return local.initial().map(Guarding::isLimit).orElse(false) ? Role.CLAMP
+            return local.initial().filter(Guarding::isLimit).filter(value -> !computes(value)).isPresent() ? Role.CLAMP
                     : local.initial().map(value -> Search.any(value, Creation.class::isInstance)).orElse(false)
                     ? Role.CORE : Role.PLAIN;
         }
@@ -105,7 +124,8 @@ final class Guarding {
 
     /** An early exit, an error, or a value forced into its limits. */
     private static Role ofIf(If branch, Map<String, Integer> asked) {
-        if (branch.otherwise().isPresent()) {
+        if (branch.otherwise().isPresent() || Search.any(branch.condition(), node -> node instanceof Call call
+                && call.receiver().isPresent() && CHANGES.matcher(call.name()).matches())) {
             return Role.CORE;
         }
         List<Node> body = Search.statements(branch.then());
@@ -162,6 +182,11 @@ final class Guarding {
     private static boolean isLimit(Node value) {
         return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 1
                 || value instanceof Conditional choice && isPlain(choice.then()) && isPlain(choice.otherwise());
+    }
+
+    /** The larger of two computed values is a result, no limit. */
+    private static boolean computes(Node limit) {
+        return limit instanceof Call call && call.arguments().stream().anyMatch(Binary.class::isInstance);
     }
 
     private static boolean isPlain(Node value) {

@@ -52,7 +52,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     private static final Pattern EXCUSED_ROUTINE = Pattern.compile("(?i)(to|from|as|print|write|read|render|format|compare|"
             + "equals|copy|clone|create|build|make|new|parse|serialize|serialise|encode|decode|dump|describe|of|convert|map|"
             + "main|append|visit|accept|log|debug|report|display|show|init|setup|configure|paint|draw|display|hash|merge|"
-            + "transfer|add|put|apply|populate|fill|emit|generate|marshal|register|validate|check|assert|dump|_repr|__).*");
+            + "transfer|add|put|apply|populate|fill|emit|generate|marshal|register|validate|check|assert|dump|_repr|__).*|.+Equals?");
     private static final Pattern CONVERSION = Pattern.compile(".+(To|_to_)[A-Z_a-z].*");
     private static final Pattern PULLED = Pattern.compile("(get|is|has)[A-Z_0-9].*");
 

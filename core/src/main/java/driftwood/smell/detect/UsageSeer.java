@@ -25,7 +25,7 @@ final class UsageSeer implements Seer<Usage> {
 
     @Override
     public int version() {
-        return 1;
+        return 3;
     }
 
     @Override
@@ -57,13 +57,46 @@ final class UsageSeer implements Seer<Usage> {
             others = new LinkedHashSet<>();
             super.visitRoutine(routine);
             boolean makes = 2 * mapped.size() >= others.size();
-            if (!makes && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
+            if (!makes && !forwards(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
                 usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
                         file.line(routine), file.endLine(routine)));
             }
             own = outerOwn;
             others = outerOthers;
             mapped = outerMapped;
+            return null;
+        }
+
+        /** An overload for convenience, which only takes its argument apart for the other one. */
+        private static boolean forwards(Routine routine) {
+            List<Node> body = routine.body().map(Search::statements).orElse(List.of());
+            if (body.size() != 1) {
+                return false;
+            }
+            Node only = body.get(0) instanceof Return back ? back.value().orElse(back)
+                    : body.get(0) instanceof Evaluate evaluate ? evaluate.expression() : body.get(0);
+            return only instanceof Call call && call.name().equals(routine.name());
+        }
+
+        /** What is only asserted of another object is not worked with. */
+        @Override
+        public Void visitOther(Other other) {
+            Set<Use> before = other.what().equalsIgnoreCase("assert") ? new LinkedHashSet<>(others) : others;
+            super.visitOther(other);
+            others = before;
+            return null;
+        }
+
+        /** A part that is only filled is not asked for. */
+        @Override
+        public Void visitAssignment(Assignment assignment) {
+            Set<Use> before = new LinkedHashSet<>(others);
+            super.visitAssignment(assignment);
+            if (assignment.operator().equals("=") && assignment.target() instanceof Member filled
+                    && trail(filled.receiver()).isKnown()) {
+                Use use = new Use(trail(filled.receiver()), filled.name());
+                others.removeIf(each -> each.equals(use) && !before.contains(use));
+            }
             return null;
         }
 

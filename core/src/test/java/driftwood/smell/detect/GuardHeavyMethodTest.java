@@ -29,6 +29,10 @@ class GuardHeavyMethodTest extends SmellCases {
                         + "if (a > 3) { throw new IllegalStateException(); } if (a > 4) { throw new IllegalStateException(); } engine.pump(a); }"),
                 "more work than guards", pump("void pump(int a) { if (closed) { return; } engine.pump(a); engine.pump(a + 1); engine.pump(a + 2); engine.pump(4); engine.pump(5); }"),
                 "a lookup written as a row of tests", pump("int find(String s) { if (s == \"a\") { return 1; } if (s == \"b\") { return 2; } if (s == \"c\") { return 3; } if (s == \"d\") { return 4; } if (closed) { return 5; } return engine.read() + 1; }"),
+                "conditions that do the work", pump("void move(java.util.Map<String, Engine> m) { if (closed) { return; } if (m == null) { return; } if (m.putIfAbsent(\"a\", engine) != null) { return; }\n"
+                        + "if (!m.remove(\"b\", engine)) { return; } calls++; engine.pump(1); }"),
+                "a field made ready, others beside it", pump("void open(int a) { if (closed) { return; } if (a < 0) { return; } LIMIT = engine.read(); if (LIMIT < 0) { return; } last = LIMIT; calls = 0; }"),
+                "larger and smaller of computed values", pump("int width(int a, int b) { if (closed) { return 0; } if (a < 0) { return 0; } int l = Math.min(a, b - 1); int r = Math.max(b, a + 1); int s = Math.max(l, r - 2); return engine.read() * s; }"),
                 "equals", pump("public boolean equals(Object o) { if (o == this) { return true; } if (o == null) { return false; } if (closed) { return false; } if (calls == 1) { return false; } if (last == 2) { return false; } return o.hashCode() == hashCode(); }"),
                 "guards whose results are computed", pump("int rate(int a) { if (a > 1) { return a * 2; } if (a > 2) { return a * 3; } if (a > 3) { return a * 4; } if (a > 4) { return a * 5; } if (a > 6) { return a * 9; } return engine.read() * a; }"));
     }

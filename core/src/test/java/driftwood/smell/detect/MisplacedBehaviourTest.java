@@ -37,6 +37,7 @@ class MisplacedBehaviourTest extends SmellCases {
     Map<String, String> healthy() {
         Map<String, String> all = new java.util.HashMap<>(ofDuties());
         all.putAll(ofMembers());
+        all.putAll(ofWays());
         return all;
     }
 
@@ -50,6 +51,14 @@ class MisplacedBehaviourTest extends SmellCases {
                 "strangers to the kinds", yard(VESSELS, "duesForTug", "duesForYacht", "berthForTug", "berthForYacht").replace("Vessel first;", "int first;"),
                 "accessors", yard(VESSELS, "getTugDues", "getYachtDues", "setTugDues", "setYachtDues"),
                 "a visitor", yard(VESSELS, "visitTug", "visitYacht", "acceptTug", "acceptYacht"));
+    }
+
+    private static Map<String, String> ofWays() {
+        return Map.of(
+                "an overload that takes its argument apart", office("int cost(int rate, int zone, int fee) { return rate * zone + fee + own + more; } int cost(Berth b) { return cost(b.getRate(), b.getZone(), b.getFee()); }"),
+                "members that are only asserted", office("int cost(Berth b) { assert b.getRate() > 0; assert b.getZone() > 1; return b.getFee() + b.length(); }"),
+                "a comparison by another name", office("boolean ratesEqual(Berth b, Berth c) { return b.getRate() == c.getRate() && b.getZone() == c.getZone() && b.getFee() == c.getFee(); }"),
+                "members that are only filled", office("void reset(Other o) { o.a = 1; o.b = 2; o.c = 3; }"));
     }
 
     private static Map<String, String> ofMembers() {
