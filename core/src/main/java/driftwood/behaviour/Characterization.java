@@ -13,10 +13,13 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 
-/** Records what a surface does: makes cases, runs them twice, masks what varies by itself. */
+/** Records what a surface does: makes cases, runs them under several conditions, masks what varies by itself. */
 public final class Characterization {
     /** So many times the wanted cases are drawn; those that notice most are kept. */
     private static final int POOL = 4;
@@ -99,37 +102,44 @@ public final class Characterization {
         }
         // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
         Observation observation = new Observation(classPath, limits);
-        Map<String, Outcome> again = new HashMap<>();
+        List<CompletableFuture<List<Outcome>>> others = Conditions.OTHERS.stream().map(each -> CompletableFuture
+                .supplyAsync(() -> observation.run(first, each), task -> new Thread(task).start())).toList();
         List<Outcome> outcomes = observation.run(first);
-        observation.run(first).forEach(outcome -> again.put(outcome.id(), outcome));
+        List<List<Outcome>> again = others.stream().map(CompletableFuture::join).toList();
         List<Case> recorded = new ArrayList<>();
         for (int i = 0; i < runnable.size(); i++) {
             Outcome outcome = outcomes.get(i);
             if (outcome.ending().equals("unmade")) {
                 unmade.merge(outcome.value().text(), 1, Integer::sum);
             } else {
-                recorded.add(masked(runnable.get(i), ValueJson.of(outcome), ValueJson.of(again.get(outcome.id()))));
+                int at = i;
+                recorded.add(masked(runnable.get(i), ValueJson.of(outcome),
+                        again.stream().<JsonNode>map(run -> ValueJson.of(run.get(at))).toList()));
             }
         }
         return recorded;
     }
 
-    /** A case with its outcome; what differs between two runs of the same code is no behaviour to keep. */
-    public static Case masked(Case each, JsonNode outcome, JsonNode again) {
-        List<String> varies = new ArrayList<>();
-        List<String> anyOrder = new ArrayList<>();
-        for (Difference difference : Comparison.differences(outcome, again, List.of())) {
-            String list = listAround(difference.path());
-            JsonNode one = outcome.at(list);
-            if (one.isArray() && Comparison.isReordered(one, again.at(list), List.of())) {
-                if (!anyOrder.contains(list)) {
-                    anyOrder.add(list);
-                }
-            } else {
-                varies.add(difference.path());
+    /** A case with its outcome; what differs between runs of the same code is no behaviour to keep. */
+    static Case masked(Case each, JsonNode outcome, List<JsonNode> again) {
+        Set<String> varies = new LinkedHashSet<>();
+        Set<String> anyOrder = new LinkedHashSet<>();
+        for (JsonNode other : again) {
+            for (Difference difference : Comparison.differences(outcome, other, List.of())) {
+                String list = listAround(difference.path());
+                JsonNode one = outcome.at(list);
+                boolean reordered = one.isArray() && Comparison.isReordered(one, other.at(list), List.of());
+                (reordered ? anyOrder : varies).add(reordered ? list : difference.path());
             }
         }
-        return new Case(each.id(), each.routine(), each.on(), each.before(), each.given(), outcome, varies, anyOrder);
+        for (String list : List.copyOf(anyOrder)) {
+            if (varies.removeIf(place -> place.startsWith(list + "/"))) {
+                anyOrder.remove(list);
+                varies.add(list);
+            }
+        }
+        return new Case(each.id(), each.routine(), each.on(), each.before(), each.given(), outcome,
+                List.copyOf(varies), List.copyOf(anyOrder));
     }
 
     /** The list that a differing element is in: the path up to the last number. */

@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Map;
 
 /** Runs a recording against the code as it is now. */
-public final class Confirmation {
+public final class Confirmation implements Confirming {
     private final Program program;
     private final List<Path> classPath;
     private final Limits limits;
@@ -27,8 +27,18 @@ public final class Confirmation {
         this.limits = limits;
     }
 
-    /** A verdict for each case, in the order of the recording. */
+    @Override
     public List<Verdict> confirm(Recording recording) {
+        return confirm(recording, Conditions.USUAL);
+    }
+
+    @Override
+    public Case fresh(Recording one, Verdict verdict) {
+        return Characterization.masked(one.cases().get(0), verdict.actual(),
+                Conditions.OTHERS.stream().map(each -> confirm(one, each).get(0).actual()).toList());
+    }
+
+    private List<Verdict> confirm(Recording recording, Conditions conditions) {
         Scripts scripts = new Scripts(program);
         List<Script> runnable = new ArrayList<>();
         Map<String, String> gone = new HashMap<>();
@@ -42,7 +52,7 @@ public final class Confirmation {
         Map<String, Outcome> outcomes = new HashMap<>();
         if (!runnable.isEmpty()) {
             // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
-            new Observation(classPath, limits).run(runnable).forEach(each -> outcomes.put(each.id(), each));
+            new Observation(classPath, limits).run(runnable, conditions).forEach(each -> outcomes.put(each.id(), each));
         }
         List<Verdict> verdicts = new ArrayList<>();
         for (Case each : recording.cases()) {

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.apache.commons.io.FileUtils;
 
 /** Starts processes for observed code: with its own working folder, a limited heap, and the same settings everywhere. */
 final class Launch {
@@ -31,20 +32,23 @@ final class Launch {
      * Runs a program of the witness until it ends or its time is over.
      *
      * @param program   name of its class
+     * @param flags     of the JVM, beside the usual ones
      * @param millis    after which the process and its children are killed
      * @return the exit code; -1 where the process had to be killed and would not go
      */
-    int run(String program, List<String> arguments, long millis) throws IOException {
+    int run(String program, List<String> arguments, List<String> flags, long millis) throws IOException {
         List<Path> path = new ArrayList<>(List.of(own()));
         path.addAll(classPath);
         Path work = Files.createDirectories(folder.resolve("work"));
+        FileUtils.cleanDirectory(work.toFile());
         Path temporary = Files.createDirectories(folder.resolve("tmp"));
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
         List<String> command = new ArrayList<>(List.of(java, "-Xmx" + limits.memoryMib() + "m", "-Xss1m",
                 "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-ShowCodeDetailsInExceptionMessages",
                 "-Xshare:auto", "-Xlog:disable", "-Djava.io.tmpdir=" + temporary, "-Duser.timezone=UTC",
-                "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true",
-                "-cp", path.stream().map(each -> each.toAbsolutePath().toString())
+                "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true"));
+        command.addAll(flags);
+        command.addAll(List.of("-cp", path.stream().map(each -> each.toAbsolutePath().toString())
                         .collect(Collectors.joining(File.pathSeparator)), program));
         command.addAll(arguments);
         Process process = new ProcessBuilder(command)

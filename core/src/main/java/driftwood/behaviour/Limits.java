@@ -5,8 +5,9 @@ package driftwood.behaviour;
  *
  * @param caseMillis milliseconds for one case
  * @param memoryMib  heap of the observed process in MiB
+ * @param jobs       processes at a time, at least 1
  */
-public record Limits(long caseMillis, int memoryMib) {
-    /** Two seconds and 256 MiB. */
-    public static final Limits DEFAULT = new Limits(2000, 256);
+public record Limits(long caseMillis, int memoryMib, int jobs) {
+    /** Two seconds and 256 MiB, one process. */
+    public static final Limits DEFAULT = new Limits(2000, 256, 1);
 }

@@ -16,6 +16,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import org.apache.commons.io.FileUtils;
 
 /**
@@ -25,6 +27,8 @@ import org.apache.commons.io.FileUtils;
 final class Observation {
     private static final int MOST_RESTARTS = 25;
     private static final long START_MILLIS = 20_000;
+    /** Fewer cases than this are not worth a process more. */
+    private static final int LEAST_CASES = 20;
 
     private final List<Path> classPath;
     private final Limits limits;
@@ -38,12 +42,39 @@ final class Observation {
     private record Told(List<Outcome> outcomes, boolean begun) {
     }
 
-    /** Runs scripts. @return an outcome for each, in order */
+    /** Runs scripts under the usual conditions. @return an outcome for each, in order */
     List<Outcome> run(List<Script> scripts) {
+        return run(scripts, Conditions.USUAL);
+    }
+
+    /** Runs scripts, in as many processes as the limits allow. @return an outcome for each, in order */
+    List<Outcome> run(List<Script> scripts, Conditions conditions) {
+        List<Script> ordered = conditions.order().of(scripts, false);
+        int jobs = Math.max(1, Math.min(limits.jobs(), ordered.size() / LEAST_CASES));
+        int share = (ordered.size() + jobs - 1) / jobs;
+        List<CompletableFuture<List<Outcome>>> parts = new ArrayList<>();
+        for (int from = 0; from < ordered.size(); from += share) {
+            List<Script> part = ordered.subList(from, Math.min(ordered.size(), from + share));
+            parts.add(CompletableFuture.supplyAsync(() -> apart(part, conditions), task -> new Thread(task).start()));
+        }
+        List<Outcome> outcomes = new ArrayList<>();
+        parts.forEach(part -> outcomes.addAll(joined(part)));
+        return conditions.order().of(outcomes, true);
+    }
+
+    private static List<Outcome> joined(CompletableFuture<List<Outcome>> part) {
+        try {
+            return part.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+        }
+    }
+
+    private List<Outcome> apart(List<Script> scripts, Conditions conditions) {
         try {
             Path folder = Files.createTempDirectory("driftwood-witness-");
             try {
-                return run(scripts, folder);
+                return run(scripts, folder, conditions);
             } finally {
                 FileUtils.deleteQuietly(folder.toFile());
             }
@@ -52,7 +83,13 @@ final class Observation {
         }
     }
 
-    private List<Outcome> run(List<Script> scripts, Path folder) throws IOException {
+    private List<Outcome> run(List<Script> scripts, Path folder, Conditions conditions) throws IOException {
+        List<Path> path = new ArrayList<>(classPath);
+        if (conditions.later() && LaterClock.copy(classPath.get(0), Files.createDirectories(folder.resolve("later")))) {
+            path.add(0, folder.resolve("later"));
+        }
+        // driftwood: leave hard-coded-instantiation because starting the process is what an observation is
+        Launch launch = new Launch(folder, path, limits);
         Path scriptFile = folder.resolve("scripts");
         try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(scriptFile)))) {
             to.writeInt(scripts.size());
@@ -68,7 +105,9 @@ final class Observation {
                 break;
             }
             Path outcomeFile = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
-            int exit = start(folder, scriptFile, outcomeFile, all.size(), scripts.size() - all.size());
+            long millis = START_MILLIS + (scripts.size() - all.size()) * (Witness.PATIENCE * limits.caseMillis() + 50);
+            int exit = launch.run(Witness.class.getName(), List.of(scriptFile.toString(), outcomeFile.toString(),
+                    Integer.toString(all.size()), Long.toString(limits.caseMillis())), conditions.flags(), millis);
             Told told = read(outcomeFile);
             all.addAll(told.outcomes());
             if (told.begun() && all.size() < scripts.size()) {
@@ -82,13 +121,8 @@ final class Observation {
     }
 
     private static Outcome ended(Script script, String ending, String why) {
-        return new Outcome(script.id(), ending, Value.scalar("text", why), "", "", List.of(), List.of(), List.of());
-    }
-
-    private int start(Path folder, Path scripts, Path outcomes, int begin, int count) throws IOException {
-        // driftwood: leave hard-coded-instantiation because starting the process is what an observation is
-        return new Launch(folder, classPath, limits).run(Witness.class.getName(), List.of(scripts.toString(),
-                outcomes.toString(), Integer.toString(begin), Long.toString(limits.caseMillis())), START_MILLIS + count * (Witness.PATIENCE * limits.caseMillis() + 50));
+        return new Outcome(script.id(), ending, Value.scalar("text", why), "", "", List.of(), List.of(), List.of(),
+                List.of());
     }
 
     private static Told read(Path outcomes) throws IOException {
@@ -106,5 +140,4 @@ final class Observation {
         }
         return new Told(told, begun);
     }
-
 }

@@ -16,7 +16,7 @@ import java.util.Map;
  * Recordings of whole programs, of any language: what a command prints, its exit code, and the files it writes. Each
  * run is made in a copy of the project.
  */
-public final class Programs {
+public final class Programs implements Confirming {
     /** What stands in the place of a routine: a command has none. */
     public static final String MARK = "run#";
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
@@ -57,12 +57,17 @@ public final class Programs {
             JsonNode first = run(given, 0);
             JsonNode again = run(given, 1);
             cases.add(Characterization.masked(new Case("c" + (cases.size() + 1), MARK + name, null, List.of(), given, null,
-                    List.of(), List.of()), first, again));
+                    List.of(), List.of()), first, List.of(again)));
         }
         return new Recording(Recording.FORMAT, MARK.replace('#', '-') + name, List.of(MARK + name), null, null, cases);
     }
 
-    /** A verdict for each command. */
+    @Override
+    public Case fresh(Recording one, Verdict verdict) {
+        return Characterization.masked(one.cases().get(0), verdict.actual(), List.of(run(one.cases().get(0).given(), 1)));
+    }
+
+    @Override
     public List<Verdict> confirm(Recording recording) {
         return recording.cases().stream().map(each -> Confirmation.judge(each, run(each.given(), 2))).toList();
     }

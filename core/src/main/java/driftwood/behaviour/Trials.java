@@ -113,7 +113,7 @@ final class Trials {
         classPath.forEach(each -> arguments.add(each.toAbsolutePath().toString()));
         long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
         // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
-        new Launch(folder, List.of(), limits).run(Trial.class.getName(), arguments, millis);
+        new Launch(folder, List.of(), limits).run(Trial.class.getName(), arguments, List.of(), millis);
     }
 
     /** @return whether a slip was begun and not ended */

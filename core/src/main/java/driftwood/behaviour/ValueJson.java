@@ -53,6 +53,10 @@ final class ValueJson {
             ArrayNode calls = node.putArray("asks");
             outcome.calls().forEach(calls::add);
         }
+        if (!outcome.files().isEmpty()) {
+            ObjectNode files = node.putObject("files");
+            outcome.files().forEach(each -> files.set(each.name(), lines(each.text())));
+        }
         return node;
     }
 

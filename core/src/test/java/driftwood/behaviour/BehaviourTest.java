@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** Records, changes the code, and confirms: with a real compiler and a real witness process. */
 class BehaviourTest {
-    private static final Limits QUICK = new Limits(700, 128);
+    private static final Limits QUICK = new Limits(700, 128, 1);
 
     @TempDir
     Path root;
@@ -103,6 +103,44 @@ class BehaviourTest {
     @Test
     void theSameSeedMakesTheSameRecording() throws Exception {
         assertThat(record("quay.Tariff", TARIFF)).isEqualTo(record("quay.Tariff", TARIFF));
+    }
+
+    private static final String WATCH = """
+            package quay;
+            import java.nio.file.*;
+            import java.time.LocalDate;
+            import java.util.*;
+            public class Watch {
+                private static int kept;
+                public String day() { return LocalDate.now() + " " + new Date().getTime() / 86_400_000L; }
+                public int turn() { return ++kept; }
+                public int log(int tons) throws java.io.IOException {
+                    kept++;
+                    Files.writeString(Path.of("log.txt"), "moored " + tons * 2);
+                    return tons;
+                }
+            }
+            """;
+
+    @Test
+    void whatTheClockAndEarlierCasesDecideIsMaskedAndWhatIsWrittenIsKept() throws Exception {
+        Recording recording = record("quay.Watch", WATCH);
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("#day"))
+                .allMatch(each -> each.varies().equals(List.of("/gives")));
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("#turn"))
+                .allMatch(each -> each.varies().equals(List.of("/gives")));
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("#log"))
+                .allMatch(each -> each.outcome().at("/files/log.txt/0").asText().startsWith("moored "));
+        assertThat(confirm(recording, WATCH)).containsOnlyKeys(Kind.SAME);
+        assertThat(confirm(recording, WATCH.replace("tons * 2", "tons * 3"))).containsKey(Kind.DIFFERENT);
+    }
+
+    @Test
+    void severalProcessesComeToTheSame() throws Exception {
+        Recording recording = record("quay.Tariff", TARIFF);
+        List<Verdict> verdicts = new Confirmation(program(), List.of(classes()), new Limits(700, 128, 3)).confirm(recording);
+        assertThat(verdicts).allMatch(each -> each.kind() == Kind.SAME).hasSameSizeAs(recording.cases());
+        assertThat(verdicts).extracting(each -> each.of().id()).isEqualTo(recording.cases().stream().map(Case::id).toList());
     }
 
     private static final String BERTH = """

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Records with slips planted, in real processes. */
 class StrengthTest {
-    private static final Limits QUICK = new Limits(700, 128);
+    private static final Limits QUICK = new Limits(700, 128, 1);
 
     @TempDir
     Path root;

@@ -39,9 +39,10 @@ class ValueJsonTest {
 
     @Test
     void anOutcomeLeavesOutWhatIsEmpty() {
-        assertThat(ValueJson.of(new Outcome("c", "gives", ONE, "", "", List.of(), List.of(), List.of()))).hasToString("{\"gives\":1}");
-        assertThat(ValueJson.of(new Outcome("c", "gives", ONE, "a\nb", "c", List.of("this"), List.of(ONE), List.of("Ear.hear()")))).hasToString(
-                "{\"gives\":1,\"prints\":[\"a\",\"b\"],\"complains\":[\"c\"],\"leaves\":{\"this\":1},\"asks\":[\"Ear.hear()\"]}");
+        assertThat(ValueJson.of(new Outcome("c", "gives", ONE, "", "", List.of(), List.of(), List.of(), List.of()))).hasToString("{\"gives\":1}");
+        assertThat(ValueJson.of(new Outcome("c", "gives", ONE, "a\nb", "c", List.of("this"), List.of(ONE), List.of("Ear.hear()"),
+                List.of(new Outcome.Writing("log.txt", "moored\nleft"))))).hasToString(
+                "{\"gives\":1,\"prints\":[\"a\",\"b\"],\"complains\":[\"c\"],\"leaves\":{\"this\":1},\"asks\":[\"Ear.hear()\"],\"files\":{\"log.txt\":[\"moored\",\"left\"]}}");
     }
 
     @ParameterizedTest(name = "{0} is {1} after writing and reading")

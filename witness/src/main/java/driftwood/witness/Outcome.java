@@ -13,7 +13,17 @@ import java.util.List;
  * @param names  what changed: "this" or a parameter's name
  * @param left   the changed objects afterwards
  * @param calls  calls on stand-ins, in order
+ * @param files  what was written in the working folder, by name
  */
 public record Outcome(String id, String ending, Value value, String out, String err, List<String> names,
-        List<Value> left, List<String> calls) {
+        List<Value> left, List<String> calls, List<Writing> files) {
+
+    /**
+     * A file that was written.
+     *
+     * @param name relative to the working folder, with forward slashes
+     * @param text what is in it; for a folder, a link or what is no text, words that say so
+     */
+    public record Writing(String name, String text) {
+    }
 }

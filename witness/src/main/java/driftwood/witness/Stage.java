@@ -4,6 +4,7 @@ import java.io.ByteArrayInputStream;
 import java.io.PrintStream;
 import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -12,6 +13,7 @@ final class Stage {
     private final long limit;
     private final Capture out = new Capture();
     private final Capture err = new Capture();
+    private final Desk desk = new Desk(Path.of("").toAbsolutePath());
 
     /** Takes the process's output over. @param limit milliseconds for each case */
     Stage(long limit) {
@@ -33,10 +35,11 @@ final class Stage {
         String complained = Describer.blurred(err.take());
         Outcome told = outcome[0];
         if (told == null) {
-            return new Outcome(script.id(), "endless", Value.NULL, printed, complained, List.of(), List.of(), List.of());
+            return new Outcome(script.id(), "endless", Value.NULL, printed, complained, List.of(), List.of(), List.of(),
+                    desk.take());
         }
         return new Outcome(told.id(), told.ending(), told.value(), printed, complained, told.names(), told.left(),
-                told.calls());
+                told.calls(), desk.take());
     }
 
     /**
@@ -101,7 +104,7 @@ final class Stage {
                 left.add(after);
             }
         }
-        return new Outcome(script.id(), ending, value, "", "", changed, left, standIns.calls());
+        return new Outcome(script.id(), ending, value, "", "", changed, left, standIns.calls(), List.of());
     }
 
     private static void watch(Object object, String name, List<Object> watched, List<String> names,

@@ -166,11 +166,18 @@ public final class Wire {
         list(to, outcome.names(), Wire::text);
         list(to, outcome.left(), Wire::value);
         list(to, outcome.calls(), Wire::text);
+        list(to, outcome.files(), Wire::writing);
+    }
+
+    private static void writing(DataOutputStream to, Outcome.Writing writing) throws IOException {
+        text(to, writing.name());
+        text(to, writing.text());
     }
 
     public static Outcome outcome(DataInputStream from) throws IOException {
         return new Outcome(text(from), text(from), value(from, 0), text(from), text(from), list(from, Wire::text),
-                list(from, each -> value(each, 0)), list(from, Wire::text));
+                list(from, each -> value(each, 0)), list(from, Wire::text),
+                list(from, each -> new Outcome.Writing(text(each), text(each))));
     }
 
     private static void value(DataOutputStream to, Value value) throws IOException {

@@ -31,7 +31,8 @@ class WireTest {
     @Test
     void anOutcomeComesBackAsItWas() throws IOException {
         Outcome outcome = new Outcome("c1", "gives", new Value("object", "quay.Tug", List.of("name"),
-                List.of(Value.scalar("text", "Ada"))), "out", "err", List.of("this"), List.of(Value.NULL), List.of("Ear.hear()"));
+                List.of(Value.scalar("text", "Ada"))), "out", "err", List.of("this"), List.of(Value.NULL), List.of("Ear.hear()"),
+                List.of(new Outcome.Writing("log.txt", "moored\n")));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         Wire.write(new DataOutputStream(bytes), outcome);
         assertThat(Wire.outcome(new DataInputStream(new ByteArrayInputStream(bytes.toByteArray())))).isEqualTo(outcome);

@@ -1,7 +1,7 @@
 package driftwood.cli.command;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import driftwood.behaviour.Characterization;
+import driftwood.behaviour.Confirming;
+import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Recordings;
@@ -34,21 +34,18 @@ final class AgainCommand {
         if (one.cases().isEmpty()) {
             throw new UsageException("--again: " + recording.of() + " has no case " + id + ".");
         }
-        Verdict first = confirmed(line, one, project, console);
+        Confirming confirming = Programs.isOne(one) ? new Programs(project.root(), RunCommands.millis(line))
+                : ConfirmCommand.confirmation(line, project, console);
+        Verdict first = confirming.confirm(one).get(0);
         if (first.kind() == Verdict.Kind.GONE) {
             throw new UsageException("--again: " + id + " can no longer be run: " + first.why() + ".");
         }
-        JsonNode again = confirmed(line, one, project, console).actual();
-        Case fresh = Characterization.masked(one.cases().get(0), first.actual(), again);
+        Case fresh = confirming.fresh(one, first);
         Path saved = new Recordings(project.root()).save(recording.with(fresh, because));
         Style style = new Style(console.colour());
         console.out().println((first.kind() == Verdict.Kind.SAME ? "Nothing had changed in " : "Recorded again: ")
                 + style.strong(id) + " of " + recording.of() + ", because " + Style.safe(because) + ".");
         console.out().println("Saved as " + project.root().relativize(saved));
         return ExitCode.FINE;
-    }
-
-    private static Verdict confirmed(CommandLine line, Recording one, Project project, Console console) {
-        return ConfirmCommand.confirmed(line, List.of(one), project, console).get(one).get(0);
     }
 }

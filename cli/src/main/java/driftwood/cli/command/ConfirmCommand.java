@@ -93,11 +93,14 @@ public final class ConfirmCommand implements Command {
             wanted.forEach(each -> verdicts.put(each, programs.confirm(each)));
             return verdicts;
         }
-        Scan.Result result = project.link(console);
-        List<Path> classPath = Observed.classPath(line, result, console);
-        Confirmation confirmation = new Confirmation(result.program(), classPath, Observed.limits(line));
+        Confirmation confirmation = confirmation(line, project, console);
         wanted.forEach(each -> verdicts.put(each, Programs.isOne(each) ? programs.confirm(each) : confirmation.confirm(each)));
         return verdicts;
+    }
+
+    static Confirmation confirmation(CommandLine line, Project project, Console console) {
+        Scan.Result result = project.link(console);
+        return new Confirmation(result.program(), Observed.classPath(line, result, console), Observed.limits(line));
     }
 
     private static Recording only(CommandLine line, Recording recording) {

@@ -31,12 +31,14 @@ final class Observed {
                 .addOption(Flags.value("case-time", "MS", "milliseconds for one case (default "
                         + Limits.DEFAULT.caseMillis() + ")"))
                 .addOption(Flags.value("memory", "MIB", "heap of the observed process (default "
-                        + Limits.DEFAULT.memoryMib() + ")"));
+                        + Limits.DEFAULT.memoryMib() + ")"))
+                .addOption(Flags.value("jobs", "N", "processes that run cases at a time (default 1)"));
     }
 
     static Limits limits(CommandLine line) {
         return new Limits((long) Math.max(1, Flags.number(line, "case-time", Limits.DEFAULT.caseMillis())),
-                (int) Math.max(16, Flags.number(line, "memory", Limits.DEFAULT.memoryMib())));
+                (int) Math.max(16, Flags.number(line, "memory", Limits.DEFAULT.memoryMib())),
+                (int) Math.max(1, Flags.number(line, "jobs", Limits.DEFAULT.jobs())));
     }
 
     /**

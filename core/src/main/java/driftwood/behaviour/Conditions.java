@@ -1,0 +1,41 @@
+package driftwood.behaviour;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+
+/**
+ * Circumstances under which cases are run. What an outcome owes to them is no behaviour of the code, and is masked.
+ *
+ * @param order     of the cases: what earlier ones leave behind in static state shows
+ * @param flags     of the JVM: other identity hashes, so that the order of hashed things differs
+ * @param later     the clock that the project's own classes read is more than a year ahead
+ */
+record Conditions(Order order, List<String> flags, boolean later) {
+    /** An order of cases; no case keeps its place in all of them. */
+    enum Order {
+        GIVEN, BACKWARDS, HALVES;
+
+        /** The items in this order, or put back from it. */
+        <T> List<T> of(List<T> items, boolean back) {
+            List<T> ordered = new ArrayList<>(items);
+            if (this == BACKWARDS) {
+                Collections.reverse(ordered);
+            } else if (this == HALVES) {
+                int half = items.size() / 2;
+                Collections.rotate(ordered, back ? half : -half);
+            }
+            return ordered;
+        }
+    }
+
+    /** As any program runs. */
+    static final Conditions USUAL = new Conditions(Order.GIVEN, List.of(), false);
+    /** Other circumstances, to compare with. The flag chooses how HotSpot makes identity hashes. */
+    static final List<Conditions> OTHERS = List.of(new Conditions(Order.BACKWARDS, hashes(3), true),
+            new Conditions(Order.HALVES, hashes(0), false));
+
+    private static List<String> hashes(int way) {
+        return List.of("-XX:+IgnoreUnrecognizedVMOptions", "-XX:+UnlockExperimentalVMOptions", "-XX:hashCode=" + way);
+    }
+}
