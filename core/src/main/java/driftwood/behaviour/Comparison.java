@@ -63,7 +63,7 @@ final class Comparison {
         return node == null ? MissingNode.getInstance() : node;
     }
 
-    private static String escaped(String name) {
+    static String escaped(String name) {
         return name.replace("~", "~0").replace("/", "~1");
     }
 

@@ -50,11 +50,15 @@ final class Scripts {
         if (each.routine().endsWith("#new")) {
             return new Script(each.id(), receiver, before, List.of(), List.of());
         }
-        String name = each.routine().substring(hash + 1, each.routine().indexOf('('));
-        RoutineOutline routine = exact(type, each.routine()) != null ? exact(type, each.routine())
-                : routine(type, name, each.given());
+        RoutineOutline routine = observed(type, each);
         List<String> names = routine.parameters().stream().map(ParameterOutline::name).toList();
         return new Script(each.id(), receiver, before, List.of(call(type, routine, each.given())), names);
+    }
+
+    /** The routine that a case calls, as the code has it now. */
+    RoutineOutline observed(TypeOutline type, Case each) {
+        String name = each.routine().substring(each.routine().indexOf('#') + 1, each.routine().indexOf('('));
+        return exact(type, each.routine()) != null ? exact(type, each.routine()) : routine(type, name, each.given());
     }
 
     private RoutineOutline exact(TypeOutline type, String symbol) {

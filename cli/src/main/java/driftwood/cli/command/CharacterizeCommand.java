@@ -1,6 +1,7 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.Characterization;
+import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
 import driftwood.behaviour.Surface;
 import driftwood.cli.Command;
@@ -63,6 +64,8 @@ public final class CharacterizeCommand implements Command {
                 .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input"))
                 .addOption(Flags.value("env", "NAME=VALUE", "with --run: part of the environment; may be given several "
                         + "times"))
+                .addOption(Flags.value("write-tests", "DIR", "write the recording named as ordinary JUnit 5 and AssertJ tests "
+                        + "below this folder; made first where there is none"))
                 .addOption(Flags.value("again", "CASE", "record this case of the recording named again, as its new outcome "
                         + "is right"))
                 .addOption(Flags.value("because", "REASON", "with --again: why it is right; kept in the recording"))
@@ -79,6 +82,13 @@ public final class CharacterizeCommand implements Command {
             return RunCommands.record(line, console);
         }
         String wanted = Flags.operand(line, "the id of a finding or the name of a type");
+        if (line.hasOption("write-tests")) {
+            Project project = Project.of(Flags.projectOf(line));
+            Optional<Recording> known = ConfirmCommand.known(wanted, project.root());
+            if (known.isPresent()) {
+                return KeepTests.write(line, known.get(), project, console);
+            }
+        }
         long seconds = (long) Math.max(0, Flags.number(line, "trial-time", TRIAL_SECONDS));
         int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
         Project project = Project.of(Flags.projectOf(line));
@@ -110,7 +120,7 @@ public final class CharacterizeCommand implements Command {
         Path saved = new Recordings(result.root()).save(recorded.recording());
         console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option())
                 .of(recorded, result.root().relativize(saved)));
-        return ExitCode.FINE;
+        return line.hasOption("write-tests") ? KeepTests.write(line, recorded.recording(), project, console) : ExitCode.FINE;
     }
 
     /** By qualified name, or by simple name where only one type has it. */

@@ -133,6 +133,12 @@ public final class ConfirmCommand implements Command {
         }
     }
 
+    /** The recording of a name; empty where there is none. */
+    static Optional<Recording> known(String wanted, Path root) {
+        return new Recordings(root).files().isEmpty() ? Optional.empty() : recordings(List.of(), root).stream().filter(each ->
+                each.of().equals(wanted) || each.of().substring(each.of().lastIndexOf('.') + 1).equals(wanted)).findFirst();
+    }
+
     /** The recordings of some names, or all. @throws UsageException where there is none, or one is damaged */
     static List<Recording> recordings(List<String> wanted, Path root) {
         Recordings store = new Recordings(root);
