@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIf;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -93,6 +94,32 @@ class KeptTestsTest {
         write("HarbourDues");
         SampleFiles.copy("slip", folder);
         assertThat(failures()).isNotEmpty();
+    }
+
+    static boolean hasPython() throws InterruptedException {
+        try {
+            return new ProcessBuilder("python3", "--version").start().waitFor() == 0;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"HarbourDues", "PilotRoster", "ArrivalDesk", "LockGate", "quay.vessels", "quay.dues", "Crate"})
+    @EnabledIf("hasPython")
+    void thoseInPythonPassAsWell(String type) throws Exception {
+        Path python = Files.createDirectories(folder.resolve("python"));
+        SampleFiles.copy("kelp-quay-py", python);
+        Path tests = folder.resolve("tests");
+        assertThat(InProcess.run("characterize", "--project", python.toString(), "--write-tests", tests.toString(), type).out())
+                .contains("are in these tests. They need unittest alone.");
+        ProcessBuilder builder = new ProcessBuilder("python3", "-m", "unittest", "discover", "-s", tests.toString())
+                .directory(python.toFile()).redirectErrorStream(true);
+        builder.environment().putAll(java.util.Map.of("PYTHONPATH", python.toString(), "PYTHONDONTWRITEBYTECODE", "1"));
+        Process process = builder.start();
+        String told = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(told).isZero();
+        assertThat(told).contains("OK").doesNotContain("Ran 0 tests");
     }
 
     @Test

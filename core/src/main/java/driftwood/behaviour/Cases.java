@@ -12,6 +12,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.tree.RoutineKind;
+import driftwood.source.Language;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import java.nio.file.Path;
@@ -116,7 +117,8 @@ final class Cases {
             return inputs.values(new TypeRef(type.name()), type, "", most, 2);
         }
         boolean bare = ways.fullest(type).map(way -> way.parameters().isEmpty()).orElse(ways.creators(type).isEmpty());
-        int wanted = bare && program.children(type).isEmpty() ? 1 : routine.parameters().isEmpty() ? most : Math.max(3, most / 4);
+        boolean attributes = program.fileOf(type).language() == Language.PYTHON && !type.fields().isEmpty();
+        int wanted = bare && program.children(type).isEmpty() ? attributes ? 4 : 1 : routine.parameters().isEmpty() ? most : Math.max(3, most / 4);
         return inputs.values(new TypeRef(type.name()), type, "", wanted, 2).stream()
                 .filter(each -> each.has("is") || each.has("enum")).toList();
     }

@@ -1,13 +1,11 @@
 package driftwood.behaviour;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import driftwood.behaviour.Assembly.CannotMake;
 import driftwood.behaviour.Comparison.Difference;
+import driftwood.behaviour.Driver.Ran;
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Surface.Target;
 import driftwood.program.Program;
-import driftwood.witness.Outcome;
-import driftwood.witness.Script;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -16,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 
@@ -26,8 +25,12 @@ public final class Characterization {
 
     private final Program program;
     private final Path root;
-    private final List<Path> classPath;
-    private final Limits limits;
+    private final Driver driver;
+    private final Optional<Trying> trying;
+
+    /** What slips are tried with. @param classes the project's own, compiled */
+    private record Trying(Path classes, Trials trials) {
+    }
 
     /**
      * What recording came to.
@@ -42,12 +45,20 @@ public final class Characterization {
             Map<String, Integer> unmade, Strength strength) {
     }
 
-    /** @param classPath compiled classes of the project and what they need */
+    /** Of Java code. @param classPath compiled classes of the project and what they need */
     public Characterization(Program program, Path root, List<Path> classPath, Limits limits) {
         this.program = program;
         this.root = root;
-        this.classPath = classPath;
-        this.limits = limits;
+        this.driver = new JavaDriver(program, classPath, limits);
+        this.trying = Optional.of(new Trying(classPath.get(0), new Trials(classPath, limits)));
+    }
+
+    /** Of code in another language. */
+    public Characterization(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
+        this.program = program;
+        this.root = root;
+        this.driver = Runtimes.driver(program, root, interpreter, limits);
+        this.trying = Optional.empty();
     }
 
     /**
@@ -69,52 +80,47 @@ public final class Characterization {
             surface.targets().forEach(target -> cases.addAll(maker.of(target, drawn, left)));
         }
         List<Case> pool = observe(cases, unmade);
-        // driftwood: leave hard-coded-instantiation because proving is part of the work; its trials are handed in
-        Proof proof = new Proof(program, root, classPath.get(0), new Trials(classPath, limits), fresh -> observe(fresh, new HashMap<>()));
-        List<Case> recorded = proof.chosen(pool, surface, most, trial);
+        Strength strength = Strength.unmeasured(trying.isPresent() ? "it was not asked for"
+                : "slips can be planted in Java only so far");
+        List<Case> recorded;
+        if (trying.isPresent() && !trial.isZero()) {
+            // driftwood: leave hard-coded-instantiation because proving is part of the work; its trials are handed in
+            Proof proof = new Proof(program, root, trying.get().classes(), trying.get().trials(),
+                    fresh -> observe(fresh, new HashMap<>()));
+            recorded = proof.chosen(pool, surface, most, trial);
+            strength = proof.strength();
+        } else {
+            recorded = Proof.first(pool, most);
+        }
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         for (Target target : surface.targets()) {
             perTarget.put(target.symbol(), 0);
         }
         recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
         Recording recording = new Recording(Recording.FORMAT, of,
-                surface.targets().stream().map(Target::symbol).toList(), Recording.Proven.of(proof.strength()),
+                surface.targets().stream().map(Target::symbol).toList(), Recording.Proven.of(strength),
                 null, recorded);
-        return new Result(recording, perTarget, left, unmade, proof.strength());
+        return new Result(recording, perTarget, left, unmade, strength);
     }
 
     private List<Case> observe(List<Case> cases, Map<String, Integer> unmade) {
-        Scripts scripts = new Scripts(program);
-        List<Case> runnable = new ArrayList<>();
-        List<Script> first = new ArrayList<>();
+        List<Case> named = new ArrayList<>();
         for (Case each : cases) {
-            Case named = new Case("c" + (runnable.size() + 1), each.routine(), each.on(), each.before(), each.given(),
-                    null, List.of(), List.of());
-            try {
-                first.add(scripts.of(named));
-                runnable.add(named);
-            } catch (CannotMake e) {
-                unmade.merge(e.getMessage(), 1, Integer::sum);
-            }
+            named.add(new Case("c" + (named.size() + 1), each.routine(), each.on(), each.before(), each.given(), null,
+                    List.of(), List.of()));
         }
-        if (first.isEmpty()) {
-            return List.of();
-        }
-        // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
-        Observation observation = new Observation(classPath, limits);
-        List<CompletableFuture<List<Outcome>>> others = Conditions.OTHERS.stream().map(each -> CompletableFuture
-                .supplyAsync(() -> observation.run(first, each), task -> new Thread(task).start())).toList();
-        List<Outcome> outcomes = observation.run(first);
-        List<List<Outcome>> again = others.stream().map(CompletableFuture::join).toList();
+        List<CompletableFuture<List<Ran>>> others = Conditions.OTHERS.stream().map(each -> CompletableFuture
+                .supplyAsync(() -> driver.run(named, each), task -> new Thread(task).start())).toList();
+        List<Ran> usual = named.isEmpty() ? List.of() : driver.run(named, Conditions.USUAL);
+        List<List<Ran>> again = others.stream().map(CompletableFuture::join).toList();
         List<Case> recorded = new ArrayList<>();
-        for (int i = 0; i < runnable.size(); i++) {
-            Outcome outcome = outcomes.get(i);
-            if (outcome.ending().equals("unmade")) {
-                unmade.merge(outcome.value().text(), 1, Integer::sum);
+        for (int i = 0; i < named.size(); i++) {
+            int at = i;
+            if (usual.get(i).outcome().isMissingNode()) {
+                unmade.merge(usual.get(i).unmade(), 1, Integer::sum);
             } else {
-                int at = i;
-                recorded.add(masked(runnable.get(i), ValueJson.of(outcome),
-                        again.stream().<JsonNode>map(run -> ValueJson.of(run.get(at))).toList()));
+                recorded.add(masked(named.get(i), usual.get(i).outcome(),
+                        again.stream().map(run -> run.get(at).outcome()).toList()));
             }
         }
         return recorded;

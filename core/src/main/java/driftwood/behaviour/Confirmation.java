@@ -2,29 +2,26 @@ package driftwood.behaviour;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.MissingNode;
-import driftwood.behaviour.Assembly.CannotMake;
 import driftwood.behaviour.Comparison.Difference;
+import driftwood.behaviour.Driver.Ran;
 import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
-import driftwood.witness.Outcome;
-import driftwood.witness.Script;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** Runs a recording against the code as it is now. */
 public final class Confirmation implements Confirming {
-    private final Program program;
-    private final List<Path> classPath;
-    private final Limits limits;
+    private final Driver driver;
 
-    /** @param classPath compiled classes of the project as it is now, and what they need */
+    /** Of Java code. @param classPath compiled classes of the project as it is now, and what they need */
     public Confirmation(Program program, List<Path> classPath, Limits limits) {
-        this.program = program;
-        this.classPath = classPath;
-        this.limits = limits;
+        this.driver = new JavaDriver(program, classPath, limits);
+    }
+
+    /** Of code in another language. */
+    public Confirmation(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
+        this.driver = Runtimes.driver(program, root, interpreter, limits);
     }
 
     @Override
@@ -39,29 +36,13 @@ public final class Confirmation implements Confirming {
     }
 
     private List<Verdict> confirm(Recording recording, Conditions conditions) {
-        Scripts scripts = new Scripts(program);
-        List<Script> runnable = new ArrayList<>();
-        Map<String, String> gone = new HashMap<>();
-        for (Case each : recording.cases()) {
-            try {
-                runnable.add(scripts.of(each));
-            } catch (CannotMake e) {
-                gone.put(each.id(), e.getMessage());
-            }
-        }
-        Map<String, Outcome> outcomes = new HashMap<>();
-        if (!runnable.isEmpty()) {
-            // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
-            new Observation(classPath, limits).run(runnable, conditions).forEach(each -> outcomes.put(each.id(), each));
-        }
+        List<Ran> all = driver.run(recording.cases(), conditions);
         List<Verdict> verdicts = new ArrayList<>();
-        for (Case each : recording.cases()) {
-            Outcome outcome = outcomes.get(each.id());
-            boolean unmade = outcome != null && outcome.ending().equals("unmade");
-            verdicts.add(outcome == null || unmade
-                    ? new Verdict(Verdict.Kind.GONE, each, MissingNode.getInstance(), List.of(),
-                            unmade ? outcome.value().text() : gone.get(each.id()))
-                    : judge(each, ValueJson.of(outcome)));
+        for (int i = 0; i < all.size(); i++) {
+            Case each = recording.cases().get(i);
+            boolean gone = all.get(i).outcome().isMissingNode();
+            verdicts.add(gone ? new Verdict(Verdict.Kind.GONE, each, MissingNode.getInstance(), List.of(), all.get(i).unmade())
+                    : judge(each, all.get(i).outcome()));
         }
         return verdicts;
     }

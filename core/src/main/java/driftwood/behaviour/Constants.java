@@ -1,6 +1,6 @@
 package driftwood.behaviour;
 
-import driftwood.read.java.JavaReader;
+import driftwood.read.Readers;
 import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
@@ -20,6 +20,7 @@ import driftwood.tree.Unary;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -42,16 +43,19 @@ final class Constants extends TreeScanner {
 
     /** Mines files. @param paths relative to the root; those that cannot be read are left out */
     static Constants of(Path root, Collection<String> paths) {
-        List<SourceText> texts = new ArrayList<>();
+        Map<Language, List<SourceText>> texts = new EnumMap<>(Language.class);
         for (String path : paths) {
+            Language language = Language.ofFileName(path).orElse(Language.JAVA);
             try {
-                texts.add(SourceText.read(new SourceFile(path, root.resolve(path), Language.JAVA, false)));
+                texts.computeIfAbsent(language, key -> new ArrayList<>())
+                        .add(SourceText.read(new SourceFile(path, root.resolve(path), language, false)));
             } catch (SourceText.NotReadable e) {
                 continue;
             }
         }
         Constants constants = new Constants();
-        new JavaReader().read(texts, tree -> constants.scan(tree.unit()));
+        Readers readers = new Readers();
+        texts.forEach((language, all) -> readers.of(language).read(all, tree -> constants.scan(tree.unit())));
         constants.later.forEach(Runnable::run);
         return constants;
     }
@@ -103,7 +107,7 @@ final class Constants extends TreeScanner {
     @Override
     public Void visitCall(Call call) {
         if (call.receiver().isPresent() && call.arguments().size() == 1
-                && Set.of("startsWith", "endsWith", "contains", "indexOf", "matches", "split", "compareTo")
+                && Set.of("startsWith", "endsWith", "contains", "indexOf", "matches", "split", "compareTo", "startswith", "endswith", "find", "get")
                 .contains(call.name())) {
             pair(call.receiver().get(), call.arguments().get(0));
         }

@@ -5,10 +5,12 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import driftwood.tree.Import;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
@@ -26,6 +28,8 @@ import java.util.Set;
 final class Inputs {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     private static final int DEEPEST = 4;
+    /** Values to try for an attribute. */
+    private static final int ATTRIBUTES = 4;
 
     private final Program program;
     private final Constants constants;
@@ -85,7 +89,9 @@ final class Inputs {
                 values.add(NullNode.instance);
             }
         } else {
-            new LibraryInputs(this, constants, word).add(type, scope, most, depth, values);
+            boolean python = program.fileOf(scope).language() == Language.PYTHON;
+            LibraryInputs library = new LibraryInputs(this, constants, word);
+            (python ? PythonInputs.of(type) : List.of(type)).forEach(each -> library.add(each, scope, most, depth, values));
         }
         List<JsonNode> list = new ArrayList<>(values);
         if (list.size() <= most || list.isEmpty()) {
@@ -135,7 +141,8 @@ final class Inputs {
     private List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
         Optional<Ways.Way> constructor = ways.fullest(type);
         if (constructor.isPresent()) {
-            return ofWay(type, constructor.get().parameters(), most, depth);
+            List<ObjectNode> made = ofWay(type, constructor.get().parameters(), most, depth);
+            return program.fileOf(type).language() == Language.PYTHON ? withAttributes(type, made, depth) : made;
         }
         List<ObjectNode> made = new ArrayList<>();
         List<Ways.Way> creators = ways.creators(type);
@@ -145,6 +152,20 @@ final class Inputs {
                 ObjectNode told = JSON.objectNode().put(Assembly.TYPE, type.name()).put(Assembly.BY, by);
                 object.remove(Assembly.TYPE);
                 made.add(told.setAll(object));
+            }
+        }
+        return made;
+    }
+
+    /** Where anybody may set what a constructor does not take, that is a state worth trying too. */
+    private List<ObjectNode> withAttributes(TypeOutline type, List<ObjectNode> bare, int depth) {
+        List<ObjectNode> made = new ArrayList<>(bare);
+        for (FieldOutline field : type.fields()) {
+            boolean open = !field.name().startsWith("_") && !field.traits().isStatic() && field.type().isPresent();
+            if (!bare.isEmpty() && open && !bare.get(0).has(field.name())) {
+                values(field.type(), type, field.name(), ATTRIBUTES, depth + 1).stream()
+                        .filter(each -> !each.isNull() && !(each.isArray() && each.isEmpty())).forEach(each ->
+                        made.add(bare.get(made.size() % bare.size()).deepCopy().set(field.name(), each)));
             }
         }
         return made;

@@ -16,6 +16,10 @@ final class Plain {
     private Plain() {
     }
 
+    static JsonNode read(String text) throws JsonProcessingException {
+        return MAPPER.readTree(text);
+    }
+
     static JsonNode of(JsonNode node) {
         try {
             return MAPPER.readTree(MAPPER.writeValueAsString(node));

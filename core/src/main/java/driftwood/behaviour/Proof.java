@@ -74,6 +74,15 @@ final class Proof {
                 strength = Strength.unmeasured(e.getMessage());
             }
         }
+        return chosen(pool, most, kept);
+    }
+
+    /** The first cases with outcomes of their own, then others. */
+    static List<Case> first(List<Case> pool, int most) {
+        return chosen(pool, most, new TreeSet<>());
+    }
+
+    private static List<Case> chosen(List<Case> pool, int most, Set<Integer> kept) {
         fill(pool, most, kept);
         List<Case> chosen = new ArrayList<>();
         for (int at : kept) {

@@ -5,11 +5,14 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The ways in which a type of the project can be made: constructors, creation routines, builders. */
@@ -44,6 +47,9 @@ final class Ways {
             return true;
         }
         Optional<TypeOutline> outer = program.type(type.outer());
+        if (outer.map(TypeOutline::isModule).orElse(false)) {
+            return true;
+        }
         boolean isStatic = type.traits().isStatic() || type.kind() != TypeKind.CLASS
                 || outer.map(TypeOutline::isInterface).orElse(false);
         return outer.isPresent() && isStatic && !outer.get().anonymous() && isReachable(outer.get());
@@ -51,6 +57,9 @@ final class Ways {
 
     /** The constructors that others may call; for a record without one, its components; else the default one. */
     List<Way> constructors(TypeOutline type) {
+        if (program.fileOf(type).language() == Language.PYTHON) {
+            return List.of(new Way(Optional.empty(), initialised(type)));
+        }
         List<RoutineOutline> written = type.constructors();
         List<Way> ways = new ArrayList<>();
         written.stream().filter(each -> !each.traits().isPrivate())
@@ -66,6 +75,20 @@ final class Ways {
             ways.add(new Way(Optional.empty(), List.of()));
         }
         return ways;
+    }
+
+    /** What creating an instance takes in Python: the nearest initialiser's parameters, or a data class's fields. */
+    private List<ParameterOutline> initialised(TypeOutline type) {
+        if (!type.constructors().isEmpty()) {
+            return type.constructors().get(0).parameters().stream().filter(each -> !each.variadic()).toList();
+        }
+        Map<String, ParameterOutline> parameters = new LinkedHashMap<>();
+        program.parents(type).forEach(parent -> initialised(parent).forEach(each -> parameters.put(each.name(), each)));
+        if (type.traits().isAnnotated("dataclass")) {
+            type.fields().stream().filter(each -> each.type().isPresent() && !each.traits().isStatic())
+                    .forEach(each -> parameters.put(each.name(), component(each)));
+        }
+        return List.copyOf(parameters.values());
     }
 
     private static ParameterOutline component(FieldOutline field) {

@@ -35,7 +35,7 @@ final class AgainCommand {
             throw new UsageException("--again: " + recording.of() + " has no case " + id + ".");
         }
         Confirming confirming = Programs.isOne(one) ? new Programs(project.root(), RunCommands.millis(line))
-                : ConfirmCommand.confirmation(line, project, console);
+                : ConfirmCommand.confirmation(line, one, project, console);
         Verdict first = confirming.confirm(one).get(0);
         if (first.kind() == Verdict.Kind.GONE) {
             throw new UsageException("--again: " + id + " can no longer be run: " + first.why() + ".");

@@ -64,7 +64,7 @@ public final class CharacterizeCommand implements Command {
                 .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input"))
                 .addOption(Flags.value("env", "NAME=VALUE", "with --run: part of the environment; may be given several "
                         + "times"))
-                .addOption(Flags.value("write-tests", "DIR", "write the recording named as ordinary JUnit 5 and AssertJ tests "
+                .addOption(Flags.value("write-tests", "DIR", "write the recording named as ordinary tests (JUnit 5 and AssertJ; unittest) "
                         + "below this folder; made first where there is none"))
                 .addOption(Flags.value("again", "CASE", "record this case of the recording named again, as its new outcome "
                         + "is right"))
@@ -95,10 +95,7 @@ public final class CharacterizeCommand implements Command {
         Scan.Result result = project.link(console);
         Optional<TypeOutline> type = type(wanted, result);
         String file = type.map(TypeOutline::file).orElseGet(() -> finding(wanted, project, result).file());
-        if (Language.ofFileName(file).orElse(Language.JAVA) != Language.JAVA) {
-            throw new UsageException(file + " is " + Language.ofFileName(file).orElseThrow().title()
-                    + ": so far only Java can be run and recorded. Its findings can be explained and planned.");
-        }
+        Language language = Language.ofFileName(file).orElse(Language.JAVA);
         Surface surface;
         String of;
         if (type.isPresent()) {
@@ -109,10 +106,9 @@ public final class CharacterizeCommand implements Command {
             surface = Surface.around(finding, result.program());
             of = finding.id();
         }
-        List<Path> classPath = Observed.classPath(line, result, console);
+        Characterization characterization = Observed.characterization(line, result, language, console);
         console.err().println("driftwood: running the code, in a process of its own, and trying what slips the cases notice...");
-        Characterization.Result recorded = new Characterization(result.program(), result.root(), classPath,
-                Observed.limits(line)).record(of, surface, most, Duration.ofSeconds(seconds));
+        Characterization.Result recorded = characterization.record(of, surface, most, Duration.ofSeconds(seconds));
         if (recorded.recording().cases().isEmpty()) {
             console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option()).nothing(recorded));
             return ExitCode.ACT;

@@ -4,6 +4,7 @@ import driftwood.behaviour.Confirmation;
 import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
+import driftwood.behaviour.Runtimes;
 import driftwood.behaviour.Verdict;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
@@ -15,9 +16,11 @@ import driftwood.cli.render.VerdictsJson;
 import driftwood.cli.render.VerdictsText;
 import driftwood.cli.render.VerdictsXml;
 import driftwood.smell.Scan;
+import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -93,14 +96,17 @@ public final class ConfirmCommand implements Command {
             wanted.forEach(each -> verdicts.put(each, programs.confirm(each)));
             return verdicts;
         }
-        Confirmation confirmation = confirmation(line, project, console);
-        wanted.forEach(each -> verdicts.put(each, Programs.isOne(each) ? programs.confirm(each) : confirmation.confirm(each)));
+        Scan.Result result = project.link(console);
+        Map<Language, Confirmation> confirmations = new EnumMap<>(Language.class);
+        wanted.forEach(each -> verdicts.put(each, (Programs.isOne(each) ? programs : confirmations.computeIfAbsent(
+                Runtimes.languageOf(each, result.program()), language -> Observed.confirmation(line, result, language, console)))
+                .confirm(each)));
         return verdicts;
     }
 
-    static Confirmation confirmation(CommandLine line, Project project, Console console) {
+    static Confirmation confirmation(CommandLine line, Recording recording, Project project, Console console) {
         Scan.Result result = project.link(console);
-        return new Confirmation(result.program(), Observed.classPath(line, result, console), Observed.limits(line));
+        return Observed.confirmation(line, result, Runtimes.languageOf(recording, result.program()), console);
     }
 
     private static Recording only(CommandLine line, Recording recording) {

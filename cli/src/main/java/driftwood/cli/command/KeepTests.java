@@ -2,12 +2,16 @@ package driftwood.cli.command;
 
 import driftwood.behaviour.JavaTests;
 import driftwood.behaviour.KeptTests;
+import driftwood.behaviour.PythonTests;
 import driftwood.behaviour.Recording;
+import driftwood.behaviour.Runtimes;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.Style;
+import driftwood.program.Program;
+import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,28 +21,32 @@ import org.apache.commons.cli.CommandLine;
 /** {@code characterize --write-tests}: writes a recording as ordinary tests. Tests that are there already are not lost. */
 final class KeepTests {
     /** In the first line of what was written, so that it may be written anew. */
-    private static final String MARK = "// Written by driftwood characterize --write-tests; written anew, it is replaced.\n";
+    private static final String MARK = "Written by driftwood characterize --write-tests; written anew, it is replaced.\n";
 
     private KeepTests() {
     }
 
     static ExitCode write(CommandLine line, Recording recording, Project project, Console console) {
         Path folder = Path.of(line.getOptionValue("write-tests")).toAbsolutePath().normalize();
-        KeptTests.Written written = new JavaTests(project.link(console).program()).write(recording);
+        Program program = project.link(console).program();
+        boolean python = Runtimes.languageOf(recording, program) == Language.PYTHON;
+        KeptTests tests = python ? new PythonTests(program) : new JavaTests(program);
+        KeptTests.Written written = tests.write(recording);
         Style style = new Style(console.colour());
         for (Map.Entry<String, String> each : written.files().entrySet()) {
-            save(folder.resolve(each.getKey()), MARK + each.getValue());
+            save(folder.resolve(each.getKey()), (python ? "# " : "// ") + MARK + each.getValue());
             console.out().println("Wrote " + style.strong(folder.resolve(each.getKey()).toString()));
         }
         console.out().println(written.cases() + " of " + recording.cases().size() + " cases of " + recording.of()
-                + " are in these tests." + (written.files().isEmpty() ? "" : " They need JUnit 5 and AssertJ, nothing of Driftwood."));
+                + " are in these tests." + (written.files().isEmpty() ? "" : " They need "
+                + (python ? "unittest alone" : "JUnit 5 and AssertJ, nothing of Driftwood") + "."));
         written.left().forEach((why, count) -> console.out().println("  left out, " + count + ": " + Style.safe(why)));
         return written.files().isEmpty() ? ExitCode.ACT : ExitCode.FINE;
     }
 
     private static void save(Path file, String text) {
         try {
-            if (Files.exists(file) && !Files.readString(file).startsWith(MARK)) {
+            if (Files.exists(file) && !Files.readString(file).substring(0, Math.min(MARK.length() + 3, (int) Files.size(file))).contains(MARK)) {
                 throw new UsageException("--write-tests: " + file + " is there already and was not written by Driftwood. "
                         + "Move it or name another folder.");
             }

@@ -1,7 +1,10 @@
 package driftwood.cli.command;
 
+import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Compiler;
+import driftwood.behaviour.Confirmation;
 import driftwood.behaviour.Limits;
+import driftwood.behaviour.Runtimes;
 import driftwood.cli.Console;
 import driftwood.cli.UsageException;
 import driftwood.program.Outline;
@@ -32,6 +35,7 @@ final class Observed {
                         + Limits.DEFAULT.caseMillis() + ")"))
                 .addOption(Flags.value("memory", "MIB", "heap of the observed process (default "
                         + Limits.DEFAULT.memoryMib() + ")"))
+                .addOption(Flags.value("interpreter", "COMMAND", "runs Python code (default python3)"))
                 .addOption(Flags.value("jobs", "N", "processes that run cases at a time (default 1)"));
     }
 
@@ -39,6 +43,24 @@ final class Observed {
         return new Limits((long) Math.max(1, Flags.number(line, "case-time", Limits.DEFAULT.caseMillis())),
                 (int) Math.max(16, Flags.number(line, "memory", Limits.DEFAULT.memoryMib())),
                 (int) Math.max(1, Flags.number(line, "jobs", Limits.DEFAULT.jobs())));
+    }
+
+    static Characterization characterization(CommandLine line, Scan.Result result, Language language, Console console) {
+        // driftwood: leave conditional-instantiation because what runs the code differs by language, and is chosen here
+        return language == Language.JAVA
+                ? new Characterization(result.program(), result.root(), classPath(line, result, console), limits(line))
+                : new Characterization(result.program(), result.root(), interpreter(line, language), limits(line));
+    }
+
+    static Confirmation confirmation(CommandLine line, Scan.Result result, Language language, Console console) {
+        return language == Language.JAVA
+                ? new Confirmation(result.program(), classPath(line, result, console), limits(line))
+                : new Confirmation(result.program(), result.root(), interpreter(line, language), limits(line));
+    }
+
+    private static Runtimes.Interpreter interpreter(CommandLine line, Language language) {
+        return Runtimes.of(language, line.getOptionValue("interpreter", "")).orElseThrow(() -> new UsageException(language.title()
+                + " cannot be run and recorded routine by routine; whole programs can, with characterize --run."));
     }
 
     /**

@@ -1,0 +1,21 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import driftwood.behaviour.Recording.Case;
+import java.util.List;
+
+/** Runs cases in the runtime of their language, in processes of their own, within limits. */
+interface Driver {
+
+    /**
+     * What became of a case.
+     *
+     * @param outcome what happened; missing where the case could not be run
+     * @param unmade  why it could not be run; empty where it could
+     */
+    record Ran(JsonNode outcome, String unmade) {
+    }
+
+    /** Runs cases under some conditions. @return an answer for each, in order */
+    List<Ran> run(List<Case> cases, Conditions conditions);
+}

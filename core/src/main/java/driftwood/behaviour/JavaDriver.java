@@ -1,0 +1,54 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.node.MissingNode;
+import driftwood.behaviour.Assembly.CannotMake;
+import driftwood.behaviour.Recording.Case;
+import driftwood.program.Program;
+import driftwood.witness.Outcome;
+import driftwood.witness.Script;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Runs cases of Java code in witness processes. */
+final class JavaDriver implements Driver {
+    private final Program program;
+    private final List<Path> classPath;
+    private final Limits limits;
+
+    /** @param classPath compiled classes of the project, and what they need */
+    JavaDriver(Program program, List<Path> classPath, Limits limits) {
+        this.program = program;
+        this.classPath = classPath;
+        this.limits = limits;
+    }
+
+    @Override
+    public List<Ran> run(List<Case> cases, Conditions conditions) {
+        Scripts scripts = new Scripts(program);
+        List<Script> runnable = new ArrayList<>();
+        Map<Case, String> gone = new HashMap<>();
+        for (Case each : cases) {
+            try {
+                runnable.add(scripts.of(each));
+            } catch (CannotMake e) {
+                gone.put(each, e.getMessage());
+            }
+        }
+        // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
+        List<Outcome> outcomes = runnable.isEmpty() ? List.of() : new Observation(classPath, limits).run(runnable, conditions);
+        List<Ran> all = new ArrayList<>();
+        int next = 0;
+        for (Case each : cases) {
+            all.add(gone.containsKey(each) ? new Ran(MissingNode.getInstance(), gone.get(each)) : ran(outcomes.get(next++)));
+        }
+        return all;
+    }
+
+    private static Ran ran(Outcome outcome) {
+        boolean unmade = outcome.ending().equals("unmade");
+        return new Ran(unmade ? MissingNode.getInstance() : ValueJson.of(outcome), unmade ? outcome.value().text() : "");
+    }
+}

@@ -1,0 +1,66 @@
+package driftwood.behaviour;
+
+import driftwood.program.Outline;
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.source.Language;
+import java.nio.file.Path;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The runtimes in which routines of other languages than Java are observed. */
+public final class Runtimes {
+    /** The witness of each language, among the resources of this package, and the interpreter that usually runs it. */
+    private static final Map<Language, Known> KNOWN = Map.of(Language.PYTHON, new Known("witness.py", "python3"));
+
+    private Runtimes() {
+    }
+
+    private record Known(String witness, String command) {
+    }
+
+    /**
+     * An interpreter.
+     *
+     * @param language that it runs
+     * @param command  starts it
+     */
+    public record Interpreter(Language language, List<String> command) {
+    }
+
+    /** The interpreter of a language. @param command starts it, in words; empty for the usual one */
+    public static Optional<Interpreter> of(Language language, String command) {
+        return Optional.ofNullable(KNOWN.get(language)).map(known -> new Interpreter(language,
+                List.of((command.isBlank() ? known.command() : command).strip().split("\\s+"))));
+    }
+
+    /** The language of what a recording observes; Java where nothing of it is left. */
+    public static Language languageOf(Recording recording, Program program) {
+        return recording.surface().stream().map(symbol -> program.type(symbol.substring(0, Math.max(0, symbol.indexOf('#')))))
+                .flatMap(Optional::stream).map(type -> program.fileOf(type).language()).findFirst().orElse(Language.JAVA);
+    }
+
+    static Driver driver(Program program, Path root, Interpreter interpreter, Limits limits) {
+        return new InterpreterDriver(interpreter.command(), KNOWN.get(interpreter.language()).witness(),
+                imports(program, root, interpreter.language()), limits);
+    }
+
+    /** Folders from which modules are imported: a file's path without the path that its module's name stands for. */
+    private static List<Path> imports(Program program, Path root, Language language) {
+        Set<Path> folders = new LinkedHashSet<>();
+        for (Outline outline : program.outlines()) {
+            Optional<TypeOutline> module = outline.types().stream().filter(TypeOutline::isModule).findFirst();
+            if (outline.language() == language && !outline.test() && module.isPresent()) {
+                String stem = outline.file().replaceFirst("(/__init__)?\\.[a-z]+$", "");
+                String path = module.get().name().replace('.', '/');
+                if (stem.endsWith(path)) {
+                    folders.add(root.resolve(stem.substring(0, stem.length() - path.length())).normalize());
+                }
+            }
+        }
+        return List.copyOf(folders);
+    }
+}

@@ -1,0 +1,160 @@
+package driftwood.behaviour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.abort;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Verdict.Kind;
+import driftwood.program.Program;
+import driftwood.smell.Scan;
+import driftwood.source.Language;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Records Python code, changes it, and confirms: in a real interpreter. */
+class PythonBehaviourTest {
+    private static final Limits QUICK = new Limits(700, 128, 1);
+    private static final Runtimes.Interpreter PYTHON = Runtimes.of(Language.PYTHON, "").orElseThrow();
+
+    @TempDir
+    Path root;
+
+    @BeforeAll
+    static void needsPython() throws InterruptedException {
+        try {
+            assumeTrue(new ProcessBuilder("python3", "--version").start().waitFor() == 0);
+        } catch (IOException e) {
+            abort("python3 is not installed");
+        }
+    }
+
+    private Program written(String text) throws Exception {
+        Path file = root.resolve("quay/tariff.py");
+        Files.createDirectories(file.getParent());
+        Files.writeString(root.resolve("quay/__init__.py"), "");
+        Files.writeString(file, text);
+        return new Scan(Scan.Options.DEFAULT).run(root, List.of(root.resolve("quay"))).program();
+    }
+
+    private Recording record(String type, String text) throws Exception {
+        Program program = written(text);
+        Surface surface = Surface.of(program.type(type).orElseThrow(), program);
+        Recording made = new Characterization(program, root, PYTHON, QUICK).record(type, surface, 120, Duration.ZERO).recording();
+        Recordings store = new Recordings(root);
+        return store.read(store.save(made));
+    }
+
+    private Map<Kind, Long> confirm(Recording recording, String text) throws Exception {
+        return new Confirmation(written(text), root, PYTHON, QUICK).confirm(recording).stream()
+                .collect(Collectors.groupingBy(Verdict::kind, Collectors.counting()));
+    }
+
+    private static final String TARIFF = """
+            LARGE = 500
+
+            class Tariff:
+                def __init__(self, base: int):
+                    self.base = base
+                    self.asked = 0
+
+                def dues(self, tonnage: int, local: bool, flag: str) -> int:
+                    self.asked += 1
+                    dues = self.base + tonnage // 10
+                    if tonnage > 500:
+                        dues += 40
+                    if flag is not None and flag.startswith("KQ"):
+                        dues -= 5
+                    return dues // 2 if local else dues
+
+            def spread(prices):
+                return max(prices) - min(prices) if prices else None
+            """;
+
+    static Stream<Arguments> slips() {
+        return Stream.of(Arguments.of("tonnage > 500", "tonnage >= 500"), Arguments.of("tonnage // 10", "tonnage // 11"),
+                Arguments.of("dues -= 5", "dues -= 6"), Arguments.of("\"KQ\"", "\"KX\""), Arguments.of("self.asked += 1", "pass"),
+                Arguments.of("dues // 2 if local else dues", "dues if local else dues // 2"),
+                Arguments.of("flag is not None and ", ""), Arguments.of("+= 40", "-= 40"));
+    }
+
+    @ParameterizedTest(name = "{0} -> {1}")
+    @MethodSource("slips")
+    void aSlipIsNoticed(String right, String wrong) throws Exception {
+        Recording recording = record("quay.tariff.Tariff", TARIFF);
+        assertThat(TARIFF).contains(right);
+        assertThat(confirm(recording, TARIFF)).containsOnlyKeys(Kind.SAME);
+        assertThat(confirm(recording, TARIFF.replace(right, wrong))).containsKey(Kind.DIFFERENT);
+    }
+
+    @Test
+    void functionsOfAModuleAreObservedWithoutTypes() throws Exception {
+        Recording recording = record("quay.tariff", TARIFF);
+        assertThat(recording.cases()).extracting(Case::routine).containsOnly("quay.tariff#spread(prices)");
+        assertThat(confirm(recording, TARIFF.replace("else None", "else 0"))).containsKey(Kind.DIFFERENT);
+        assertThat(confirm(recording, TARIFF.replace("def spread", "def width"))).containsOnlyKeys(Kind.GONE);
+    }
+
+    @Test
+    void anObjectIsBuiltInTheWayTheCodeNowOffers() throws Exception {
+        Recording recording = record("quay.tariff.Tariff", TARIFF);
+        assertThat(confirm(recording, TARIFF.replace("def __init__(self, base: int):\n        self.base = base",
+                "def __init__(self):\n        self.base = 0"))).containsOnlyKeys(Kind.SAME);
+    }
+
+    private static final String HOSTILE = """
+            import os, sys, time, datetime
+
+            def endless(tons: int):
+                while True: pass
+
+            def leaves(tons: int):
+                sys.exit(3)
+
+            def dies(tons: int):
+                os._exit(7)
+
+            def deep(tons: int):
+                return deep(tons)
+
+            def floods(tons: int):
+                for _ in range(200000): print("x" * 100)
+
+            def writes(tons: int):
+                with open("log.txt", "a") as file: file.write("moored %d" % tons)
+
+            def day(tons: int):
+                return str(datetime.date.today())
+
+            def odd(tons: int):
+                return {str(each) + "x" for each in range(3)}, hash("quay"), float("nan")
+            """;
+
+    @Test
+    void hostileCodeIsContainedAndToldAsWhatItIs() throws Exception {
+        Recording recording = record("quay.tariff", HOSTILE);
+        Map<String, List<Case>> byRoutine = recording.cases().stream().collect(Collectors.groupingBy(each ->
+                each.routine().substring(each.routine().indexOf('#') + 1, each.routine().indexOf('('))));
+        assertThat(byRoutine.get("endless")).allMatch(each -> each.outcome().has("endless"));
+        assertThat(byRoutine.get("leaves")).allMatch(each -> each.outcome().at("/exits").asText().equals("exit code 3"));
+        assertThat(byRoutine.get("dies")).allMatch(each -> each.outcome().at("/exits").asText().equals("exit code 7"));
+        assertThat(byRoutine.get("deep")).allMatch(each -> each.outcome().at("/throws/is").asText().equals("RecursionError"));
+        assertThat(byRoutine.get("floods")).allMatch(each -> each.outcome().at("/prints").toString().length() < 80_000);
+        assertThat(byRoutine.get("writes")).allMatch(each -> each.outcome().at("/files/log.txt/0").asText().startsWith("moored "));
+        assertThat(byRoutine.get("day")).allMatch(each -> each.varies().equals(List.of("/gives")));
+        assertThat(byRoutine.get("odd")).allMatch(each -> each.varies().equals(List.of("/gives/tuple/1")));
+        assertThat(confirm(recording, HOSTILE)).containsOnlyKeys(Kind.SAME);
+    }
+}
