@@ -150,8 +150,9 @@ final class Assembly {
 
     /** The creation routine of a name with exactly these parts. */
     private Optional<Make> named(TypeOutline type, String by, Map<String, JsonNode> parts) {
-        List<Way> matching = ways.creators(type).stream().filter(way -> fits(way, parts)
-                && way.routine().orElseThrow().name().equals(by)).toList();
+        List<Way> offered = by.equals(ChosenWays.CONSTRUCTOR) ? ways.constructors(type) : ways.creators(type).stream()
+                .filter(way -> way.routine().orElseThrow().name().equals(by)).toList();
+        List<Way> matching = offered.stream().filter(way -> fits(way, parts)).toList();
         List<Way> typed = matching.stream().filter(way -> typesFit(way, parts)).toList();
         return (typed.isEmpty() ? matching : typed).stream().findFirst().map(way -> one(type, way, parts));
     }

@@ -24,6 +24,15 @@ public final class Confirmation implements Confirming {
         this.driver = Runtimes.driver(program, root, interpreter, limits);
     }
 
+    private Confirmation(Driver driver) {
+        this.driver = driver;
+    }
+
+    /** The same, with objects made as people said, and questions where the code leaves it open. */
+    public Confirmation asking(ChosenWays chosen, Program program) {
+        return new Confirmation(new AskingDriver(driver, chosen, program));
+    }
+
     @Override
     public List<Verdict> confirm(Recording recording) {
         return confirm(recording, Conditions.USUAL);

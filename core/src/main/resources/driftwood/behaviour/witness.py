@@ -110,6 +110,8 @@ def build(value):
     """An object from its named parts: by its constructor, a creation routine, or attributes set afterwards."""
     kind = find(value["is"])
     parts = {name: make(part) for name, part in value.items() if name not in ("is", "by")}
+    if value.get("by") == "new":
+        return call(kind, parts)
     if "by" in value and hasattr(kind, value["by"]):
         return call(getattr(kind, value["by"]), parts)
     if fits(kind, parts):

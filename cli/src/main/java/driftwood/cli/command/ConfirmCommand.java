@@ -1,6 +1,8 @@
 package driftwood.cli.command;
 
+import driftwood.behaviour.ChosenWays;
 import driftwood.behaviour.Confirmation;
+import driftwood.behaviour.Confirming;
 import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
@@ -97,16 +99,30 @@ public final class ConfirmCommand implements Command {
             return verdicts;
         }
         Scan.Result result = project.link(console);
-        Map<Language, Confirmation> confirmations = new EnumMap<>(Language.class);
+        ChosenWays chosen = chosen(project);
+        Map<Language, Confirming> confirmations = new EnumMap<>(Language.class);
         wanted.forEach(each -> verdicts.put(each, (Programs.isOne(each) ? programs : confirmations.computeIfAbsent(
-                Runtimes.languageOf(each, result.program()), language -> Observed.confirmation(line, result, language, console)))
-                .confirm(each)));
+                Runtimes.languageOf(each, result.program()), language -> Observed.confirmation(line, result, language, console)
+                .asking(chosen, result.program()))).confirm(each)));
+        if (chosen.save()) {
+            console.err().println("driftwood: the code leaves open how some objects are made now. Say it in "
+                    + project.root().resolve(".driftwood/ways.json") + " (by, names) and confirm again.");
+        }
         return verdicts;
     }
 
     static Confirmation confirmation(CommandLine line, Recording recording, Project project, Console console) {
         Scan.Result result = project.link(console);
-        return Observed.confirmation(line, result, Runtimes.languageOf(recording, result.program()), console);
+        return Observed.confirmation(line, result, Runtimes.languageOf(recording, result.program()), console)
+                .asking(chosen(project), result.program());
+    }
+
+    private static ChosenWays chosen(Project project) {
+        try {
+            return ChosenWays.of(project.root());
+        } catch (IOException e) {
+            throw new UsageException(e.getMessage() + ". Mend or delete it.");
+        }
     }
 
     private static Recording only(CommandLine line, Recording recording) {

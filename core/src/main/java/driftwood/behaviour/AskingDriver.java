@@ -1,0 +1,29 @@
+package driftwood.behaviour;
+
+import driftwood.behaviour.Recording.Case;
+import driftwood.program.Program;
+import java.util.List;
+
+/** Makes objects as people said, and asks them where the code leaves it open; all else is the other driver's. */
+final class AskingDriver implements Driver {
+    private final Driver other;
+    private final ChosenWays chosen;
+    private final Program program;
+
+    AskingDriver(Driver other, ChosenWays chosen, Program program) {
+        this.other = other;
+        this.chosen = chosen;
+        this.program = program;
+    }
+
+    @Override
+    public List<Ran> run(List<Case> cases, Conditions conditions) {
+        List<Ran> all = other.run(cases.stream().map(chosen::applied).toList(), conditions);
+        for (int i = 0; i < all.size(); i++) {
+            if (!all.get(i).unmade().isEmpty()) {
+                chosen.ask(cases.get(i), all.get(i).unmade(), program);
+            }
+        }
+        return all;
+    }
+}
