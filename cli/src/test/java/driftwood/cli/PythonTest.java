@@ -60,11 +60,23 @@ class PythonTest {
     }
 
     @Test
-    void recordingSaysThatItIsForJavaSoFar() throws IOException {
+    void aFindingIsRecordedAndConfirmedAndASlipIsNoticed() throws IOException {
         String id = scan().get("findings").get(0).get("id").asText();
-        Run run = InProcess.run("characterize", id, "--project", project);
-        assertThat(run.code()).isEqualTo(ExitCode.USAGE);
-        assertThat(run.err()).contains("is Python: so far only Java can be run and recorded");
+        assertThat(InProcess.run("characterize", id, "--project", project).out()).contains("ArrivalDesk#admit(Vessel)", "Saved as");
+        assertThat(InProcess.run("confirm", "--project", project).code()).isEqualTo(ExitCode.FINE);
+        java.nio.file.Path pilots = folder.resolve("quay/pilots.py");
+        java.nio.file.Files.writeString(pilots, java.nio.file.Files.readString(pilots).replace("else 15", "else 16"));
+        Run run = InProcess.run("confirm", "--project", project);
+        assertThat(run.code()).isEqualTo(ExitCode.ACT);
+        assertThat(run.out()).contains("ArrivalDesk").contains("15").contains("16");
+    }
+
+    @Test
+    void anInterpreterThatIsNotThereIsTold() throws IOException {
+        String id = scan().get("findings").get(0).get("id").asText();
+        Run run = InProcess.run("characterize", id, "--project", project, "--interpreter", "no-such-python");
+        assertThat(run.code()).isNotEqualTo(ExitCode.FINE);
+        assertThat(run.err()).contains("'no-such-python' cannot be started. Name the interpreter with --interpreter.");
     }
 
     @Test

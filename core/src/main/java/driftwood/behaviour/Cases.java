@@ -27,6 +27,8 @@ final class Cases {
     private static final int MOST_FILES = 80;
     private static final int MOST_MUTATORS = 6;
     private static final int ROUNDS = 3;
+    /** So many cases get so many others with equal numbers. */
+    private static final int ALIGNED = 4;
 
     private final Program program;
     private final Ways ways;
@@ -86,6 +88,10 @@ final class Cases {
             cases.add(new Case("", routine.symbol(), on.isNull() ? null : on, befores.get(row[1]),
                     given.isEmpty() ? null : given.get(row[2]), null, List.of(), List.of()));
         }
+        int front = Math.min(cases.size(), ALIGNED);
+        List<Case> aligned = cases.stream().map(each -> Neighbours.aligned(each, ALIGNED)).filter(each -> !each.isEmpty())
+                .limit(ALIGNED).flatMap(List::stream).toList();
+        cases.addAll(front, aligned);
         return cases;
     }
 

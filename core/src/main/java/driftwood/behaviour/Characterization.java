@@ -79,15 +79,16 @@ public final class Characterization {
             int drawn = trial.isZero() ? share : POOL * share;
             surface.targets().forEach(target -> cases.addAll(maker.of(target, drawn, left)));
         }
-        List<Case> pool = observe(cases, unmade);
+        List<Case> pool = observe(cases, unmade, Conditions.OTHERS);
         Strength strength = Strength.unmeasured(trying.isPresent() ? "it was not asked for"
                 : "slips can be planted in Java only so far");
         List<Case> recorded;
         if (trying.isPresent() && !trial.isZero()) {
             // driftwood: leave hard-coded-instantiation because proving is part of the work; its trials are handed in
             Proof proof = new Proof(program, root, trying.get().classes(), trying.get().trials(),
-                    fresh -> observe(fresh, new HashMap<>()));
-            recorded = proof.chosen(pool, surface, most, trial);
+                    fresh -> observe(fresh, new HashMap<>(), List.of()));
+            // Those that were found on the way were run once only.
+            recorded = observe(proof.chosen(pool, surface, most, trial), unmade, Conditions.OTHERS);
             strength = proof.strength();
         } else {
             recorded = Proof.first(pool, most);
@@ -103,13 +104,14 @@ public final class Characterization {
         return new Result(recording, perTarget, left, unmade, strength);
     }
 
-    private List<Case> observe(List<Case> cases, Map<String, Integer> unmade) {
+    /** @param conditions beside the usual ones: what differs under them is masked */
+    private List<Case> observe(List<Case> cases, Map<String, Integer> unmade, List<Conditions> conditions) {
         List<Case> named = new ArrayList<>();
         for (Case each : cases) {
             named.add(new Case("c" + (named.size() + 1), each.routine(), each.on(), each.before(), each.given(), null,
                     List.of(), List.of()));
         }
-        List<CompletableFuture<List<Ran>>> others = Conditions.OTHERS.stream().map(each -> CompletableFuture
+        List<CompletableFuture<List<Ran>>> others = conditions.stream().map(each -> CompletableFuture
                 .supplyAsync(() -> driver.run(named, each), task -> new Thread(task).start())).toList();
         List<Ran> usual = named.isEmpty() ? List.of() : driver.run(named, Conditions.USUAL);
         List<List<Ran>> again = others.stream().map(CompletableFuture::join).toList();

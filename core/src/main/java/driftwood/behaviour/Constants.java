@@ -33,8 +33,13 @@ import java.util.TreeMap;
  * gives 500 for "tonnage".
  */
 final class Constants extends TreeScanner {
+    /** A longer text is a message, not a value. In characters. */
+    private static final int LONGEST = 30;
+    private static final int MOST_KNOWN = 200;
+
     private final Map<String, Set<Literal>> byWord = new TreeMap<>();
     private final Set<Literal> compared = new LinkedHashSet<>();
+    private final Set<Literal> known = new LinkedHashSet<>();
     private final Map<String, Literal> named = new HashMap<>();
     private final List<Runnable> later = new ArrayList<>();
 
@@ -68,6 +73,23 @@ final class Constants extends TreeScanner {
     /** All constants that anything is compared with. */
     Set<Literal> all() {
         return compared;
+    }
+
+    /** Those that anything is compared with, then others that the code knows. */
+    Set<Literal> known() {
+        Set<Literal> all = new LinkedHashSet<>(compared);
+        all.addAll(known);
+        return all;
+    }
+
+    @Override
+    public Void visitLiteral(Literal literal) {
+        boolean worth = literal.kind() == LiteralKind.INTEGER || literal.kind() == LiteralKind.CHARACTER
+                || literal.kind() == LiteralKind.STRING && literal.text().length() <= LONGEST;
+        if (worth && known.size() < MOST_KNOWN) {
+            known.add(bare(literal));
+        }
+        return null;
     }
 
     @Override

@@ -43,6 +43,9 @@ final class LibraryInputs {
         } else if (name.equals("char") || name.equals("Character")) {
             characters(values);
         } else if (name.equals("String") || name.equals("CharSequence") || name.equals("Object")) {
+            if (name.equals("Object") && depth == 0) {
+                anything(scope, values);
+            }
             texts(most, depth, values);
         } else if (LISTS.contains(name)) {
             many(argument(type, 0), scope, depth, values, "");
@@ -117,6 +120,14 @@ final class LibraryInputs {
         if (depth == 0) {
             values.add(JSON.textNode("12"));
         }
+    }
+
+    /** What a routine that takes anything may be handed beside texts. */
+    private void anything(TypeOutline scope, Set<JsonNode> values) {
+        values.add(JSON.numberNode(7));
+        values.add(JSON.booleanNode(true));
+        values.add(Inputs.list(List.of(JSON.textNode("a"), JSON.textNode("b"))));
+        inputs.values(new TypeRef(scope.name()), scope, "", 2, 1).stream().filter(each -> each.has("is")).forEach(values::add);
     }
 
     /** None, one, and several. @param kind empty for lists and arrays, else the key that tells the kind */

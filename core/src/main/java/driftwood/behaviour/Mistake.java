@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 import org.objectweb.asm.tree.AbstractInsnNode;
@@ -42,8 +43,9 @@ record Mistake(Kind kind, String what, Runnable plant) {
     private static final String[] SIGNS = {"+", "-", "*", "/", "%"};
     private static final Set<String> QUIET = Set.of("addSuppressed", "close");
 
-    /** Which argument comes first makes no difference to these, so nobody could notice. */
-    private static final Set<String> EVEN_HANDED = Set.of("min", "max", "sum", "addExact", "multiplyExact");
+    /** Routines to which the order of their arguments makes no difference, by the beginning of their name. */
+    private static final Pattern EVEN_HANDED = Pattern.compile("(min|max|sum|add|mul|plus|greatestCommon|gcd|lcm|equal|same|both)"
+            + "([A-Z].*)?|mul(tiply|Pos)?.*|.*(Gcd|Lcm)");
 
     static List<Mistake> at(AbstractInsnNode node, MethodNode method, ClassNode type) {
         List<Mistake> found = new ArrayList<>();
@@ -202,7 +204,7 @@ record Mistake(Kind kind, String what, Runnable plant) {
             }));
         }
         int last = arguments.length - 1;
-        boolean evenHanded = call.owner.startsWith("java/lang/") && EVEN_HANDED.contains(call.name);
+        boolean evenHanded = call.getOpcode() == Opcodes.INVOKESTATIC && arguments.length == 2 && EVEN_HANDED.matcher(call.name).matches();
         if (!evenHanded && last >= 1 && arguments[last].equals(arguments[last - 1]) && arguments[last].getSize() == 1) {
             found.add(new Mistake(Kind.SWAPPED, "the last two arguments of " + call.name + " change places",
                     () -> method.instructions.insertBefore(call, new InsnNode(Opcodes.SWAP))));

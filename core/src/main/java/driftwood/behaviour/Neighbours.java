@@ -10,8 +10,10 @@ import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -24,6 +26,12 @@ import java.util.stream.Stream;
 final class Neighbours {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
+    /** Calls that may come before another, for each type. */
+    private static final int MOST_STEPS = 400;
+    /** Calls before the observed one. */
+    private static final int LONGEST = 5;
+
+    private final Map<String, List<Step>> steps = new HashMap<>();
     private final List<String> words = new ArrayList<>();
     private final List<Long> numbers = new ArrayList<>();
     private final Random random;
@@ -58,11 +66,63 @@ final class Neighbours {
         Set<JsonNode> told = new LinkedHashSet<>(List.of(whole(from)));
         List<Case> found = new ArrayList<>();
         for (int i = 0; i < 3 * most && found.size() < most && !values.isEmpty(); i++) {
+            Optional<Case> another = random.nextInt(4) == 0 ? otherwiseCome(from) : Optional.empty();
+            if (another.isPresent()) {
+                if (told.add(whole(another.get()))) {
+                    found.add(another.get());
+                }
+                continue;
+            }
             int[] left = {random.nextInt(values.size())};
             JsonNode other = other(values.get(left[0]), values);
             ObjectNode changed = (ObjectNode) replaced(whole(from), left, other);
             if (told.add(changed)) {
                 found.add(apart(from, changed));
+            }
+        }
+        return found;
+    }
+
+    /** Remembers which calls there are, so that others can be preceded by them. */
+    void learn(Collection<Case> cases) {
+        for (Case each : cases) {
+            int hash = each.routine().indexOf('#');
+            int open = each.routine().indexOf('(');
+            if (each.on() != null && !each.on().isNull() && open > 0) {
+                List<Step> known = steps.computeIfAbsent(each.routine().substring(0, hash), key -> new ArrayList<>());
+                if (known.size() < MOST_STEPS) {
+                    known.add(new Step(each.routine().substring(hash + 1, open), each.given()));
+                }
+            }
+        }
+    }
+
+    /** The case after one call more, or one less; empty where no call is known. */
+    private Optional<Case> otherwiseCome(Case from) {
+        List<Step> known = steps.getOrDefault(from.routine().substring(0, from.routine().indexOf('#')), List.of());
+        if (from.on() == null || from.on().isNull() || known.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Step> before = new ArrayList<>(from.before() == null ? List.of() : from.before());
+        if (before.size() >= LONGEST || !before.isEmpty() && random.nextInt(4) == 0) {
+            before.remove(random.nextInt(before.size()));
+        } else {
+            before.add(random.nextInt(before.size() + 1), known.get(random.nextInt(known.size())));
+        }
+        return Optional.of(new Case("", from.routine(), from.on(), before, from.given(), null, List.of(), List.of()));
+    }
+
+    /** A case with numbers made equal, two at a time: what tells {@code <} from {@code <=}. @param most how many */
+    static List<Case> aligned(Case from, int most) {
+        List<JsonNode> values = new ArrayList<>();
+        leaves(whole(from), values);
+        List<Case> found = new ArrayList<>();
+        for (int i = values.size() - 1; i >= 0; i--) {
+            for (int j = 0; j < values.size() && found.size() < most; j++) {
+                boolean numbers = values.get(i).isIntegralNumber() && values.get(j).isIntegralNumber();
+                if (numbers && !values.get(i).equals(values.get(j))) {
+                    found.add(apart(from, (ObjectNode) replaced(whole(from), new int[] {i}, values.get(j))));
+                }
             }
         }
         return found;
@@ -162,7 +222,8 @@ final class Neighbours {
         }
         long value = leaf.asLong();
         long[] near = {value + 1, value - 1, value + 1, value - 1, -value, value * 2, value * 3, 0, 1, 2, 10,
-                Integer.MAX_VALUE, Integer.MIN_VALUE, random.nextInt(100), random.nextInt(10)};
+                Integer.MAX_VALUE, Integer.MIN_VALUE, Integer.MAX_VALUE - random.nextInt(3),
+                Integer.MIN_VALUE + random.nextInt(3), 46_340 + random.nextInt(3), 65_535 + random.nextInt(3), random.nextInt(100), random.nextInt(10)};
         boolean known = !numbers.isEmpty() && random.nextInt(3) == 0;
         long chosen = known ? numbers.get(random.nextInt(numbers.size())) + random.nextInt(3) - 1
                 : near[random.nextInt(near.length)];

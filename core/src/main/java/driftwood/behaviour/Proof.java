@@ -26,9 +26,9 @@ import java.util.function.UnaryOperator;
 final class Proof {
     /** More slips than these say little more; they are taken evenly from all. */
     private static final int MOST_SLIPS = 600;
-    private static final int ROUNDS = 12;
+    private static final int ROUNDS = 40;
     /** After so many rounds in which nothing more was noticed, the rest is taken as it is. */
-    private static final int IDLE = 3;
+    private static final int IDLE = 6;
     private static final int SEEDS = 80;
     private static final int EACH = 8;
     private static final long SEED = 20261123L;
@@ -129,7 +129,8 @@ final class Proof {
         Set<Integer> noticing = new HashSet<>();
         Map<Integer, Set<Integer>> comers = new TreeMap<>();
         attempt(pool, 0, slips, told, under, until, noticing, comers);
-        Neighbours neighbours = new Neighbours(Constants.of(root, under.files()).all(), SEED);
+        Neighbours neighbours = new Neighbours(Constants.of(root, under.files()).known(), SEED);
+        neighbours.learn(pool);
         int idle = 0;
         for (int round = 0; round < ROUNDS && idle < IDLE && System.nanoTime() < until && isOpen(told); round++) {
             long before = open(told);

@@ -10,12 +10,15 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import org.apache.commons.io.FileUtils;
 
 /** Runs the cases of a recording against slips, in processes of their own. */
@@ -26,6 +29,8 @@ final class Trials {
     static final int UNTRIED = -4;
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
     private static final long CASE_MILLIS = 400;
+    /** Fewer slips than this are not worth a process more. */
+    private static final int LEAST_SLIPS = 8;
 
     private final List<Path> classPath;
     private final Limits limits;
@@ -52,6 +57,42 @@ final class Trials {
      * @return an answer for each slip
      */
     List<Answer> run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
+        int jobs = Math.max(1, Math.min(Runtime.getRuntime().availableProcessors(), slips.size() / LEAST_SLIPS));
+        List<CompletableFuture<List<Answer>>> parts = new ArrayList<>();
+        for (int job = 0; job < jobs; job++) {
+            List<Slip> part = new ArrayList<>();
+            for (int at = job; at < slips.size(); at += jobs) {
+                part.add(slips.get(at));
+            }
+            parts.add(CompletableFuture.supplyAsync(() -> apart(scripts, part, under, until), task -> new Thread(task).start()));
+        }
+        Answer[] answers = new Answer[slips.size()];
+        for (int job = 0; job < jobs; job++) {
+            List<Answer> part = joined(parts.get(job));
+            for (int i = 0; i < part.size(); i++) {
+                answers[job + i * jobs] = part.get(i);
+            }
+        }
+        return List.of(answers);
+    }
+
+    private static List<Answer> joined(CompletableFuture<List<Answer>> part) throws IOException {
+        try {
+            return part.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof UncheckedIOException io ? io.getCause() : new IOException(e.getCause());
+        }
+    }
+
+    private List<Answer> apart(List<Script> scripts, List<Slip> slips, Under under, long until) {
+        try {
+            return some(scripts, slips, under, until);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private List<Answer> some(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
         Path folder = Files.createTempDirectory("driftwood-trial-");
         try {
             Path scriptFile = folder.resolve("scripts");
@@ -72,7 +113,7 @@ final class Trials {
                 }
                 to.writeInt(slips.size());
                 for (Slip slip : slips) {
-                    to.writeInt(places.get(slip.place()));
+                    to.writeInt(slip.routine().equals("<clinit>") ? Trial.EVERY_CASE : places.get(slip.place()));
                     write(to, slip.owner(), under.planted(slip));
                 }
             }

@@ -17,6 +17,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The program that tells which slips the cases of a recording would notice: each slip is a class in place of another,
@@ -27,6 +28,8 @@ public final class Trial {
     public static final int UNNOTICED = -1;
     /** No case comes to the slip's place. */
     public static final int UNREACHED = -2;
+    /** In place of a place: any case may come to it, since it runs once, when its class is first used. */
+    public static final int EVERY_CASE = -1;
     /** Cases that do not end go on burning time; after so many the process is begun anew. */
     private static final int MOST_STUCK = 2;
     /** So many of the cases that come to an unnoticed slip are told. */
@@ -36,6 +39,8 @@ public final class Trial {
     private final Path classes;
     private final ClassLoader libraries;
     private final Stage stage;
+    /** Classes that were read, by name; empty where the project has none of that name. */
+    private final Map<String, byte[]> read = new ConcurrentHashMap<>();
 
     private Trial(List<Script> scripts, Path classes, ClassLoader libraries, Stage stage) {
         this.scripts = scripts;
@@ -114,7 +119,7 @@ public final class Trial {
             List<Integer> comers = new ArrayList<>();
             for (int at = 0; at < order.size() && noticed < 0; at++) {
                 int number = order.get(at);
-                if (!places.get(number).get(place)) {
+                if (place != EVERY_CASE && !places.get(number).get(place)) {
                     continue;
                 }
                 Outcome now = stage.run(scripts.get(number), loader);
@@ -166,8 +171,12 @@ public final class Trial {
                     }
                     Path file = classes.resolve(name.replace('.', '/') + ".class");
                     try {
-                        byte[] own = Files.isRegularFile(file) ? Files.readAllBytes(file) : null;
-                        return own == null ? super.loadClass(name, resolve) : defineClass(name, own, 0, own.length);
+                        byte[] own = read.get(name);
+                        if (own == null) {
+                            own = Files.isRegularFile(file) ? Files.readAllBytes(file) : new byte[0];
+                            read.put(name, own);
+                        }
+                        return own.length == 0 ? super.loadClass(name, resolve) : defineClass(name, own, 0, own.length);
                     } catch (IOException e) {
                         throw new ClassNotFoundException(name, e);
                     }
