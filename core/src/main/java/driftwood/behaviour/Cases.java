@@ -125,7 +125,7 @@ final class Cases {
         boolean bare = ways.fullest(type).map(way -> way.parameters().isEmpty()).orElse(ways.creators(type).isEmpty());
         boolean attributes = program.fileOf(type).language() == Language.PYTHON && !type.fields().isEmpty();
         int wanted = bare && program.children(type).isEmpty() ? attributes ? 4 : 1 : routine.parameters().isEmpty() ? most : Math.max(3, most / 4);
-        return inputs.values(new TypeRef(type.name()), type, "", wanted, 2).stream()
+        return inputs.values(new TypeRef(type.name()), type, "", wanted, 1).stream()
                 .filter(each -> each.has("is") || each.has("enum")).toList();
     }
 

@@ -43,10 +43,11 @@ final class LibraryInputs {
         } else if (name.equals("char") || name.equals("Character")) {
             characters(values);
         } else if (name.equals("String") || name.equals("CharSequence") || name.equals("Object")) {
-            if (name.equals("Object") && depth == 0) {
+            boolean anything = name.equals("Object") && depth == 0;
+            texts(anything ? Math.min(most, 5) : most, depth, values);
+            if (anything) {
                 anything(scope, values);
             }
-            texts(most, depth, values);
         } else if (LISTS.contains(name)) {
             many(argument(type, 0), scope, depth, values, "");
         } else if (name.equals("Set") || name.equals("Optional")) {
