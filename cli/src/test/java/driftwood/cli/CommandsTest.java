@@ -158,6 +158,12 @@ class CommandsTest {
         Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--project", project);
         assertThat(recorded.code()).as(recorded.err()).isEqualTo(ExitCode.FINE);
         assertThat(recorded.out()).contains("Recorded ", "Observed", "For example", "LockGate#open(boolean)");
+        Run chosen = InProcess.run("characterize", "LockGate", "--observe", "LockGate#open,Berth#fits", "--trial-time", "0",
+                "--cases", "20", "--project", project);
+        assertThat(chosen.out()).contains("LockGate#open(boolean)", "Berth#fits(Vessel)").doesNotContain("LockGate#shut()");
+        assertThat(InProcess.run("characterize", "LockGate#shut", "--trial-time", "0", "--project", project).out())
+                .contains("cases of quay.LockGate#shut").doesNotContain("LockGate#open(boolean)\n");
+        assertThat(InProcess.run("characterize", "LockGate#shutt", "--project", project).err()).contains("did you mean shut?");
         Run confirmed = InProcess.run("confirm", "LockGate", "--project", project);
         assertThat(confirmed.code()).isEqualTo(ExitCode.FINE);
         assertThat(InProcess.run("confirm", "Nothing", "--project", project).err()).contains("there is no recording of Nothing; there are quay.LockGate");

@@ -168,10 +168,26 @@ final class Assembly {
             matching = typed.isEmpty() ? matching : typed;
         }
         if (matching.size() > 1) {
+            matching = plainest(matching);
+        }
+        if (matching.size() > 1) {
             throw new CannotMake(type.name() + " can be made in " + matching.size() + " ways from the parts "
                     + String.join(", ", parts.keySet()));
         }
         return matching.stream().findFirst().map(way -> one(type, way, parts));
+    }
+
+    /** Where the same is offered for a primitive and for its box, the compiler would take the primitive. */
+    private static List<Way> plainest(List<Way> matching) {
+        long most = matching.stream().mapToLong(Assembly::primitives).max().orElse(0);
+        List<Way> plain = matching.stream().filter(way -> primitives(way) == most).toList();
+        boolean same = matching.stream().map(way -> way.parameters().stream().map(each -> each.type().simpleName()
+                .toLowerCase(Locale.ROOT).replace("integer", "int").replace("character", "char")).toList()).distinct().count() == 1;
+        return same ? plain : matching;
+    }
+
+    private static long primitives(Way way) {
+        return way.parameters().stream().filter(each -> Character.isLowerCase(each.type().text().charAt(0))).count();
     }
 
     private static boolean fits(Way way, Map<String, JsonNode> parts) {

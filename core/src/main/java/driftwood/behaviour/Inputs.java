@@ -16,6 +16,7 @@ import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -141,7 +142,7 @@ final class Inputs {
     private List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
         Optional<Ways.Way> constructor = ways.fullest(type);
         if (constructor.isPresent()) {
-            List<ObjectNode> made = ofWay(type, constructor.get().parameters(), most, depth);
+            List<ObjectNode> made = ofConstructors(type, most, depth);
             return program.fileOf(type).language() == Language.PYTHON ? withAttributes(type, made, depth) : made;
         }
         List<ObjectNode> made = new ArrayList<>();
@@ -155,6 +156,25 @@ final class Inputs {
             }
         }
         return made;
+    }
+
+    /** By the fullest constructor, and some by each of the others: they may lead to states of their own. */
+    private List<ObjectNode> ofConstructors(TypeOutline type, int most, int depth) {
+        List<Ways.Way> all = new ArrayList<>(ways.constructors(type));
+        all.sort(Comparator.comparing((Ways.Way way) -> way.parameters().size()).reversed());
+        Set<ObjectNode> made = new LinkedHashSet<>(ofWay(type, all.get(0).parameters(), most, depth));
+        int others = depth >= DEEPEST - 1 ? 0 : Math.max(1, most / (2 * all.size()));
+        for (Ways.Way way : all.subList(1, all.size())) {
+            ofWay(type, way.parameters(), others, depth).stream().limit(others).forEach(made::add);
+        }
+        List<ObjectNode> mixed = new ArrayList<>(made);
+        int kept = Math.max(1, most - others * (all.size() - 1));
+        if (mixed.size() > most && kept < mixed.size()) {
+            List<ObjectNode> shorter = new ArrayList<>(mixed.subList(0, Math.min(kept, mixed.size())));
+            shorter.addAll(mixed.subList(Math.max(kept, mixed.size() - others * (all.size() - 1)), mixed.size()));
+            return shorter;
+        }
+        return mixed;
     }
 
     /** Where anybody may set what a constructor does not take, that is a state worth trying too. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 
 /** Writes ways to make values as Java expressions, for tests that people keep. */
 final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
@@ -54,6 +55,11 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
             "java.util.Arrays", "java.util.List"), "map", List.of("java.util.LinkedHashMap", "java.util.Map"), "with",
             List.of("org.assertj.core.api.ThrowingConsumer"), "printed", List.of("java.io.ByteArrayOutputStream",
             "java.io.PrintStream", "org.assertj.core.api.ThrowableAssert.ThrowingCallable"));
+    /** How a literal is written, by its type; any other as it is. */
+    private static final Map<String, UnaryOperator<String>> LITERALS = Map.of("null", text -> "null", "String", JavaCode::quoted,
+            "char", JavaCode::character, "Character", JavaCode::character, "long", text -> text + "L", "Long", text -> text + "L",
+            "float", text -> text + "f", "Float", text -> text + "f", "byte", text -> "(byte) " + text,
+            "short", text -> "(short) " + text);
     private static final Set<String> BOXED = Set.of("Integer", "Long", "Double", "Float", "Short", "Byte", "Character");
     /** Types by which a null can say what it is, without an import. */
     static final Set<String> CAST = Set.of("String", "Integer", "Long", "Double", "Float", "Short", "Byte", "Character",
@@ -117,16 +123,11 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
 
     @Override
     public String visitLiteral(Make.Literal literal) {
-        String text = literal.text();
-        return switch (literal.type()) {
-            case "null" -> "null";
-            case "String" -> quoted(text);
-            case "char", "Character" -> "'" + (text.equals("'") ? "\\'" : text.equals("\"") ? "\"" : escaped(text)) + "'";
-            case "long", "Long" -> text + "L";
-            case "float", "Float" -> text + "f";
-            case "byte", "short" -> "(" + literal.type() + ") " + text;
-            default -> text;
-        };
+        return LITERALS.getOrDefault(literal.type(), text -> text).apply(literal.text());
+    }
+
+    private static String character(String text) {
+        return "'" + (text.equals("'") ? "\\'" : text.equals("\"") ? text : escaped(text)) + "'";
     }
 
     static String quoted(String text) {

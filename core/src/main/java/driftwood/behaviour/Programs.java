@@ -79,6 +79,7 @@ public final class Programs implements Confirming {
             given.get("environment").properties().forEach(each -> environment.put(each.getKey(), each.getValue().asText()));
         }
         environment.putIfAbsent("PYTHONHASHSEED", Integer.toString(time));
+        // driftwood: leave hard-coded-instantiation because each run has a sandbox of its own, gone when it ends
         try (Sandbox sandbox = new Sandbox(root)) {
             ObjectNode outcome = JSON.objectNode();
             outcome.set("gives", sandbox.run(given.get("command").asText(), given.path("input").asText(""), environment,

@@ -11,6 +11,7 @@ import driftwood.smell.Finding;
 import driftwood.tree.RoutineKind;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -62,6 +63,22 @@ public record Surface(List<Target> targets, List<String> left) {
         type.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isPrivate()
                 && each.hasBody()).forEach(each -> collector.routine(each.symbol()));
         return collector.surface();
+    }
+
+    /** Only those routines of a type that have one of some names; private ones through those that call them. */
+    public static Surface of(TypeOutline type, Collection<String> names, Program program) {
+        Collector collector = new Collector(program);
+        type.routines().stream().filter(each -> names.contains(each.name())).forEach(each -> collector.routine(each.symbol()));
+        return collector.surface();
+    }
+
+    /** Both together. */
+    public Surface and(Surface other) {
+        Set<Target> all = new LinkedHashSet<>(targets);
+        all.addAll(other.targets);
+        List<String> untold = new ArrayList<>(left);
+        untold.addAll(other.left);
+        return new Surface(List.copyOf(all), untold);
     }
 
     private static final class Collector implements Detail.Visitor<Void> {

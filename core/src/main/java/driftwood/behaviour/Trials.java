@@ -120,7 +120,7 @@ final class Trials {
             List<Answer> all = new ArrayList<>();
             while (all.size() < slips.size() && System.nanoTime() < until) {
                 Path results = Files.write(folder.resolve("results"), new byte[0]);
-                start(folder, scriptFile, slipFile, results, all.size(), until);
+                start(new Desk(folder, scriptFile, slipFile, results), all.size(), until);
                 int before = all.size();
                 boolean begun = read(results, all);
                 if (begun && System.nanoTime() < until) {
@@ -148,13 +148,17 @@ final class Trials {
         return new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(file)));
     }
 
-    private void start(Path folder, Path scripts, Path slips, Path results, int begin, long until) throws IOException {
-        List<String> arguments = new ArrayList<>(List.of(scripts.toString(), slips.toString(), results.toString(),
+    /** The files of a trial: what it is told, and what it tells. */
+    private record Desk(Path folder, Path scripts, Path slips, Path results) {
+    }
+
+    private void start(Desk desk, int begin, long until) throws IOException {
+        List<String> arguments = new ArrayList<>(List.of(desk.scripts().toString(), desk.slips().toString(), desk.results().toString(),
                 Integer.toString(begin), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis()))));
         classPath.forEach(each -> arguments.add(each.toAbsolutePath().toString()));
         long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
         // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
-        new Launch(folder, List.of(), limits).run(Trial.class.getName(), arguments, List.of(), millis);
+        new Launch(desk.folder(), List.of(), limits).run(Trial.class.getName(), arguments, List.of(), millis);
     }
 
     /** @return whether a slip was begun and not ended */

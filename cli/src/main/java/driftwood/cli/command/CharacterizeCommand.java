@@ -3,22 +3,16 @@ package driftwood.cli.command;
 import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
-import driftwood.behaviour.Surface;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
-import driftwood.cli.Nearest;
 import driftwood.cli.Project;
-import driftwood.cli.UsageException;
 import driftwood.cli.render.RecordingText;
 import driftwood.cli.render.Style;
-import driftwood.program.TypeOutline;
-import driftwood.smell.Finding;
 import driftwood.smell.Scan;
 import driftwood.source.Language;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.List;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
@@ -35,7 +29,7 @@ public final class CharacterizeCommand implements Command {
 
     @Override
     public String operands() {
-        return "ID|TYPE";
+        return "ID|TYPE|TYPE#ROUTINE";
     }
 
     @Override
@@ -64,6 +58,8 @@ public final class CharacterizeCommand implements Command {
                 .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input"))
                 .addOption(Flags.value("env", "NAME=VALUE", "with --run: part of the environment; may be given several "
                         + "times"))
+                .addOption(Flags.value("observe", "TYPE#ROUTINE,...", "observe these routines instead of the narrowest that a "
+                        + "refactoring keeps; a type alone means all of its routines"))
                 .addOption(Flags.value("write-tests", "DIR", "write the recording named as ordinary tests (JUnit 5 and AssertJ; unittest) "
                         + "below this folder; made first where there is none"))
                 .addOption(Flags.value("again", "CASE", "record this case of the recording named again, as its new outcome "
@@ -93,22 +89,11 @@ public final class CharacterizeCommand implements Command {
         int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
         Project project = Project.of(Flags.projectOf(line));
         Scan.Result result = project.link(console);
-        Optional<TypeOutline> type = type(wanted, result);
-        String file = type.map(TypeOutline::file).orElseGet(() -> finding(wanted, project, result).file());
-        Language language = Language.ofFileName(file).orElse(Language.JAVA);
-        Surface surface;
-        String of;
-        if (type.isPresent()) {
-            surface = Surface.of(type.get(), result.program());
-            of = type.get().name();
-        } else {
-            Finding finding = finding(wanted, project, result);
-            surface = Surface.around(finding, result.program());
-            of = finding.id();
-        }
+        Chosen chosen = Chosen.of(wanted, line.getOptionValue("observe", ""), project, result);
+        Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
         Characterization characterization = Observed.characterization(line, result, language, console);
         console.err().println("driftwood: running the code, in a process of its own, and trying what slips the cases notice...");
-        Characterization.Result recorded = characterization.record(of, surface, most, Duration.ofSeconds(seconds));
+        Characterization.Result recorded = characterization.record(chosen.of(), chosen.surface(), most, Duration.ofSeconds(seconds));
         if (recorded.recording().cases().isEmpty()) {
             console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option()).nothing(recorded));
             return ExitCode.ACT;
@@ -117,29 +102,5 @@ public final class CharacterizeCommand implements Command {
         console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option())
                 .of(recorded, result.root().relativize(saved)));
         return line.hasOption("write-tests") ? KeepTests.write(line, recorded.recording(), project, console) : ExitCode.FINE;
-    }
-
-    /** By qualified name, or by simple name where only one type has it. */
-    private static Optional<TypeOutline> type(String wanted, Scan.Result result) {
-        Optional<TypeOutline> qualified = result.program().type(wanted);
-        if (qualified.isPresent()) {
-            return qualified;
-        }
-        List<TypeOutline> simple = result.program().types().stream()
-                .filter(each -> each.simpleName().equals(wanted) && !each.anonymous()).toList();
-        if (simple.size() > 1) {
-            throw new UsageException("there are " + simple.size() + " types named " + wanted + ": "
-                    + String.join(", ", simple.stream().map(TypeOutline::name).toList()) + ". Name one in full.");
-        }
-        return simple.stream().findFirst();
-    }
-
-    private static Finding finding(String wanted, Project project, Scan.Result result) {
-        if (wanted.matches("[a-z]{2}-[0-9a-z]+")) {
-            return project.finding(wanted, result);
-        }
-        List<String> types = result.program().types().stream().map(TypeOutline::simpleName).distinct().toList();
-        throw new UsageException("there is no type and no finding '" + wanted + "' in " + project.root()
-                + Nearest.to(wanted, types).map(near -> "; did you mean " + near + "?").orElse("."));
     }
 }

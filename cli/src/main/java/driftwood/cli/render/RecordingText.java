@@ -35,7 +35,7 @@ public final class RecordingText {
         text.append(throwing > 0 ? "; " + throwing + (throwing == 1 ? " case ends" : " cases end") + " in an error" : "");
         text.append(endless > 0 ? "; " + endless + " do not end, or end the process" : "").append(".\n");
         text.append(varying > 0 ? varying + " vary from run to run; what varies is masked and not compared.\n" : "");
-        heading("Observed", text);
+        heading("Observed (--observe chooses others)", text);
         for (Map.Entry<String, Integer> each : result.perTarget().entrySet()) {
             text.append(String.format(java.util.Locale.ROOT, "  %4d  %s%n", each.getValue(),
                     FindingsText.unqualified(each.getKey())));

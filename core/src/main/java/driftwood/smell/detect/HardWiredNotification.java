@@ -4,8 +4,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
-import driftwood.program.Walk;
-import driftwood.read.FileTree;
 import driftwood.smell.Detail;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -25,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * hard-wired-notification: a routine that, having done its own work, tells two or more different collaborators of the
@@ -47,9 +44,6 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
             }
             """,
             List.of("observer"));
-
-    private static final Pattern LOGGING = Pattern.compile("(?i).*(log|logger|logging|out|err|console|trace|stats|"
-            + "metrics?)");
 
     /**
      * A run of calls at the end of a routine.
@@ -74,25 +68,6 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
     public record Told(String receiver, Trail call, String text, List<String> arguments, int line) {
     }
 
-    private static final Seer<Telling> SEER = new Seer<>() {
-        @Override
-        public String key() {
-            return "hard-wired-notification";
-        }
-
-        @Override
-        public int version() {
-            return 1;
-        }
-
-        @Override
-        public List<Telling> see(FileTree file) {
-            Seeing walk = new Seeing(file);
-            walk.scan(file.unit());
-            return walk.tellings;
-        }
-    };
-
     @Override
     public Smell smell() {
         return SMELL;
@@ -100,99 +75,7 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
 
     @Override
     public Seer<Telling> seer() {
-        return SEER;
-    }
-
-    private static final class Seeing extends Walk {
-        private final List<Telling> tellings = new ArrayList<>();
-
-        Seeing(FileTree file) {
-            super(file);
-        }
-
-        @Override
-        public Void visitRoutine(Routine routine) {
-            if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()) {
-                look(routine, Search.statements(routine.body().get()));
-            }
-            return super.visitRoutine(routine);
-        }
-
-        private void look(Routine routine, List<Node> statements) {
-            int end = statements.size();
-            if (end > 0 && statements.get(end - 1) instanceof Return back && back.value().map(value ->
-                    value instanceof Name || value instanceof Literal).orElse(true)) {
-                end--;
-            }
-            List<Told> run = new ArrayList<>();
-            int from = end;
-            while (from > 0) {
-                Optional<Told> told = told(statements.get(from - 1), routine);
-                if (isLogging(statements.get(from - 1))) {
-                    from--;
-                    continue;
-                }
-                if (told.isEmpty()) {
-                    break;
-                }
-                run.add(0, told.get());
-                from--;
-            }
-            if (run.size() >= 2) {
-                boolean worked = statements.subList(0, from).stream().anyMatch(each -> works(each));
-                tellings.add(new Telling(type(), symbol(routine), worked, run));
-            }
-        }
-
-        private boolean isLogging(Node statement) {
-            return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
-                    && call.receiver().map(each -> LOGGING.matcher(file.brief(each)).matches()).orElse(false);
-        }
-
-        /** Own work: a value stored, a collection changed, something computed; not a check. */
-        private static boolean works(Node statement) {
-            return statement instanceof Evaluate || statement instanceof Local local && local.initial().isPresent()
-                    || statement instanceof Loop || statement instanceof Match;
-        }
-
-        /** A call on a field, whose result nobody uses; perhaps under a condition. */
-        private Optional<Told> told(Node statement, Routine routine) {
-            Node inner = statement;
-            if (statement instanceof If branch && branch.otherwise().isEmpty()) {
-                List<Node> body = Search.statements(branch.then());
-                if (body.size() == 1) {
-                    inner = body.get(0);
-                }
-            }
-            if (!(inner instanceof Evaluate evaluate) || !(evaluate.expression() instanceof Call call)
-                    || call.receiver().isEmpty() || call.arguments().isEmpty()) {
-                return Optional.empty();
-            }
-            String receiver = file.brief(call.receiver().get());
-            boolean field = isField(call.receiver().get(), routine);
-            if (!field) {
-                return Optional.empty();
-            }
-            List<String> names = new ArrayList<>();
-            for (Node argument : call.arguments()) {
-                if (argument instanceof Name name) {
-                    names.add(name.name());
-                }
-            }
-            return names.isEmpty() ? Optional.empty()
-                    : Optional.of(new Told(receiver, trail(call), file.brief(call), names, file.line(call)));
-        }
-
-        /** A bare name that is no parameter or local of the routine, or a member of the object itself. */
-        private static boolean isField(Node receiver, Routine routine) {
-            if (receiver instanceof Member member) {
-                return member.receiver() instanceof Name name && (name.name().equals("this") || name.name().equals("self"));
-            }
-            return receiver instanceof Name name && !Character.isUpperCase(name.name().charAt(0))
-                    && !name.name().equals("this") && !name.name().equals("super") && !name.name().equals("self")
-                    && routine.parameters().stream().noneMatch(each -> each.name().equals(name.name()))
-                    && Search.all(routine, Local.class).stream().noneMatch(each -> each.name().equals(name.name()));
-        }
+        return TellingSeer.INSTANCE;
     }
 
     @Override

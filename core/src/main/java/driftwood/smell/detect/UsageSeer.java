@@ -25,7 +25,7 @@ final class UsageSeer implements Seer<Usage> {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override
@@ -57,7 +57,7 @@ final class UsageSeer implements Seer<Usage> {
             others = new LinkedHashSet<>();
             super.visitRoutine(routine);
             boolean makes = 2 * mapped.size() >= others.size();
-            if (!makes && !forwards(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
+            if (!makes && !forwards(routine) && !writes(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
                 usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
                         file.line(routine), file.endLine(routine)));
             }
@@ -76,6 +76,14 @@ final class UsageSeer implements Seer<Usage> {
             Node only = body.get(0) instanceof Return back ? back.value().orElse(back)
                     : body.get(0) instanceof Evaluate evaluate ? evaluate.expression() : body.get(0);
             return only instanceof Call call && call.name().equals(routine.name());
+        }
+
+        /** A routine that puts a text together is a printer, whatever it is called. */
+        private static boolean writes(Routine routine) {
+            return routine.returns().simpleName().matches("String|str") && routine.body().isPresent()
+                    && Search.all(routine.body().get(), Return.class).stream().allMatch(each -> each.value().map(value ->
+                    value instanceof Binary sum && sum.operator().equals("+") && Search.any(sum, part -> part instanceof Literal
+                            literal && literal.kind() == LiteralKind.STRING)).orElse(false));
         }
 
         /** What is only asserted of another object is not worked with. */

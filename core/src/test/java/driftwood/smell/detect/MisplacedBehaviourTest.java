@@ -58,6 +58,7 @@ class MisplacedBehaviourTest extends SmellCases {
                 "an overload that takes its argument apart", office("int cost(int rate, int zone, int fee) { return rate * zone + fee + own + more; } int cost(Berth b) { return cost(b.getRate(), b.getZone(), b.getFee()); }"),
                 "members that are only asserted", office("int cost(Berth b) { assert b.getRate() > 0; assert b.getZone() > 1; return b.getFee() + b.length(); }"),
                 "a comparison by another name", office("boolean ratesEqual(Berth b, Berth c) { return b.getRate() == c.getRate() && b.getZone() == c.getZone() && b.getFee() == c.getFee(); }"),
+                "a text put together", office("String sign(Berth b) { return b.getRate() + \"/\" + b.getZone() + \"/\" + b.getFee(); }"),
                 "members that are only filled", office("void reset(Other o) { o.a = 1; o.b = 2; o.c = 3; }"));
     }
 

@@ -1,0 +1,78 @@
+package driftwood.cli.command;
+
+import driftwood.behaviour.Surface;
+import driftwood.cli.Nearest;
+import driftwood.cli.Project;
+import driftwood.cli.UsageException;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is to be recorded: around a finding, of a type or of one routine, or of what the user names instead.
+ *
+ * @param of      what the recording will be called
+ * @param surface what is observed
+ * @param file    that it is in, relative to the project
+ */
+record Chosen(String of, Surface surface, String file) {
+
+    /**
+     * Understands what was asked for.
+     *
+     * @param wanted  id of a finding, a type, or TYPE#ROUTINE
+     * @param instead such names after commas; empty where Driftwood is to choose
+     * @throws UsageException where there is none of that name, or several
+     */
+    static Chosen of(String wanted, String instead, Project project, Scan.Result result) {
+        Chosen chosen = wanted.matches("[a-z]{2}-[0-9a-z]+") ? around(project.finding(wanted, result), result)
+                : named(wanted, project, result);
+        if (instead.isEmpty()) {
+            return chosen;
+        }
+        Surface surface = new Surface(List.of(), List.of());
+        for (String each : instead.split(",")) {
+            surface = surface.and(named(each.strip(), project, result).surface());
+        }
+        return new Chosen(chosen.of(), surface, chosen.file());
+    }
+
+    private static Chosen around(Finding finding, Scan.Result result) {
+        return new Chosen(finding.id(), Surface.around(finding, result.program()), finding.file());
+    }
+
+    private static Chosen named(String wanted, Project project, Scan.Result result) {
+        int hash = wanted.indexOf('#');
+        TypeOutline type = type(hash < 0 ? wanted : wanted.substring(0, hash), project, result);
+        if (hash < 0) {
+            return new Chosen(type.name(), Surface.of(type, result.program()), type.file());
+        }
+        String routine = wanted.substring(hash + 1).replaceAll("\\(.*", "");
+        List<String> names = type.routines().stream().map(RoutineOutline::name).distinct().toList();
+        if (!names.contains(routine)) {
+            throw new UsageException(type.name() + " has no routine " + routine
+                    + Nearest.to(routine, names).map(near -> "; did you mean " + near + "?").orElse("."));
+        }
+        return new Chosen(type.name() + "#" + routine, Surface.of(type, List.of(routine), result.program()), type.file());
+    }
+
+    /** By qualified name, or by simple name where only one type has it. */
+    private static TypeOutline type(String wanted, Project project, Scan.Result result) {
+        Optional<TypeOutline> qualified = result.program().type(wanted);
+        if (qualified.isPresent()) {
+            return qualified.get();
+        }
+        List<TypeOutline> simple = result.program().types().stream()
+                .filter(each -> each.simpleName().equals(wanted) && !each.anonymous()).toList();
+        if (simple.size() > 1) {
+            throw new UsageException("there are " + simple.size() + " types named " + wanted + ": "
+                    + String.join(", ", simple.stream().map(TypeOutline::name).toList()) + ". Name one in full.");
+        }
+        List<String> types = result.program().types().stream().map(TypeOutline::simpleName).distinct().toList();
+        return simple.stream().findFirst().orElseThrow(() -> new UsageException("there is no type and no finding '" + wanted
+                + "' in " + project.root() + Nearest.to(wanted, types).map(near -> "; did you mean " + near + "?").orElse(".")));
+    }
+}
