@@ -68,7 +68,7 @@ class PythonTest {
         java.nio.file.Files.writeString(pilots, java.nio.file.Files.readString(pilots).replace("else 15", "else 16"));
         Run run = InProcess.run("confirm", "--project", project);
         assertThat(run.code()).isEqualTo(ExitCode.ACT);
-        assertThat(run.out()).contains("ArrivalDesk").contains("15").contains("16");
+        assertThat(run.out()).contains("ArrivalDesk").contains("15").contains("16", "as code\n", ".bill(vessel=quay.vessels.Vessel(");
     }
 
     @Test

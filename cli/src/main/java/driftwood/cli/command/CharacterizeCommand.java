@@ -92,7 +92,8 @@ public final class CharacterizeCommand implements Command {
         Chosen chosen = Chosen.of(wanted, line.getOptionValue("observe", ""), project, result);
         Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
         Characterization characterization = Observed.characterization(line, result, language, console);
-        console.err().println("driftwood: running the code, in a process of its own, and trying what slips the cases notice...");
+        console.err().println("driftwood: running the code, in a process of its own"
+                + (language == Language.JAVA && seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
         Characterization.Result recorded = characterization.record(chosen.of(), chosen.surface(), most, Duration.ofSeconds(seconds));
         if (recorded.recording().cases().isEmpty()) {
             console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option()).nothing(recorded));

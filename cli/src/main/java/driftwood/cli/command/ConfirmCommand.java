@@ -3,6 +3,7 @@ package driftwood.cli.command;
 import driftwood.behaviour.ChosenWays;
 import driftwood.behaviour.Confirmation;
 import driftwood.behaviour.Confirming;
+import driftwood.behaviour.Pasted;
 import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
@@ -82,7 +83,8 @@ public final class ConfirmCommand implements Command {
         console.out().print(switch (format) {
             case "json" -> VerdictsJson.of(verdicts, tests) + "\n";
             case "junit" -> VerdictsXml.of(verdicts, tests);
-            default -> new VerdictsText(new Style(console.colour()), console.width()).of(verdicts, tests);
+            default -> new VerdictsText(new Style(console.colour()), console.width(),
+                    new Pasted(() -> project.link(console).program())).of(verdicts, tests);
         });
         boolean anyOrder = line.hasOption("any-order");
         boolean passed = tests.orElse(0) == 0 && verdicts.values().stream().flatMap(List::stream).allMatch(each ->

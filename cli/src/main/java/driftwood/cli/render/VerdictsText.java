@@ -2,6 +2,7 @@ package driftwood.cli.render;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.behaviour.Pasted;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Verdict;
 import driftwood.behaviour.Verdict.Kind;
@@ -19,10 +20,13 @@ public final class VerdictsText {
 
     private final Style style;
     private final int width;
+    private final Pasted pasted;
 
-    public VerdictsText(Style style, int width) {
+    /** @param pasted writes cases as code */
+    public VerdictsText(Style style, int width, Pasted pasted) {
         this.style = style;
         this.width = width;
+        this.pasted = pasted;
     }
 
     /** @param tests exit code of the project's own tests, where they were run */
@@ -94,6 +98,10 @@ public final class VerdictsText {
         if (smallest.differences().size() > PLACES) {
             text.append("    and ").append(smallest.differences().size() - PLACES).append(" other places\n");
         }
+        pasted.of(smallest.of()).ifPresent(code -> {
+            text.append("    ").append(style.dim("as code")).append('\n');
+            code.lines().forEach(line -> text.append("      ").append(Style.safe(line)).append('\n'));
+        });
     }
 
     private static String readable(String json) {

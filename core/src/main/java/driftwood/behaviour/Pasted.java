@@ -1,0 +1,81 @@
+package driftwood.behaviour;
+
+import driftwood.behaviour.Assembly.CannotMake;
+import driftwood.behaviour.JavaCode.CannotWrite;
+import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Recording.Step;
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.source.Language;
+import driftwood.witness.Make;
+import driftwood.witness.Script;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/** Cases as code that can be pasted into a test in the package of what is called. */
+public final class Pasted {
+    private final Supplier<Program> linked;
+
+    /** @param linked the program as it is now; asked for only where a case is written */
+    public Pasted(Supplier<Program> linked) {
+        this.linked = linked;
+    }
+
+    /** The code of a case, a statement a line; empty where it cannot be said in one piece. */
+    public Optional<String> of(Case each) {
+        int hash = each.routine().indexOf('#');
+        Program program = linked.get();
+        Optional<TypeOutline> type = program.type(each.routine().substring(0, Math.max(0, hash)));
+        if (type.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(program.fileOf(type.get()).language() == Language.PYTHON ? python(each, program)
+                    : java(each, type.get(), program));
+        } catch (CannotMake | CannotWrite e) {
+            return Optional.empty();
+        }
+    }
+
+    private static String java(Case each, TypeOutline type, Program program) throws CannotWrite {
+        Script script = new Scripts(program).of(each);
+        JavaCode code = new JavaCode(program.fileOf(type).packageName());
+        String receiver = script.receiver().isEmpty() ? code.type(new Ways(program).binaryName(type))
+                : code.of(script.receiver().get(0));
+        List<String> lines = new ArrayList<>();
+        if (!script.before().isEmpty()) {
+            lines.add("var it = " + receiver + ";");
+            receiver = "it";
+        }
+        for (Make.Call call : script.before()) {
+            lines.add(receiver + "." + code.call(call) + ";");
+        }
+        lines.add(script.call().isEmpty() ? receiver + ";" : receiver + "." + code.call(script.call().get(0)) + ";");
+        return code.helpers().isEmpty() ? String.join("\n", lines) : refuse();
+    }
+
+    private static String refuse() throws CannotWrite {
+        throw new CannotWrite("helpers");
+    }
+
+    private static String python(Case each, Program program) throws CannotWrite {
+        PythonCode code = new PythonCode(program);
+        String owner = each.routine().substring(0, each.routine().indexOf('#'));
+        String member = each.routine().substring(owner.length() + 1);
+        boolean bound = each.on() != null && !each.on().isNull();
+        String receiver = bound ? code.of(each.on()) : code.name(owner);
+        List<String> lines = new ArrayList<>();
+        if (each.before() != null && !each.before().isEmpty()) {
+            lines.add("it = " + receiver);
+            receiver = "it";
+            for (Step step : each.before()) {
+                lines.add("it." + step.call() + "(" + code.arguments(step.given()) + ")");
+            }
+        }
+        lines.add(member.equals("new") ? receiver : receiver + "." + member.substring(0, member.indexOf('(')) + "("
+                + code.arguments(each.given()) + ")");
+        return code.completes() ? refuse() : String.join("\n", lines);
+    }
+}
