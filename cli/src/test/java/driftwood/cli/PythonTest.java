@@ -75,8 +75,8 @@ class PythonTest {
     void anInterpreterThatIsNotThereIsTold() throws IOException {
         String id = scan().get("findings").get(0).get("id").asText();
         Run run = InProcess.run("characterize", id, "--project", project, "--interpreter", "no-such-python");
-        assertThat(run.code()).isNotEqualTo(ExitCode.FINE);
-        assertThat(run.err()).contains("'no-such-python' cannot be started. Name the interpreter with --interpreter.");
+        assertThat(run.code()).isEqualTo(ExitCode.USAGE);
+        assertThat(run.err()).contains("'no-such-python' cannot be started. Install Python, or name its interpreter with --interpreter.");
     }
 
     @Test

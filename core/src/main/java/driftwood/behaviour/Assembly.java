@@ -106,12 +106,16 @@ final class Assembly {
         if (value.has("enum")) {
             String name = value.get("enum").asText();
             int dot = name.lastIndexOf('.');
-            TypeOutline type = type(name.substring(0, dot));
-            return new Make.Constant(ways.binaryName(type), name.substring(dot + 1));
+            String owner = name.substring(0, dot);
+            return new Make.Constant(owner.startsWith("java.") ? owner : ways.binaryName(type(owner)), name.substring(dot + 1));
         }
         if (value.has("standIn")) {
             String name = value.get("standIn").asText();
             return new Make.StandIn(program.type(name).map(ways::binaryName).orElse(name));
+        }
+        if (value.has("array")) {
+            TypeRef element = new TypeRef(value.get("array").asText());
+            return many("array", elementName(element, scope), value.path("items"), element, scope);
         }
         if (value.has("set") || value.has("optional")) {
             String kind = value.has("set") ? "set" : "optional";

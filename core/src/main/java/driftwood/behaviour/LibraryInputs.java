@@ -10,7 +10,9 @@ import driftwood.tree.TypeRef;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** Values worth trying for primitives and types of the library. */
 final class LibraryInputs {
@@ -18,6 +20,17 @@ final class LibraryInputs {
     private static final Set<String> WHOLE = Set.of("int", "long", "short", "byte", "Integer", "Long", "Short", "Byte");
     private static final Set<String> BROKEN = Set.of("double", "float", "Double", "Float");
     private static final Set<String> LISTS = Set.of("List", "Collection", "Iterable", "ArrayList", "Queue", "Deque");
+
+    /** Two elements of each type that arrays of their own kind have. */
+    private static final Map<String, List<JsonNode>> ELEMENTS = new TreeMap<>();
+
+    static {
+        List.of("int", "long", "short", "byte", "float", "double").forEach(type ->
+                ELEMENTS.put(type, List.of(JSON.numberNode(3), JSON.numberNode(1))));
+        ELEMENTS.put("boolean", List.of(JSON.booleanNode(true), JSON.booleanNode(false)));
+        ELEMENTS.put("char", List.of(JSON.textNode("q"), JSON.textNode("K")));
+        ELEMENTS.put("String", List.of(JSON.textNode("b"), JSON.textNode("a")));
+    }
 
     private final Inputs inputs;
     private final Constants constants;
@@ -33,6 +46,9 @@ final class LibraryInputs {
         String name = type.simpleName();
         if (type.isArray()) {
             many(type.element(), scope, depth, values, "");
+            if (depth == 0) {
+                values.add(NullNode.instance);
+            }
         } else if (WHOLE.contains(name)) {
             whole(name, most, values);
         } else if (BROKEN.contains(name)) {
@@ -128,6 +144,11 @@ final class LibraryInputs {
         values.add(JSON.numberNode(7));
         values.add(JSON.booleanNode(true));
         values.add(Inputs.list(List.of(JSON.textNode("a"), JSON.textNode("b"))));
+        ELEMENTS.forEach((type, items) -> {
+            ObjectNode array = JSON.objectNode().put("array", type);
+            array.set("items", Inputs.list(items));
+            values.add(array);
+        });
         inputs.values(new TypeRef(scope.name()), scope, "", 2, 1).stream().filter(each -> each.has("is")).forEach(values::add);
     }
 
@@ -172,21 +193,27 @@ final class LibraryInputs {
         form.ifPresent(each -> each.samples().forEach(text ->
                 values.add(JSON.objectNode().put("is", each.type()).put("text", text))));
         if (form.isEmpty()) {
-            inputs.importedNames(type, scope).stream().filter(LibraryInputs::isInterface).findFirst()
-                    .ifPresent(name -> values.add(JSON.objectNode().put("standIn", name)));
+            Optional<Class<?>> platform = inputs.importedNames(type, scope).stream().flatMap(name -> platform(name).stream())
+                    .findFirst();
+            platform.filter(Class::isInterface).ifPresent(found -> values.add(JSON.objectNode().put("standIn", found.getName())));
+            platform.filter(Class::isEnum).ifPresent(found -> {
+                for (Object constant : found.getEnumConstants()) {
+                    values.add(JSON.objectNode().put("enum", found.getName() + "." + ((Enum<?>) constant).name()));
+                }
+            });
         }
         values.add(NullNode.instance);
     }
 
     /** Only for types of the JDK itself: nothing of the observed project is loaded here. */
-    private static boolean isInterface(String name) {
+    private static Optional<Class<?>> platform(String name) {
         if (!name.startsWith("java.")) {
-            return false;
+            return Optional.empty();
         }
         try {
-            return Class.forName(name, false, ClassLoader.getPlatformClassLoader()).isInterface();
+            return Optional.of(Class.forName(name, false, ClassLoader.getPlatformClassLoader()));
         } catch (ClassNotFoundException | LinkageError e) {
-            return false;
+            return Optional.empty();
         }
     }
 }

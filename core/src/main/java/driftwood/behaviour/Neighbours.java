@@ -45,6 +45,8 @@ final class Neighbours {
         texts(constants, LiteralKind.STRING).forEach(words::add);
         texts(constants, LiteralKind.CHARACTER).forEach(each -> words.add(each.replaceAll("^'(.+)'$", "$1")));
         texts(constants, LiteralKind.INTEGER).forEach(each -> number(each).ifPresent(numbers::add));
+        texts(constants, LiteralKind.DECIMAL).filter(each -> each.endsWith(".0")).forEach(each ->
+                number(each.replace(".0", "")).ifPresent(numbers::add));
     }
 
     private static Stream<String> texts(Collection<Literal> constants, LiteralKind kind) {
@@ -225,7 +227,9 @@ final class Neighbours {
                 Integer.MAX_VALUE, Integer.MIN_VALUE, Integer.MAX_VALUE - random.nextInt(3),
                 Integer.MIN_VALUE + random.nextInt(3), 46_340 + random.nextInt(3), 65_535 + random.nextInt(3), random.nextInt(100), random.nextInt(10)};
         boolean known = !numbers.isEmpty() && random.nextInt(3) == 0;
-        long chosen = known ? numbers.get(random.nextInt(numbers.size())) + random.nextInt(3) - 1
+        // What is scaled before it is compared shows at the product of two constants.
+        long factor = known && random.nextInt(3) == 0 ? numbers.get(random.nextInt(numbers.size())) : 1;
+        long chosen = known ? numbers.get(random.nextInt(numbers.size())) * factor + random.nextInt(3) - 1
                 : near[random.nextInt(near.length)];
         boolean small = leaf.isInt() || leaf.isShort();
         return small ? JSON.numberNode((int) Math.max(Integer.MIN_VALUE, Math.min(Integer.MAX_VALUE, chosen)))

@@ -4,7 +4,9 @@ import driftwood.program.Outline;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +31,22 @@ public final class Runtimes {
      * @param command  starts it
      */
     public record Interpreter(Language language, List<String> command) {
+
+        /** Whether it can be started here. */
+        public boolean starts() {
+            List<String> asking = new ArrayList<>(command);
+            asking.add("--version");
+            try {
+                Process process = new ProcessBuilder(asking).redirectErrorStream(true).start();
+                process.getInputStream().readAllBytes();
+                return process.waitFor() == 0;
+            } catch (IOException e) {
+                return false;
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return false;
+            }
+        }
     }
 
     /** The interpreter of a language. @param command starts it, in words; empty for the usual one */

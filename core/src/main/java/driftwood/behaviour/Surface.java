@@ -62,7 +62,23 @@ public record Surface(List<Target> targets, List<String> left) {
         }
         type.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isPrivate()
                 && each.hasBody()).forEach(each -> collector.routine(each.symbol()));
+        if (type.isConcrete() && type.constants().isEmpty()) {
+            inherited(type, program).forEach(each -> collector.targets.add(new Target(type, Optional.of(each), List.of())));
+        }
         return collector.surface();
+    }
+
+    /** What objects of a type can be asked beside, by its ancestors in the project. */
+    private static List<RoutineOutline> inherited(TypeOutline type, Program program) {
+        Set<String> known = new HashSet<>();
+        type.routines().forEach(each -> known.add(each.name() + "/" + each.parameters().size()));
+        List<RoutineOutline> inherited = new ArrayList<>();
+        for (TypeOutline ancestor : program.ancestors(type)) {
+            ancestor.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && each.hasBody()
+                    && !each.traits().isPrivate() && !each.traits().isStatic() && !each.traits().has("protected")
+                    && known.add(each.name() + "/" + each.parameters().size())).forEach(inherited::add);
+        }
+        return inherited;
     }
 
     /** Only those routines of a type that have one of some names; private ones through those that call them. */

@@ -35,6 +35,10 @@ record TextForm(String type, String routine, String parameter, List<String> samp
         add("java.io.File", "", "String", "absent.txt");
         add("java.io.StringReader", "", "String", "", "first\nsecond\n");
         add("java.io.StringWriter", "", "", "");
+        BY_SIMPLE_NAME.put("Writer", BY_SIMPLE_NAME.get("StringWriter"));
+        BY_SIMPLE_NAME.put("Reader", BY_SIMPLE_NAME.get("StringReader"));
+        BY_SIMPLE_NAME.put("Appendable", BY_SIMPLE_NAME.get("StringBuilder"));
+        add("java.util.BitSet", "", "", "");
         add("java.util.concurrent.atomic.AtomicInteger", "", "", "");
         add("java.util.concurrent.atomic.AtomicLong", "", "", "");
     }

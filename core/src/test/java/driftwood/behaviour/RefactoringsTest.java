@@ -79,7 +79,7 @@ class RefactoringsTest {
         Surface surface = pattern.equals("builder") ? whole : new Surface(whole.targets().stream()
                 .filter(each -> each.routine().isPresent()).toList(), whole.left());
         Recording made = new Characterization(program, project, List.of(project.resolve("classes")), QUICK)
-                .record("quay." + type(pattern), surface, 200, Duration.ofSeconds(6)).recording();
+                .record("quay." + type(pattern), surface, 200, Duration.ofSeconds(12)).recording();
         Recordings store = new Recordings(project);
         return store.read(store.save(made));
     }

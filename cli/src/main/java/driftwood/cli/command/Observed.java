@@ -59,8 +59,14 @@ final class Observed {
     }
 
     private static Runtimes.Interpreter interpreter(CommandLine line, Language language) {
-        return Runtimes.of(language, line.getOptionValue("interpreter", "")).orElseThrow(() -> new UsageException(language.title()
-                + " cannot be run and recorded routine by routine; whole programs can, with characterize --run."));
+        Runtimes.Interpreter interpreter = Runtimes.of(language, line.getOptionValue("interpreter", "")).orElseThrow(() ->
+                new UsageException(language.title()
+                        + " cannot be run and recorded routine by routine; whole programs can, with characterize --run."));
+        if (!interpreter.starts()) {
+            throw new UsageException("'" + String.join(" ", interpreter.command()) + "' cannot be started. Install "
+                    + language.title() + ", or name its interpreter with --interpreter.");
+        }
+        return interpreter;
     }
 
     /**
