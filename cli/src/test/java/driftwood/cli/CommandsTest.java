@@ -155,7 +155,7 @@ class CommandsTest {
 
     @Test
     void characterizeAndConfirmInOneGo() {
-        Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--project", project);
+        Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--trial-time", "5", "--project", project);
         assertThat(recorded.code()).as(recorded.err()).isEqualTo(ExitCode.FINE);
         assertThat(recorded.out()).contains("Recorded ", "Observed", "For example", "LockGate#open(boolean)");
         Run chosen = InProcess.run("characterize", "LockGate", "--observe", "LockGate#open,Berth#fits", "--trial-time", "0",
@@ -193,7 +193,7 @@ class CommandsTest {
     @Test
     void aTypeThatCannotBeMadeSaysWhy() throws IOException {
         Files.writeString(folder.resolve("src/main/java/quay/Sealed.java"), "package quay; class Sealed { private Sealed() { } void go() { } }");
-        Run run = InProcess.run("characterize", "Sealed", "--project", project);
+        Run run = InProcess.run("characterize", "Sealed", "--trial-time", "2", "--project", project);
         assertThat(run.code()).isEqualTo(ExitCode.ACT);
         assertThat(run.out()).contains("Nothing could be recorded of quay.Sealed.", "no way to make a Sealed");
     }

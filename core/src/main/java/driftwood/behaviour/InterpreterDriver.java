@@ -11,10 +11,8 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import org.apache.commons.io.FileUtils;
 
 /**
@@ -102,24 +100,13 @@ final class InterpreterDriver implements Driver {
                 .redirectInput(Files.write(folder.resolve("nothing"), new byte[0]).toFile())
                 .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile());
         Map<String, String> environment = builder.environment();
-        environment.putAll(new HashMap<>(Map.of("PYTHONHASHSEED", Integer.toString(conditions.order().ordinal()), "TZ", "UTC",
-                "LC_ALL", "C.UTF-8", "PYTHONIOENCODING", "utf-8", "TMPDIR", folder.toString())));
-        Process process;
+        environment.putAll(Map.of("PYTHONHASHSEED", Integer.toString(conditions.order().ordinal()), "TZ", "UTC",
+                "LC_ALL", "C.UTF-8", "PYTHONIOENCODING", "utf-8", "TMPDIR", folder.toString()));
         try {
-            process = builder.start();
+            return Launch.ended(builder.start(), millis);
         } catch (IOException e) {
-            throw new IOException("'" + command.get(0) + "' cannot be started. Name the interpreter with --interpreter.", e);
+            throw new IOException("'" + command.get(0) + "' cannot be started", e);
         }
-        try {
-            if (!process.waitFor(millis, TimeUnit.MILLISECONDS)) {
-                process.destroyForcibly().waitFor();
-            }
-        } catch (InterruptedException e) {
-            process.destroyForcibly();
-            Thread.currentThread().interrupt();
-        }
-        process.descendants().forEach(ProcessHandle::destroyForcibly);
-        return process.isAlive() ? -1 : process.exitValue();
     }
 
     /** @return whether a case was begun and not ended */

@@ -55,6 +55,11 @@ final class Launch {
                 .directory(work.toFile()).redirectInput(ProcessBuilder.Redirect.from(nothing()))
                 .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile())
                 .start();
+        return ended(process, millis);
+    }
+
+    /** Waits for a process; after its time it is killed, and its children with it. @return as {@link #run} */
+    static int ended(Process process, long millis) {
         try {
             if (!process.waitFor(millis, TimeUnit.MILLISECONDS)) {
                 process.destroyForcibly().waitFor();

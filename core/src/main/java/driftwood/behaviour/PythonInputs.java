@@ -11,9 +11,9 @@ final class PythonInputs {
             Map.entry("Sequence", "List"), Map.entry("Iterable", "List"), Map.entry("Collection", "List"),
             Map.entry("tuple", "List"), Map.entry("set", "Set"), Map.entry("Set", "Set"), Map.entry("dict", "Map"),
             Map.entry("Dict", "Map"), Map.entry("Mapping", "Map"));
-    /** Worth trying where nothing says the type: numbers, texts, and a list of them. */
+    /** Worth trying where nothing says the type: numbers, texts, lists and a dictionary. */
     private static final List<TypeRef> ANYTHING = List.of(new TypeRef("long"), new TypeRef("String"), new TypeRef("boolean"),
-            new TypeRef("List<Long>"));
+            new TypeRef("List<Long>"), new TypeRef("Map<String,List<Long>>"));
 
     private PythonInputs() {
     }

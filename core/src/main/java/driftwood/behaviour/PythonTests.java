@@ -113,6 +113,9 @@ public final class PythonTests implements KeptTests {
         }
         String call = member.equals("new") ? receiver : receiver + "." + member.substring(0, member.indexOf('(')) + "("
                 + code.arguments(each.given()) + ")";
+        if (outcome.path("iterating").asBoolean() || outcome.path("gives").has("iterates")) {
+            call = "list(" + call + ")";
+        }
         if (!gives) {
             return thrown(making, call, outcome.get("throws"));
         }
@@ -135,7 +138,7 @@ public final class PythonTests implements KeptTests {
         } else {
             lines.add("result = " + call);
         }
-        check("result", outcome.get("gives"), code, 0, lines);
+        check("result", outcome.path("gives").has("iterates") ? outcome.at("/gives/iterates") : outcome.get("gives"), code, 0, lines);
         return lines;
     }
 

@@ -215,25 +215,33 @@ def describe(value, met=None, path="it", depth=0, drains=False):
     if isinstance(value, (set, frozenset)):
         return {"set": sorted((inner(each, "{}") for each in value), key=lambda each: json.dumps(each, sort_keys=True))}
     if isinstance(value, dict):
-        return {"map": [[inner(key, ".key"), inner(part, "[%s]" % (key,))] for key, part in list(value.items())[:MOST]]}
+        pairs = [[inner(key, ".key"), inner(part, "[%s]" % (key,))] for key, part in list(dict.items(value))[:MOST]]
+        return {"map": pairs} if is_foreign(type(value)) else {"is": qualified(type(value)), "_entries": pairs}
     if isinstance(value, BaseException):
         return problem_of(value, depth)
     if isinstance(value, (list, tuple)):
-        return {"is": qualified(type(value)), "items": [inner(each, "[%d]" % at) for at, each in enumerate(value[:MOST])]}
-    if drains and hasattr(value, "__next__"):
+        return {"is": qualified(type(value)), "_items": [inner(each, "[%d]" % at) for at, each in enumerate(value[:MOST])]}
+    if drains and is_iterator(value):
         items = []
         for each in value:
             items.append(inner(each, "[%d]" % len(items)))
             if len(items) == MOST:
                 break
-        return items
+        return {"iterates": items}
     return own(value, met, path, depth)
+
+
+def is_foreign(kind):
+    return kind.__module__ == "builtins" or kind.__module__.split(".")[0] in STANDARD
+
+
+def is_iterator(value):
+    return hasattr(value, "__next__") and not isinstance(value, io.IOBase)
 
 
 def own(value, met, path, depth):
     kind = type(value)
-    foreign = kind.__module__ == "builtins" or kind.__module__.split(".")[0] in STANDARD
-    if foreign:
+    if is_foreign(kind):
         text = str(value)
         return {"opaque": qualified(kind)} if IDENTITY.search(text) else {"is": qualified(kind), "text": short(text)}
     names = sorted(set(getattr(value, "__dict__", {})) | set(slots(kind)))
@@ -338,14 +346,18 @@ def run(case):
         watched["this"] = receiver
     before = {name: json.dumps(describe(part), sort_keys=True) for name, part in watched.items()}
     outcome = {}
+    value = None
     try:
-        outcome["gives"] = describe(call(routine_of(receiver, owner, member.split("(")[0]), given), drains=True)
+        value = call(routine_of(receiver, owner, member.split("(")[0]), given)
+        outcome["gives"] = describe(value, drains=True)
     except (Unmade, Stop):
         raise
     except SystemExit as leaving:
         outcome["exits"] = "exit code %s" % (0 if leaving.code is None else leaving.code)
     except BaseException as problem:
         outcome["throws"] = problem_of(problem)
+        if is_iterator(value):
+            outcome["iterating"] = True
     left = {}
     for name, part in watched.items():
         after = describe(part)

@@ -138,6 +138,10 @@ class PythonBehaviourTest {
             def day(tons: int):
                 return str(datetime.date.today())
 
+            def waves(tons: int):
+                yield 1
+                yield 10 // tons
+
             def odd(tons: int):
                 return {str(each) + "x" for each in range(3)}, hash("quay"), float("nan")
             """;
@@ -154,6 +158,8 @@ class PythonBehaviourTest {
         assertThat(byRoutine.get("floods")).allMatch(each -> each.outcome().at("/prints").toString().length() < 80_000);
         assertThat(byRoutine.get("writes")).allMatch(each -> each.outcome().at("/files/log.txt/0").asText().startsWith("moored "));
         assertThat(byRoutine.get("day")).allMatch(each -> each.varies().equals(List.of("/gives")));
+        assertThat(byRoutine.get("waves")).anyMatch(each -> each.outcome().at("/gives/iterates/0").asInt() == 1)
+                .anyMatch(each -> each.outcome().has("throws") && each.outcome().get("iterating").asBoolean());
         assertThat(byRoutine.get("odd")).allMatch(each -> each.varies().equals(List.of("/gives/tuple/1")));
         assertThat(confirm(recording, HOSTILE)).containsOnlyKeys(Kind.SAME);
     }

@@ -44,9 +44,13 @@ final class KeepTests {
         return written.files().isEmpty() ? ExitCode.ACT : ExitCode.FINE;
     }
 
+    private static boolean isOurs(Path file) throws IOException {
+        return Files.readString(file).lines().findFirst().orElse("").endsWith(MARK.strip());
+    }
+
     private static void save(Path file, String text) {
         try {
-            if (Files.exists(file) && !Files.readString(file).substring(0, Math.min(MARK.length() + 3, (int) Files.size(file))).contains(MARK)) {
+            if (Files.exists(file) && !isOurs(file)) {
                 throw new UsageException("--write-tests: " + file + " is there already and was not written by Driftwood. "
                         + "Move it or name another folder.");
             }

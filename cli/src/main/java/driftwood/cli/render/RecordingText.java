@@ -93,7 +93,9 @@ public final class RecordingText {
     public String nothing(Characterization.Result result) {
         StringBuilder text = new StringBuilder("Nothing could be recorded of " + result.recording().of() + ".\n");
         left(result, text);
-        return text.append("\nName a type that can be constructed: driftwood characterize TYPE\n").toString();
+        boolean missing = result.unmade().keySet().stream().anyMatch(each -> each.contains("cannot be imported"));
+        return text.append(missing ? "\nInstall what is missing, or name an interpreter that has it: --interpreter venv/bin/python\n"
+                : "\nName a type that can be constructed: driftwood characterize TYPE\n").toString();
     }
 
     private void left(Characterization.Result result, StringBuilder text) {
