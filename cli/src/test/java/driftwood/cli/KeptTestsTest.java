@@ -90,6 +90,21 @@ class KeptTestsTest {
     }
 
     @Test
+    void anObjectThatFailsOnTheWayIsWrittenAsOneBlock() throws Exception {
+        Files.writeString(folder.resolve("src/main/java/quay/Rope.java"), """
+                package quay;
+                public class Rope {
+                    private int length;
+                    public void cut(int by) { if (by > 7) { throw new IllegalStateException("too short"); } length -= by; }
+                    public int length() { return length; }
+                }
+                """);
+        InProcess.run("characterize", "--project", folder.toString(), "--trial-time", "4", "--write-tests",
+                folder.resolve("src/test/java").toString(), "Rope");
+        assertThat(failures()).isEmpty();
+    }
+
+    @Test
     void theyNoticeASlip() throws Exception {
         write("HarbourDues");
         SampleFiles.copy("slip", folder);

@@ -111,7 +111,8 @@ public final class JavaTests implements KeptTests {
         String subject = construction ? receiver : receiver + "." + code.call(script.call().get(0));
         JavaChecks checks = new JavaChecks(code, program);
         if (!gives && !leaves && !lines.isEmpty()) {
-            subject = "{\n            " + String.join("\n            ", lines) + "\n            " + subject + ";\n        }";
+            subject = "{\n            " + String.join("\n            ", lines)
+                    + (construction ? "" : "\n            " + subject + ";") + "\n        }";
             lines.clear();
         }
         lines.addAll(gives ? given(checks, code, subject, outcome, result, masked) : thrown(subject, outcome, masked));

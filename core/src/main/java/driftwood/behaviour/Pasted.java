@@ -52,7 +52,11 @@ public final class Pasted {
         for (Make.Call call : script.before()) {
             lines.add(receiver + "." + code.call(call) + ";");
         }
-        lines.add(script.call().isEmpty() ? receiver + ";" : receiver + "." + code.call(script.call().get(0)) + ";");
+        if (!script.call().isEmpty()) {
+            lines.add(receiver + "." + code.call(script.call().get(0)) + ";");
+        } else if (lines.isEmpty()) {
+            lines.add(receiver + ";");
+        }
         return code.helpers().isEmpty() ? String.join("\n", lines) : refuse();
     }
 

@@ -136,6 +136,24 @@ class BehaviourTest {
     }
 
     @Test
+    void howThePlatformTalksToItsOwnInterfacesIsLeftOut() throws Exception {
+        Recording recording = record("quay.Tide", """
+                package quay;
+                import java.time.Duration;
+                import java.time.Instant;
+                import java.time.temporal.Temporal;
+                public class Tide {
+                    public long since(Temporal start) { return Duration.between(Instant.EPOCH, start).toHours(); }
+                    public void each(Runnable work) { work.run(); }
+                }
+                """);
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("#since")).isNotEmpty()
+                .noneMatch(each -> each.outcome().has("asks"));
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("#each"))
+                .anyMatch(each -> each.outcome().at("/asks/0").asText().equals("Runnable.run()"));
+    }
+
+    @Test
     void severalProcessesComeToTheSame() throws Exception {
         Recording recording = record("quay.Tariff", TARIFF);
         List<Verdict> verdicts = new Confirmation(program(), List.of(classes()), new Limits(700, 128, 3)).confirm(recording);
