@@ -17,8 +17,10 @@ import driftwood.tree.LiteralKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -35,6 +37,11 @@ final class Inputs {
     private final Program program;
     private final Constants constants;
     private final Ways ways;
+    private final Map<Wanted, Set<JsonNode>> known = new HashMap<>();
+
+    /** Objects asked for: the same type is met again and again among the parts of others. */
+    private record Wanted(TypeOutline type, int most, int depth) {
+    }
 
     Inputs(Program program, Constants constants, Ways ways) {
         this.program = program;
@@ -85,7 +92,11 @@ final class Inputs {
         Set<JsonNode> values = new LinkedHashSet<>();
         Optional<TypeOutline> own = program.resolve(type, scope);
         if (own.isPresent()) {
-            objects(own.get(), most, depth, values);
+            Wanted wanted = new Wanted(own.get(), most, depth);
+            if (!known.containsKey(wanted)) {
+                known.put(wanted, objects(own.get(), most, depth));
+            }
+            values.addAll(known.get(wanted));
             if (depth < 2) {
                 values.add(NullNode.instance);
             }
@@ -107,10 +118,11 @@ final class Inputs {
     }
 
     /** Objects of a type of the project: each concrete subtype, each with its parts combined. */
-    private void objects(TypeOutline type, int most, int depth, Set<JsonNode> values) {
+    private Set<JsonNode> objects(TypeOutline type, int most, int depth) {
+        Set<JsonNode> values = new LinkedHashSet<>();
         if (!type.constants().isEmpty()) {
             type.constants().forEach(name -> values.add(JSON.objectNode().put("enum", type.name() + "." + name)));
-            return;
+            return values;
         }
         List<TypeOutline> concrete = new ArrayList<>();
         if (ways.isMakeable(type)) {
@@ -122,7 +134,7 @@ final class Inputs {
             if (type.isInterface()) {
                 values.add(JSON.objectNode().put("standIn", type.name()));
             }
-            return;
+            return values;
         }
         int share = Math.max(depth == 0 ? 4 : 1, most / concrete.size());
         List<List<ObjectNode>> bySubtype = new ArrayList<>();
@@ -136,6 +148,7 @@ final class Inputs {
                 }
             }
         }
+        return values;
     }
 
     /** Objects of one concrete type, made by its fullest constructor; without one, by its creation routines in turn. */

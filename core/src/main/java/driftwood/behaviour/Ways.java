@@ -10,14 +10,19 @@ import driftwood.tree.RoutineKind;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The ways in which a type of the project can be made: constructors, creation routines, builders. */
 final class Ways {
     private final Program program;
+    private final Map<TypeOutline, Boolean> makeable = new HashMap<>();
+    /** Types of the project that are called builders, with what each of their closing steps gives. */
+    private Map<TypeOutline, BuilderWay> builders;
 
     Ways(Program program) {
         this.program = program;
@@ -38,6 +43,10 @@ final class Ways {
 
     /** Whether instances of this very type can be made without an enclosing instance. */
     boolean isMakeable(TypeOutline type) {
+        return makeable.computeIfAbsent(type, this::canBeMade);
+    }
+
+    private boolean canBeMade(TypeOutline type) {
         return type.isConcrete() && !type.anonymous() && type.kind() != TypeKind.ENUM && isReachable(type)
                 && (!constructors(type).isEmpty() || !creators(type).isEmpty() || builder(type).isPresent());
     }
@@ -113,19 +122,29 @@ final class Ways {
 
     /** The type's builder: nested, or any type of the project with a step without parameters that gives the type. */
     Optional<BuilderWay> builder(TypeOutline product) {
-        List<TypeOutline> candidates = new ArrayList<>(program.nestedIn(product));
-        program.types().stream().filter(each -> each.simpleName().endsWith("Builder")).forEach(candidates::add);
-        for (TypeOutline candidate : candidates) {
-            for (RoutineOutline routine : candidate.routines()) {
-                boolean closes = routine.kind() == RoutineKind.METHOD && routine.parameters().isEmpty()
-                        && !routine.traits().isStatic() && program.resolve(routine.returns(), candidate)
-                        .filter(product::equals).isPresent();
-                if (closes && !candidate.equals(product)) {
-                    return Optional.of(new BuilderWay(candidate, routine));
-                }
+        for (TypeOutline candidate : program.nestedIn(product)) {
+            Optional<BuilderWay> way = closing(candidate).filter(each -> gives(each).filter(product::equals).isPresent())
+                    .findFirst();
+            if (way.isPresent()) {
+                return way;
             }
         }
-        return Optional.empty();
+        if (builders == null) {
+            builders = new HashMap<>();
+            program.types().stream().filter(each -> each.simpleName().endsWith("Builder")).flatMap(this::closing)
+                    .forEach(way -> gives(way).ifPresent(made -> builders.putIfAbsent(made, way)));
+        }
+        return Optional.ofNullable(builders.get(product));
+    }
+
+    private Stream<BuilderWay> closing(TypeOutline candidate) {
+        return candidate.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD
+                && each.parameters().isEmpty() && !each.traits().isStatic()).map(each -> new BuilderWay(candidate, each));
+    }
+
+    /** What a step gives, unless that is the builder itself. */
+    private Optional<TypeOutline> gives(BuilderWay way) {
+        return program.resolve(way.build().returns(), way.type()).filter(made -> !made.equals(way.type()));
     }
 
     /** The constructor with the most parts; empty where others may call none. */
