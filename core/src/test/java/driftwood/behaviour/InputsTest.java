@@ -1,6 +1,7 @@
 package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import driftwood.Given;
@@ -10,6 +11,7 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Scan;
 import driftwood.tree.TypeRef;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
@@ -126,5 +128,23 @@ class InputsTest {
                 .contains("quay.Desk", "quay.Tug", "quay.Yacht", "quay.Outer", "quay.Outer.Nested")
                 .doesNotContain("quay.Hidden", "quay.Wreck", "quay.Kind", "quay.Outer.Inner", "quay.Vessel");
         assertThat(ways.binaryName(program.type("quay.Outer.Nested").orElseThrow())).isEqualTo("quay.Outer$Nested");
+    }
+
+    @Test
+    void manyKindsWithManyConstructorsThatTakeOneAnotherAreEnumeratedInTime() {
+        StringBuilder fleet = new StringBuilder("package quay; interface Part { } class Fleet { void join(Part p) { } }\n");
+        for (int i = 0; i < 40; i++) {
+            fleet.append("class Part").append(i).append(" implements Part { Part").append(i)
+                    .append("(Part a, Part b) { } Part").append(i).append("(Part a, Part b, Part c) { } }\n");
+        }
+        Given.written(root.resolve("fleet"), fleet.toString());
+        Program many = new Scan(Scan.Options.DEFAULT).run(root.resolve("fleet"), List.of(root.resolve("fleet"))).program();
+        Inputs of = new Inputs(many, Constants.of(root, List.of()), new Ways(many));
+        TypeOutline joined = many.type("quay.Fleet").orElseThrow();
+
+        List<JsonNode> values = assertTimeoutPreemptively(Duration.ofSeconds(20),
+                () -> of.values(new TypeRef("Part"), joined, "p", 60, 0));
+
+        assertThat(values).hasSizeGreaterThan(40);
     }
 }
