@@ -91,7 +91,7 @@ public final class Characterization {
             recorded = observe(proof.chosen(pool, surface, most, trial), unmade, Conditions.OTHERS);
             strength = proof.strength();
         } else {
-            recorded = Proof.first(pool, most);
+            recorded = Kept.first(pool, most);
         }
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         for (Target target : surface.targets()) {

@@ -9,6 +9,7 @@ import driftwood.tree.Binary;
 import driftwood.tree.Call;
 import driftwood.tree.EqualityTest;
 import driftwood.tree.Field;
+import driftwood.tree.Import;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.Match;
@@ -42,6 +43,8 @@ final class Constants extends TreeScanner {
     private final Set<Literal> known = new LinkedHashSet<>();
     private final Map<String, Literal> named = new HashMap<>();
     private final List<Runnable> later = new ArrayList<>();
+    /** Of the file being read. */
+    private List<Import> imports = List.of();
 
     private Constants() {
     }
@@ -60,7 +63,10 @@ final class Constants extends TreeScanner {
         }
         Constants constants = new Constants();
         Readers readers = new Readers();
-        texts.forEach((language, all) -> readers.of(language).read(all, tree -> constants.scan(tree.unit())));
+        texts.forEach((language, all) -> readers.of(language).read(all, tree -> {
+            constants.imports = tree.unit().imports();
+            constants.scan(tree.unit());
+        }));
         constants.later.forEach(Runnable::run);
         return constants;
     }
@@ -90,6 +96,13 @@ final class Constants extends TreeScanner {
             known.add(bare(literal));
         }
         return null;
+    }
+
+    /** Constants of the platform are numbers like any other: the compiler writes them in their place. */
+    @Override
+    public Void visitMember(Member member) {
+        PlatformConstants.of(member, imports).filter(each -> known.size() < MOST_KNOWN).ifPresent(known::add);
+        return visitNode(member);
     }
 
     @Override
@@ -137,14 +150,15 @@ final class Constants extends TreeScanner {
     }
 
     private void pair(Node one, Node other) {
+        List<Import> here = imports;
         later.add(() -> {
-            take(one, other);
-            take(other, one);
+            take(one, other, here);
+            take(other, one, here);
         });
     }
 
-    private void take(Node subject, Node constant) {
-        Literal literal = literal(constant);
+    private void take(Node subject, Node constant, List<Import> here) {
+        Literal literal = constant instanceof Member member ? PlatformConstants.of(member, here).orElse(null) : literal(constant);
         if (literal == null && constant instanceof Name name) {
             literal = named.get(name.name());
         }

@@ -15,6 +15,9 @@ final class JavaChecks {
     private static final Set<String> ITERABLE = Set.of("List", "Collection", "Set", "Iterable", "ArrayList", "LinkedList",
             "SortedSet", "LinkedHashSet", "HashSet", "TreeSet");
     private static final int DEEPEST = 3;
+    /** How the older dates of the platform are asked for what was recorded of them: their own texts say less. */
+    private static final Map<String, String> MOMENTS = Map.of("java.util.Date", ".toInstant()",
+            "java.util.GregorianCalendar", ".toZonedDateTime()");
 
     private final JavaCode code;
     private final Program program;
@@ -130,6 +133,8 @@ final class JavaChecks {
                     : "Optional[" + value.get("optional").get(0).asText() + "]") + ");");
         }
         if (value.has("is") && value.size() == 2 && value.path("text").isTextual()) {
+            String is = value.get("is").asText();
+            that += MOMENTS.containsKey(is) ? ".extracting(each -> ((" + is + ") each)" + MOMENTS.get(is) + ")" : "";
             return List.of(that + ".hasToString(" + JavaCode.quoted(value.get("text").asText()) + ");");
         }
         needs(!value.has("is") || depth > DEEPEST, "results of this form");

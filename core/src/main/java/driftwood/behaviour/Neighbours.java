@@ -202,7 +202,8 @@ final class Neighbours {
         if (!alike.isEmpty() && random.nextInt(3) == 0) {
             return alike.get(random.nextInt(alike.size()));
         }
-        return leaf.isNumber() ? number(leaf) : text(leaf.asText());
+        return leaf.isNumber() ? number(leaf) : Moments.near(leaf.asText(), random).<JsonNode>map(JSON::textNode)
+                .orElseGet(() -> text(leaf.asText()));
     }
 
     /** One letter large instead of small, or the reverse. */

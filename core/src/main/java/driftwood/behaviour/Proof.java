@@ -38,6 +38,8 @@ final class Proof {
     private final Path classes;
     private final Trials trials;
     private final UnaryOperator<List<Case>> observe;
+    /** Cases that take a branch which none before them takes. */
+    private final Set<Integer> covering = new TreeSet<>();
     private Strength strength = Strength.unmeasured("it was not asked for");
 
     /**
@@ -61,60 +63,19 @@ final class Proof {
      * Chooses cases.
      *
      * @param drawn recorded cases, in the order in which they were drawn
-     * @param most  how many to keep; those that notice something are all kept
+     * @param most  how many to keep; those that notice something, or take a branch of their own, are all kept
      * @param trial how long slips may be tried; zero for not at all
      */
     List<Case> chosen(List<Case> drawn, Surface surface, int most, Duration trial) {
         List<Case> pool = new ArrayList<>(drawn);
-        Set<Integer> kept = new TreeSet<>();
         if (!trial.isZero() && !pool.isEmpty()) {
             try {
-                kept.addAll(noticing(pool, surface, System.nanoTime() + trial.toNanos()));
+                return Kept.telling(pool, most, noticing(pool, surface, System.nanoTime() + trial.toNanos()), covering);
             } catch (IOException e) {
                 strength = Strength.unmeasured(e.getMessage());
             }
         }
-        return chosen(pool, most, kept);
-    }
-
-    /** The first cases with outcomes of their own, then others. */
-    static List<Case> first(List<Case> pool, int most) {
-        return chosen(pool, most, new TreeSet<>());
-    }
-
-    private static List<Case> chosen(List<Case> pool, int most, Set<Integer> kept) {
-        fill(pool, most, kept);
-        List<Case> chosen = new ArrayList<>();
-        for (int at : kept) {
-            Case each = pool.get(at);
-            chosen.add(new Case("c" + (chosen.size() + 1), each.routine(), each.on(), each.before(), each.given(),
-                    each.outcome(), each.varies(), each.anyOrder()));
-        }
-        return chosen;
-    }
-
-    /** First cases with outcomes that no other kept case has, routine by routine in turn; then any. */
-    private static void fill(List<Case> pool, int most, Set<Integer> kept) {
-        Set<String> outcomes = new HashSet<>();
-        kept.forEach(at -> outcomes.add(pool.get(at).routine() + pool.get(at).outcome()));
-        Map<String, List<Integer>> byRoutine = new LinkedHashMap<>();
-        for (int at = 0; at < pool.size(); at++) {
-            if (!kept.contains(at)) {
-                byRoutine.computeIfAbsent(pool.get(at).routine(), key -> new ArrayList<>()).add(at);
-            }
-        }
-        for (boolean anew : new boolean[] {true, false}) {
-            for (int turn = 0; turn < pool.size() && kept.size() < most; turn++) {
-                for (List<Integer> each : byRoutine.values()) {
-                    if (turn < each.size() && kept.size() < most) {
-                        Case one = pool.get(each.get(turn));
-                        if (!anew || outcomes.add(one.routine() + one.outcome())) {
-                            kept.add(each.get(turn));
-                        }
-                    }
-                }
-            }
-        }
+        return Kept.first(pool, most);
     }
 
     private Set<Integer> noticing(List<Case> pool, Surface surface, long until) throws IOException {
@@ -162,8 +123,13 @@ final class Proof {
                 open.add(i);
             }
         }
-        List<Trials.Answer> answers = trials.run(scripts, open.stream().map(slips::get).toList(), under,
-                until);
+        TrialResults results = trials.run(scripts, open.stream().map(slips::get).toList(), under, until);
+        results.passed().forEach((at, taken) -> {
+            if (under.takesNew(taken)) {
+                covering.add(numbers.get(at));
+            }
+        });
+        List<TrialResults.Answer> answers = results.answers();
         for (int i = 0; i < open.size(); i++) {
             int by = answers.get(i).by();
             int slip = open.get(i);
@@ -223,7 +189,7 @@ final class Proof {
         return open < 0 ? "<init>" : each.routine().substring(hash + 1, open);
     }
 
-    private void tell(List<Slip> slips, int[] told, Under under) {
+    private void tell(List<Slip> slips, int[] told, Under under) throws IOException {
         List<Missed> missed = new ArrayList<>();
         List<Missed> unreached = new ArrayList<>();
         int noticed = 0;
@@ -237,7 +203,7 @@ final class Proof {
                 default -> noticed++;
             }
         }
-        strength = new Strength(noticed, missed, unreached, untried, "");
+        strength = new Strength(noticed, missed, unreached, untried, under.taken(), "");
     }
 
     private static List<Slip> evenly(List<Slip> all) {

@@ -48,12 +48,18 @@ public record Recording(String format, String of, List<String> surface, Proven s
      * @param tried     slips that were tried
      * @param missed    those that no case noticed, by file and line
      * @param unreached those on lines that no case came to
+     * @param branches  how many of the branches some case took, as "7 of 9"; null in older recordings
+     * @param never     lines with branches that no case took, and how many; null in older recordings
      */
-    public record Proven(int noticed, int tried, List<String> missed, List<String> unreached) {
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Proven(int noticed, int tried, List<String> missed, List<String> unreached, String branches,
+            List<String> never) {
         static Proven of(Strength strength) {
             return strength.tried() == 0 ? null : new Proven(strength.noticed(), strength.tried(),
                     strength.missed().stream().map(Strength.Missed::told).toList(),
-                    strength.unreached().stream().map(Strength.Missed::told).toList());
+                    strength.unreached().stream().map(Strength.Missed::told).toList(),
+                    strength.branches().taken() + " of " + strength.branches().all(),
+                    strength.branches().never().stream().map(Coverage.Line::told).toList());
         }
     }
 

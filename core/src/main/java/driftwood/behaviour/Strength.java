@@ -9,9 +9,11 @@ import java.util.List;
  * @param missed    slips that no case notices, though some case comes to their line
  * @param unreached slips on lines that no case comes to
  * @param untried   slips for which there was no time
+ * @param branches  what the cases take of the observed code's branches
  * @param why       why nothing could be measured; empty where something was
  */
-public record Strength(int noticed, List<Missed> missed, List<Missed> unreached, int untried, String why) {
+public record Strength(int noticed, List<Missed> missed, List<Missed> unreached, int untried,
+        Coverage branches, String why) {
 
     /**
      * A slip that would go unnoticed.
@@ -27,7 +29,7 @@ public record Strength(int noticed, List<Missed> missed, List<Missed> unreached,
     }
 
     static Strength unmeasured(String why) {
-        return new Strength(0, List.of(), List.of(), 0, why);
+        return new Strength(0, List.of(), List.of(), 0, Coverage.NOTHING, why);
     }
 
     /** Slips that were tried. */

@@ -3,20 +3,18 @@ package driftwood.behaviour;
 import driftwood.witness.Script;
 import driftwood.witness.Trial;
 import driftwood.witness.Wire;
-import driftwood.witness.Witness;
-import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
-import java.io.DataInputStream;
 import java.io.DataOutputStream;
-import java.io.EOFException;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import org.apache.commons.io.FileUtils;
@@ -41,24 +39,14 @@ final class Trials {
     }
 
     /**
-     * What became of a slip.
-     *
-     * @param by     number of the case that noticed it, or {@link Trial#UNNOTICED}, {@link Trial#UNREACHED}, ENDED, UNTRIED
-     * @param comers numbers of some cases that come to an unnoticed slip
-     */
-    record Answer(int by, List<Integer> comers) {
-    }
-
-    /**
      * Tries slips.
      *
      * @param under   the code in which they are planted
      * @param until   by {@link System#nanoTime}: slips not tried by then are left
-     * @return an answer for each slip
      */
-    List<Answer> run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
+    TrialResults run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
         int jobs = Math.max(1, Math.min(Runtime.getRuntime().availableProcessors(), slips.size() / LEAST_SLIPS));
-        List<CompletableFuture<List<Answer>>> parts = new ArrayList<>();
+        List<CompletableFuture<TrialResults>> parts = new ArrayList<>();
         for (int job = 0; job < jobs; job++) {
             List<Slip> part = new ArrayList<>();
             for (int at = job; at < slips.size(); at += jobs) {
@@ -66,17 +54,19 @@ final class Trials {
             }
             parts.add(CompletableFuture.supplyAsync(() -> apart(scripts, part, under, until), task -> new Thread(task).start()));
         }
-        Answer[] answers = new Answer[slips.size()];
+        TrialResults.Answer[] answers = new TrialResults.Answer[slips.size()];
+        Map<Integer, Map<Long, BitSet>> passed = new TreeMap<>();
         for (int job = 0; job < jobs; job++) {
-            List<Answer> part = joined(parts.get(job));
-            for (int i = 0; i < part.size(); i++) {
-                answers[job + i * jobs] = part.get(i);
+            TrialResults part = joined(parts.get(job));
+            for (int i = 0; i < part.answers().size(); i++) {
+                answers[job + i * jobs] = part.answers().get(i);
             }
+            passed.putAll(part.passed());
         }
-        return List.of(answers);
+        return new TrialResults(List.of(answers), passed);
     }
 
-    private static List<Answer> joined(CompletableFuture<List<Answer>> part) throws IOException {
+    private static TrialResults joined(CompletableFuture<TrialResults> part) throws IOException {
         try {
             return part.join();
         } catch (CompletionException e) {
@@ -84,7 +74,7 @@ final class Trials {
         }
     }
 
-    private List<Answer> apart(List<Script> scripts, List<Slip> slips, Under under, long until) {
+    private TrialResults apart(List<Script> scripts, List<Slip> slips, Under under, long until) {
         try {
             return some(scripts, slips, under, until);
         } catch (IOException e) {
@@ -92,7 +82,7 @@ final class Trials {
         }
     }
 
-    private List<Answer> some(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
+    private TrialResults some(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
         Path folder = Files.createTempDirectory("driftwood-trial-");
         try {
             Path scriptFile = folder.resolve("scripts");
@@ -117,22 +107,23 @@ final class Trials {
                     write(to, slip.owner(), under.planted(slip));
                 }
             }
-            List<Answer> all = new ArrayList<>();
+            TrialResults told = new TrialResults();
+            List<TrialResults.Answer> all = told.answers();
             while (all.size() < slips.size() && System.nanoTime() < until) {
                 Path results = Files.write(folder.resolve("results"), new byte[0]);
                 start(new Desk(folder, scriptFile, slipFile, results), all.size(), until);
                 int before = all.size();
-                boolean begun = read(results, all);
+                boolean begun = told.read(results);
                 if (begun && System.nanoTime() < until) {
-                    all.add(new Answer(ENDED, List.of()));
+                    all.add(new TrialResults.Answer(ENDED, List.of()));
                 } else if (all.size() == before) {
                     break;
                 }
             }
             while (all.size() < slips.size()) {
-                all.add(new Answer(UNTRIED, List.of()));
+                all.add(new TrialResults.Answer(UNTRIED, List.of()));
             }
-            return all;
+            return told;
         } finally {
             FileUtils.deleteQuietly(folder.toFile());
         }
@@ -159,26 +150,5 @@ final class Trials {
         long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
         // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
         new Launch(desk.folder(), List.of(), limits).run(Trial.class.getName(), arguments, List.of(), millis);
-    }
-
-    /** @return whether a slip was begun and not ended */
-    private static boolean read(Path results, List<Answer> all) throws IOException {
-        boolean begun = false;
-        try (DataInputStream from = new DataInputStream(new BufferedInputStream(Files.newInputStream(results)))) {
-            for (int tag = from.read(); tag >= 0; tag = from.read()) {
-                begun = tag == Witness.BEGIN;
-                if (tag == Witness.END) {
-                    int by = from.readInt();
-                    List<Integer> comers = new ArrayList<>();
-                    for (int left = from.readInt(); left > 0; left--) {
-                        comers.add(from.readInt());
-                    }
-                    all.add(new Answer(by, comers));
-                }
-            }
-        } catch (EOFException e) {
-            begun = true;
-        }
-        return begun;
     }
 }

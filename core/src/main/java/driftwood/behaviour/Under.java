@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.Deque;
 import java.util.HashSet;
@@ -38,6 +39,7 @@ final class Under {
     private final Map<String, ClassNode> nodes = new LinkedHashMap<>();
     private final Map<String, String> files = new LinkedHashMap<>();
     private final Set<String> reached = new HashSet<>();
+    private final Branches branches = new Branches();
 
     Under(Program program, Path classes, List<Target> targets) throws IOException {
         this.program = program;
@@ -159,11 +161,29 @@ final class Under {
         return Slips.planted(bytes.get(slip.owner().replace('.', '/')), slip);
     }
 
-    /** The classes, by binary name, saying when code comes to one of some places. @param places their numbers */
-    Map<String, byte[]> watched(Map<String, Integer> places) {
+    /**
+     * The classes, by binary name, saying which branches are taken and when code comes to one of some places. JaCoCo does
+     * not know of code before an exception in the middle of a block, so the places are told apart from the branches.
+     *
+     * @param places their numbers
+     */
+    synchronized Map<String, byte[]> watched(Map<String, Integer> places) throws IOException {
         Map<String, byte[]> watched = new LinkedHashMap<>();
-        bytes.forEach((name, each) -> watched.put(name.replace('/', '.'), Slips.watched(each, places)));
+        for (Map.Entry<String, byte[]> each : bytes.entrySet()) {
+            byte[] telling = branches.telling(each.getValue(), each.getKey());
+            watched.put(each.getKey().replace('/', '.'), Slips.watched(telling, places));
+        }
         return watched;
+    }
+
+    /** Adds what a case takes. @return whether it takes a branch that no case took before */
+    boolean takesNew(Map<Long, BitSet> taken) {
+        return branches.add(taken);
+    }
+
+    /** What all cases take together. */
+    Coverage taken() throws IOException {
+        return branches.of(bytes, files, (owner, routine) -> reached.contains(owner + ' ' + routine));
     }
 
     /** Path of the source file. */

@@ -7,6 +7,8 @@ import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.Date;
+import java.util.GregorianCalendar;
 import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
@@ -103,6 +105,10 @@ final class Describer {
             return Value.scalar("stand-in", standIn.get().getName());
         }
         boolean foreign = isForeign(object.getClass());
+        Optional<String> moment = foreign ? moment(object) : Optional.empty();
+        if (moment.isPresent()) {
+            return told(object, moment.get());
+        }
         if (foreign && object instanceof Map<?, ?> map) {
             return map(map, path, depth);
         }
@@ -197,8 +203,20 @@ final class Describer {
         if (text.isEmpty() || text.contains(identity) || text.matches("(?s).*@[0-9a-f]{4,}.*")) {
             return Value.scalar("opaque", type);
         }
-        return new Value("object", type, List.of("text"), List.of(Value.scalar("text",
-                text.length() > LONGEST ? text.substring(0, LONGEST) + "..." : text)));
+        return told(object, text.length() > LONGEST ? text.substring(0, LONGEST) + "..." : text);
+    }
+
+    private static Value told(Object object, String text) {
+        return new Value("object", object.getClass().getName(), List.of("text"), List.of(Value.scalar("text", text)));
+    }
+
+    /** The older dates of the platform leave the fraction out of their texts, or tell how they are built. */
+    private static Optional<String> moment(Object object) {
+        if (object.getClass() == Date.class) {
+            return Optional.of(((Date) object).toInstant().toString());
+        }
+        return object instanceof GregorianCalendar calendar ? Optional.of(calendar.toZonedDateTime().toString())
+                : Optional.empty();
     }
 
     private Value own(Object object, String path, int depth) {

@@ -34,6 +34,8 @@ public final class Trial {
     private static final int MOST_STUCK = 2;
     /** So many of the cases that come to an unnoticed slip are told. */
     private static final int MOST_COMERS = 6;
+    /** Written before the probes that a case passes, once for each case, before any slip is tried. */
+    public static final int PASSED = 3;
 
     private final List<Script> scripts;
     private final Path classes;
@@ -93,8 +95,10 @@ public final class Trial {
         ClassLoader plain = loader(Map.of());
         for (int i = 0; i < scripts.size(); i++) {
             Reached.take();
+            Probes.take();
             Outcome first = stage.run(scripts.get(i), watched);
             BitSet reached = Reached.take();
+            Map<Long, BitSet> passed = Probes.take();
             if (first.ending().equals("endless")) {
                 continue;
             }
@@ -102,6 +106,9 @@ public final class Trial {
                 expected.put(i, first);
                 places.put(i, reached);
                 order.add(i);
+                if (begin == 0) {
+                    tell(i, passed, to);
+                }
             }
         }
         int count = slips.readInt();
@@ -143,6 +150,18 @@ public final class Trial {
             if (stuck >= MOST_STUCK) {
                 Runtime.getRuntime().halt(Witness.ENDLESS);
             }
+        }
+    }
+
+    private static void tell(int number, Map<Long, BitSet> passed, DataOutputStream to) throws IOException {
+        to.writeByte(PASSED);
+        to.writeInt(number);
+        to.writeInt(passed.size());
+        for (Map.Entry<Long, BitSet> each : passed.entrySet()) {
+            byte[] bits = each.getValue().toByteArray();
+            to.writeLong(each.getKey());
+            to.writeInt(bits.length);
+            to.write(bits);
         }
     }
 

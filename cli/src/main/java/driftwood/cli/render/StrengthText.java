@@ -1,5 +1,6 @@
 package driftwood.cli.render;
 
+import driftwood.behaviour.Coverage;
 import driftwood.behaviour.Strength;
 import driftwood.behaviour.Strength.Missed;
 import java.util.ArrayList;
@@ -34,6 +35,21 @@ final class StrengthText {
                 width, 2, 2));
         missed(strength.missed(), text);
         unreached(strength.unreached(), text);
+        branches(strength.branches(), text);
+    }
+
+    private void branches(Coverage coverage, StringBuilder text) {
+        if (coverage.all() == 0) {
+            return;
+        }
+        text.append(Paragraph.of(coverage.taken() + " of " + coverage.all() + " branches are taken by some case."
+                + (coverage.never().isEmpty() ? "" : " Never taken:"), width, 2, 2));
+        if (!coverage.never().isEmpty()) {
+            Map<String, List<String>> lines = new LinkedHashMap<>();
+            coverage.never().forEach(each -> lines.computeIfAbsent(each.file(), key -> new ArrayList<>())
+                    .add(each.line() + " (" + each.never() + " of " + each.all() + ")"));
+            lines.forEach((file, numbers) -> text.append(Paragraph.of(file + ":" + String.join(", ", numbers), width, 4, 6)));
+        }
     }
 
     private void missed(List<Missed> missed, StringBuilder text) {
