@@ -19,6 +19,11 @@ public enum ExitCode {
         this.number = number;
     }
 
+    /** The graver of two. */
+    public ExitCode or(ExitCode other) {
+        return number >= other.number ? this : other;
+    }
+
     public int number() {
         return number;
     }

@@ -64,16 +64,16 @@ final class Inputs {
             }
             return others;
         }
-        return combinations(routine.parameters(), routine.typeParameters(), scope, most, 0);
+        return combinations(routine.parameters().stream().map(each -> new ParameterOutline(each.name(),
+                routine.bound(each.type()), each.nullable(), each.variadic(), each.optional(), each.named())).toList(),
+                scope, most, 0);
     }
 
-    private List<ObjectNode> combinations(List<ParameterOutline> parameters, List<String> free, TypeOutline scope,
-            int most, int depth) {
+    private List<ObjectNode> combinations(List<ParameterOutline> parameters, TypeOutline scope, int most, int depth) {
         List<List<JsonNode>> slots = new ArrayList<>();
         int each = parameters.size() <= 1 ? most : Math.max(4, (int) (2.2 * Math.sqrt(most)));
         for (ParameterOutline parameter : parameters) {
-            TypeRef type = free.contains(parameter.type().name()) ? new TypeRef("Object") : parameter.type();
-            slots.add(values(type, scope, parameter.name(), each, depth));
+            slots.add(values(parameter.type(), scope, parameter.name(), each, depth));
         }
         int[] sizes = slots.stream().mapToInt(List::size).toArray();
         List<ObjectNode> made = new ArrayList<>();
@@ -207,7 +207,7 @@ final class Inputs {
     /** Objects of one type made from given parameters. */
     List<ObjectNode> ofWay(TypeOutline type, List<ParameterOutline> parameters, int most, int depth) {
         List<ObjectNode> made = new ArrayList<>();
-        for (ObjectNode parts : combinations(parameters, List.of(), type, most, depth + 1)) {
+        for (ObjectNode parts : combinations(parameters, type, most, depth + 1)) {
             ObjectNode object = JSON.objectNode().put(Assembly.TYPE, type.name());
             object.setAll(parts);
             made.add(object);

@@ -134,6 +134,9 @@ final class JavaChecks {
         }
         if (value.has("is") && value.size() == 2 && value.path("text").isTextual()) {
             String is = value.get("is").asText();
+            if (is.equals("java.util.Date") && declared.equals("Date") && path.isEmpty()) {
+                return List.of("assertThat(" + subject + ".toInstant()).hasToString(" + JavaCode.quoted(value.get("text").asText()) + ");");
+            }
             that += MOMENTS.containsKey(is) ? ".extracting(each -> ((" + is + ") each)" + MOMENTS.get(is) + ")" : "";
             return List.of(that + ".hasToString(" + JavaCode.quoted(value.get("text").asText()) + ");");
         }

@@ -60,6 +60,9 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
             "char", JavaCode::character, "Character", JavaCode::character, "long", text -> text + "L", "Long", text -> text + "L",
             "float", text -> text + "f", "Float", text -> text + "f", "byte", text -> "(byte) " + text,
             "short", text -> "(short) " + text);
+    /** Numbers that have names instead of digits. */
+    private static final Map<String, String> ODD = Map.of("Infinity", "POSITIVE_INFINITY", "-Infinity", "NEGATIVE_INFINITY",
+            "NaN", "NaN");
     private static final Set<String> BOXED = Set.of("Integer", "Long", "Double", "Float", "Short", "Byte", "Character");
     /** Types by which a null can say what it is, without an import. */
     static final Set<String> CAST = Set.of("String", "Integer", "Long", "Double", "Float", "Short", "Byte", "Character",
@@ -123,6 +126,10 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
 
     @Override
     public String visitLiteral(Make.Literal literal) {
+        String odd = ODD.getOrDefault(literal.text(), "");
+        if (!odd.isEmpty() && Set.of("double", "float", "Double", "Float").contains(literal.type())) {
+            return (literal.type().equalsIgnoreCase("float") ? "Float." : "Double.") + odd;
+        }
         return LITERALS.getOrDefault(literal.type(), text -> text).apply(literal.text());
     }
 
@@ -157,7 +164,8 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
     @Override
     public String visitCall(Make.Call call) throws CannotWrite {
         String receiver = call.receiver().isEmpty() ? type(call.type()) : of(call.receiver().get(0));
-        return receiver + "." + call(call);
+        // Without its type parameter a class fits whatever the routine asks of it.
+        return (call.type().equals("java.lang.Class") ? "(Class) " : "") + receiver + "." + call(call);
     }
 
     /** The call without what it is made on. */

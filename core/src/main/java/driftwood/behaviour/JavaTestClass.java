@@ -16,9 +16,32 @@ final class JavaTestClass {
     private final String name;
     private final String subject;
     private final JavaCode code;
+    private final boolean somewhere;
 
-    /** @param subject simple name of the type under test */
-    JavaTestClass(String packageName, String name, String subject, JavaCode code) {
+    /** What is recorded is recorded in one time zone and one language, wherever the tests are run later. */
+    private static final String PLACE = """
+            private final TimeZone zone = TimeZone.getDefault();
+            private final Locale language = Locale.getDefault();
+
+            @BeforeEach
+            void asWhenItWasRecorded() {
+                TimeZone.setDefault(TimeZone.getTimeZone("UTC"));
+                Locale.setDefault(Locale.ENGLISH);
+            }
+
+            @AfterEach
+            void asBefore() {
+                TimeZone.setDefault(zone);
+                Locale.setDefault(language);
+            }
+        """.indent(0);
+
+    /**
+     * @param subject   simple name of the type under test
+     * @param somewhere whether time zone and language may matter to it
+     */
+    JavaTestClass(String packageName, String name, String subject, JavaCode code, boolean somewhere) {
+        this.somewhere = somewhere;
         this.packageName = packageName;
         this.name = name;
         this.subject = subject;
@@ -27,7 +50,7 @@ final class JavaTestClass {
 
     /** @param groups by routine, the texts of its cases by the name of the test */
     String of(Map<String, Map<String, List<String>>> groups) {
-        StringBuilder body = new StringBuilder();
+        StringBuilder body = new StringBuilder(somewhere ? PLACE : "");
         Set<String> used = new HashSet<>(Set.of(name, subject));
         groups.forEach((routine, tests) -> {
             String nested = unused(routine.substring(0, 1).toUpperCase(Locale.ROOT) + routine.substring(1), used);
@@ -74,6 +97,10 @@ final class JavaTestClass {
         }
         Set<String> imports = new TreeSet<>(code.imports());
         imports.addAll(List.of("org.junit.jupiter.api.Nested", "org.junit.jupiter.api.Test"));
+        if (somewhere) {
+            imports.addAll(List.of("java.util.Locale", "java.util.TimeZone", "org.junit.jupiter.api.AfterEach",
+                    "org.junit.jupiter.api.BeforeEach"));
+        }
         head.append('\n');
         imports.forEach(each -> head.append("import ").append(each).append(";\n"));
         return head.append("\n/** What ").append(subject).append(" did on the day it was recorded, right or wrong. */\nclass ")

@@ -7,13 +7,16 @@ import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.tree.Import;
 import driftwood.tree.TypeRef;
 import driftwood.witness.Make;
 import driftwood.witness.Script;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Writes a recording as ordinary tests with JUnit 5 and AssertJ, which need nothing of Driftwood: a class for each
@@ -22,6 +25,9 @@ import java.util.Map;
 public final class JavaTests implements KeptTests {
     /** Longer tests say nothing by their name any more. */
     private static final int MOST_CASES = 10;
+    /** What somebody imports who works with dates or languages. */
+    private static final Set<String> PLACED = Set.of("java.util.Calendar", "java.util.Date", "java.util.TimeZone",
+            "java.util.GregorianCalendar", "java.util.Locale");
     private static final Make NOTHING = new Make.Literal("null", "");
 
     private final Program program;
@@ -58,11 +64,17 @@ public final class JavaTests implements KeptTests {
             String simple = name.substring(packageName.isEmpty() ? 0 : packageName.length() + 1).replace(".", "") + "BehaviourTest";
             if (!pieces.isEmpty()) {
                 kept[0] += pieces.size();
-                String text = new JavaTestClass(packageName, simple, type.simpleName(), code).of(grouped(pieces));
+                String text = new JavaTestClass(packageName, simple, type.simpleName(), code,
+                        dependsOnPlace(type)).of(grouped(pieces));
                 files.put((packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/") + simple + ".java", text);
             }
         }, () -> left.merge("the type " + name + ", which is gone", cases.size(), Integer::sum)));
         return new Written(files, kept[0], left);
+    }
+
+    private boolean dependsOnPlace(TypeOutline type) {
+        return program.fileOf(type).imports().stream().map(Import::name).anyMatch(each -> each.startsWith("java.time.")
+                || each.startsWith("java.text.") || PLACED.contains(each));
     }
 
     /** By routine, then by name of the test. */
@@ -108,6 +120,9 @@ public final class JavaTests implements KeptTests {
         if (!construction && isVague(type, scripts.observed(type, each), script.call().get(0))) {
             throw new CannotWrite("nothing handed to a routine with overloads or type parameters");
         }
+        if (!construction && isMixed(scripts.observed(type, each), script.call().get(0))) {
+            throw new CannotWrite("arguments of different types where the routine's type parameters want one");
+        }
         String subject = construction ? receiver : receiver + "." + code.call(script.call().get(0));
         JavaChecks checks = new JavaChecks(code, program);
         if (!gives && !leaves && !lines.isEmpty()) {
@@ -134,6 +149,23 @@ public final class JavaTests implements KeptTests {
             }
         }
         return false;
+    }
+
+    /** Whether arguments differ that the compiler wants alike: their types share a type parameter. */
+    private static boolean isMixed(RoutineOutline routine, Make.Call call) {
+        return routine.typeParameters().stream().anyMatch(parameter -> {
+            Set<String> kinds = new HashSet<>();
+            for (int i = 0; i < call.arguments().size(); i++) {
+                if (routine.parameters().get(i).type().text().matches("(.*\\W)?" + parameter + "(\\W.*)?")) {
+                    kinds.add(kind(call.arguments().get(i)));
+                }
+            }
+            return kinds.size() > 1;
+        });
+    }
+
+    private static String kind(Make make) {
+        return make instanceof Make.Literal literal ? literal.type() : make.getClass().getSimpleName() + make.toString().replaceAll("[,\\]].*", "");
     }
 
     private static List<String> given(JavaChecks checks, JavaCode code, String subject, JsonNode outcome, TypeRef result,

@@ -58,7 +58,8 @@ final class LibraryInputs {
             values.add(JSON.booleanNode(false));
         } else if (name.equals("char") || name.equals("Character")) {
             characters(values);
-        } else if (name.equals("String") || name.equals("CharSequence") || name.equals("Object")) {
+        } else if (name.equals("String") || name.equals("CharSequence") || name.equals("Comparable")
+                || name.equals("Object")) {
             boolean anything = name.equals("Object") && depth == 0;
             texts(anything ? Math.min(most, 5) : most, depth, values);
             if (anything) {

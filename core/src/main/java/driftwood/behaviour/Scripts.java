@@ -90,9 +90,9 @@ final class Scripts {
         for (ParameterOutline parameter : routine.parameters()) {
             JsonNode positional = inOrder.hasNext() ? inOrder.next() : NullNode.instance;
             JsonNode value = given != null && given.has(parameter.name()) ? given.get(parameter.name()) : positional;
-            arguments.add(assembly.make(value, parameter.type(), owner));
-            parameters.add(routine.typeParameters().contains(parameter.type().name()) ? "Object"
-                    : Assembly.erased(parameter.type(), owner));
+            TypeRef declared = routine.bound(parameter.type());
+            arguments.add(assembly.make(value, declared, owner));
+            parameters.add(Assembly.erased(declared, owner));
         }
         return new Make.Call(ways.binaryName(type), List.of(), routine.name(), parameters, arguments);
     }

@@ -20,7 +20,7 @@ import java.util.List;
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
 
     private final List<TypeOutline> types = new ArrayList<>();
     private final List<CreationFact> creations = new ArrayList<>();
@@ -59,7 +59,7 @@ public final class OutlineBuilder extends Walk {
         @Override
         public Void visitRoutine(Routine routine) {
             routines.add(new RoutineOutline(type(), routine.name(), routine.kind(), routine.traits(),
-                    routine.typeParameters(), routine.returns(), parameters(routine), routine.body().isPresent(),
+                    routine.generics(), routine.returns(), parameters(routine), routine.body().isPresent(),
                     file.line(routine), file.endLine(routine)));
             return null;
         }

@@ -12,14 +12,14 @@ import java.util.List;
  * @param name           that of the type for a constructor
  * @param kind           method, constructor or initialiser
  * @param traits         modifiers and annotations
- * @param typeParameters names only
+ * @param generics       type parameters, with their first bounds: {@code B extends Appendable}
  * @param returns        declared result, NONE where there is none
  * @param parameters     in order
  * @param hasBody        false for abstract routines
  * @param line           first line
  * @param endLine        last line
  */
-public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> typeParameters,
+public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> generics,
         TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, int line, int endLine) {
 
     /**
@@ -40,6 +40,24 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
     @Override
     public int hashCode() {
         return name.hashCode() * 31 + line;
+    }
+
+    /** Names of its type parameters. */
+    public List<String> typeParameters() {
+        return generics.isEmpty() ? generics : generics.stream().map(each -> each.replaceAll(" .*", "")).toList();
+    }
+
+    /** What the JVM takes a declared type for: a type parameter is its bound, or any object. */
+    public TypeRef bound(TypeRef declared) {
+        if (declared.isArray()) {
+            return generics.isEmpty() ? declared : new TypeRef(bound(declared.element()).text() + "[]");
+        }
+        for (String each : generics) {
+            if (each.equals(declared.name()) || each.startsWith(declared.name() + " ")) {
+                return new TypeRef(each.indexOf(' ') < 0 ? "Object" : each.replaceFirst("^\\w+ extends ", "").replaceAll("\\s", ""));
+            }
+        }
+        return declared;
     }
 
     public boolean isConstructor() {

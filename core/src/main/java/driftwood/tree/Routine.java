@@ -13,11 +13,12 @@ import java.util.function.Consumer;
  * }</pre>
  *
  * @param name that of the type for a constructor
+ * @param generics type parameters, with their first bounds: {@code B extends Appendable}
  * @param returns TypeRef.NONE where none is declared
  * @param body absent for abstract routines
  */
 public record Routine(
-        int start, int end, String name, RoutineKind kind, Traits traits, List<String> typeParameters, TypeRef returns, List<Parameter> parameters, Optional<Block> body) implements Node {
+        int start, int end, String name, RoutineKind kind, Traits traits, List<String> generics, TypeRef returns, List<Parameter> parameters, Optional<Block> body) implements Node {
 
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {

@@ -13,6 +13,10 @@ import driftwood.smell.Scan;
 import driftwood.source.Language;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
@@ -29,7 +33,7 @@ public final class CharacterizeCommand implements Command {
 
     @Override
     public String operands() {
-        return "ID|TYPE|TYPE#ROUTINE";
+        return "ID|PLAN|TYPE|TYPE#ROUTINE...";
     }
 
     @Override
@@ -40,7 +44,7 @@ public final class CharacterizeCommand implements Command {
     @Override
     public String description() {
         return """
-                Records what the code around a finding, or of a type, does now: good or bad. Compiles the project, chooses
+                Records what the code around a finding or a plan, or of types, does now: good or bad. Compiles the project, chooses
                 the narrowest routines that a refactoring keeps, mines inputs from the code, and RUNS it in a process of
                 its own with limits on time and memory. What differs from run to run is masked. The recording is saved
                 below .driftwood/recordings/ and is meant to be committed. Small slips are then planted in the byte code,
@@ -77,31 +81,49 @@ public final class CharacterizeCommand implements Command {
         if (line.hasOption("run")) {
             return RunCommands.record(line, console);
         }
-        String wanted = Flags.operand(line, "the id of a finding or the name of a type");
-        if (line.hasOption("write-tests")) {
-            Project project = Project.of(Flags.projectOf(line));
-            Optional<Recording> known = ConfirmCommand.known(wanted, project.root());
+        Project project = Project.of(Flags.projectOf(line));
+        List<String> unknown = new ArrayList<>();
+        ExitCode worst = ExitCode.FINE;
+        for (String wanted : Flags.operands(line, "the id of a finding, a plan, or the name of a type")) {
+            Optional<Recording> known = line.hasOption("write-tests") ? ConfirmCommand.known(wanted, project.root())
+                    : Optional.empty();
             if (known.isPresent()) {
-                return KeepTests.write(line, known.get(), project, console);
+                worst = worst.or(KeepTests.write(line, known.get(), project, console));
+            } else {
+                unknown.add(wanted);
             }
         }
+        return unknown.isEmpty() ? worst : worst.or(record(unknown, line, project, console));
+    }
+
+    /** Records one after the other; whatever is named wrongly is told before anything is run. */
+    private static ExitCode record(List<String> wanted, CommandLine line, Project project, Console console) {
         long seconds = (long) Math.max(0, Flags.number(line, "trial-time", TRIAL_SECONDS));
         int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
-        Project project = Project.of(Flags.projectOf(line));
         Scan.Result result = project.link(console);
-        Chosen chosen = Chosen.of(wanted, line.getOptionValue("observe", ""), project, result);
-        Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
-        Characterization characterization = Observed.characterization(line, result, language, console);
-        console.err().println("driftwood: running the code, in a process of its own"
-                + (language == Language.JAVA && seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
-        Characterization.Result recorded = characterization.record(chosen.of(), chosen.surface(), most, Duration.ofSeconds(seconds));
-        if (recorded.recording().cases().isEmpty()) {
-            console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option()).nothing(recorded));
-            return ExitCode.ACT;
+        List<Chosen> all = wanted.stream().map(each -> Chosen.of(each, line.getOptionValue("observe", ""), project, result))
+                .toList();
+        RecordingText text = new RecordingText(new Style(console.colour()), console.width(), project.option());
+        Map<Language, Characterization> ways = new EnumMap<>(Language.class);
+        ExitCode worst = ExitCode.FINE;
+        for (Chosen chosen : all) {
+            Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
+            Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, result, key, console));
+            console.err().println("driftwood: running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
+                    + (language == Language.JAVA && seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
+            Characterization.Result recorded = way.record(chosen.of(), chosen.surface(), most, Duration.ofSeconds(seconds));
+            console.out().print(chosen == all.get(0) ? "" : "\n");
+            if (recorded.recording().cases().isEmpty()) {
+                console.out().print(text.nothing(recorded));
+                worst = worst.or(ExitCode.ACT);
+                continue;
+            }
+            Path saved = new Recordings(result.root()).save(recorded.recording());
+            console.out().print(text.of(recorded, result.root().relativize(saved)));
+            if (line.hasOption("write-tests")) {
+                worst = worst.or(KeepTests.write(line, recorded.recording(), project, console));
+            }
         }
-        Path saved = new Recordings(result.root()).save(recorded.recording());
-        console.out().print(new RecordingText(new Style(console.colour()), console.width(), project.option())
-                .of(recorded, result.root().relativize(saved)));
-        return line.hasOption("write-tests") ? KeepTests.write(line, recorded.recording(), project, console) : ExitCode.FINE;
+        return worst;
     }
 }

@@ -4,10 +4,14 @@ import driftwood.behaviour.Surface;
 import driftwood.cli.Nearest;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
+import driftwood.plan.Plan;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.store.Folder;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,11 +27,14 @@ record Chosen(String of, Surface surface, String file) {
     /**
      * Understands what was asked for.
      *
-     * @param wanted  id of a finding, a type, or TYPE#ROUTINE
+     * @param wanted  id of a finding, path of a plan, a type, or TYPE#ROUTINE
      * @param instead such names after commas; empty where Driftwood is to choose
      * @throws UsageException where there is none of that name, or several
      */
     static Chosen of(String wanted, String instead, Project project, Scan.Result result) {
+        if (wanted.endsWith(".json")) {
+            return of(planned(wanted), instead, project, result);
+        }
         Chosen chosen = wanted.matches("[a-z]{2}-[0-9a-z]+") ? around(project.finding(wanted, result), result)
                 : named(wanted, project, result);
         if (instead.isEmpty()) {
@@ -38,6 +45,16 @@ record Chosen(String of, Surface surface, String file) {
             surface = surface.and(named(each.strip(), project, result).surface());
         }
         return new Chosen(chosen.of(), surface, chosen.file());
+    }
+
+    /** The id of the finding that a plan answers. */
+    private static String planned(String file) {
+        Path plan = Path.of(file).toAbsolutePath();
+        try {
+            return new Folder(plan.getParent()).read(plan, Plan.class).finding();
+        } catch (IOException | RuntimeException e) {
+            throw new UsageException(file + " is no plan: " + e.getMessage() + ". 'driftwood plan ID' writes one.");
+        }
     }
 
     private static Chosen around(Finding finding, Scan.Result result) {

@@ -56,6 +56,14 @@ final class Flags {
         return text;
     }
 
+    /** The operands of a command that needs at least one; each of them once. */
+    static List<String> operands(CommandLine line, String what) {
+        if (line.getArgList().isEmpty()) {
+            throw new UsageException("name " + what + ".");
+        }
+        return line.getArgList().stream().distinct().toList();
+    }
+
     /** The one operand a command needs. */
     static String operand(CommandLine line, String what) {
         if (line.getArgList().size() != 1) {

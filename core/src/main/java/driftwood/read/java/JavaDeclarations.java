@@ -117,7 +117,7 @@ final class JavaDeclarations extends JavaStatements {
         return new Routine(declared(tree, tree.getModifiers()), end(tree),
                 constructor ? spelling.of(owner.getSimpleName()) : spelling.of(tree.getName()),
                 constructor ? RoutineKind.CONSTRUCTOR : RoutineKind.METHOD, traits(tree.getModifiers()),
-                names(tree.getTypeParameters()), types.of(tree.getReturnType()), parameters, body);
+                generics(tree.getTypeParameters()), types.of(tree.getReturnType()), parameters, body);
     }
 
     /** A record's compact constructor: no parenthesis between its start and its body. */
@@ -135,6 +135,12 @@ final class JavaDeclarations extends JavaStatements {
         boolean variadic = type.isArray() && text.substring(start(tree), end(tree)).contains("...");
         return new Parameter(start(tree), end(tree), spelling.of(tree.getName()), type, traits(tree.getModifiers()),
                 variadic, Optional.empty());
+    }
+
+    /** With the first bound, which is what the JVM knows of them. */
+    private static List<String> generics(List<? extends TypeParameterTree> parameters) {
+        return parameters.stream().map(each -> each.getName() + (each.getBounds().isEmpty() ? ""
+                : " extends " + each.getBounds().get(0))).toList();
     }
 
     private List<String> names(List<? extends TypeParameterTree> parameters) {
