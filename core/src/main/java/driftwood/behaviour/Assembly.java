@@ -30,6 +30,10 @@ final class Assembly {
     /** The key under which an object tells the creation routine that made it: its name carries meaning. */
     static final String BY = "by";
 
+    private static final Set<String> BROKEN = Set.of("double", "float", "Double", "Float");
+    /** Numbers that JSON can only write as texts. */
+    private static final Set<String> ODD = Set.of("Infinity", "-Infinity", "NaN");
+
     private final Program program;
     private final Ways ways;
 
@@ -66,7 +70,9 @@ final class Assembly {
         }
         if (value.isTextual()) {
             boolean character = declared.text().equals("char") || declared.text().equals("Character");
-            return new Make.Literal(character ? "char" : "String", value.asText());
+            boolean number = BROKEN.contains(declared.text()) && ODD.contains(value.asText());
+            return new Make.Literal(character ? "char" : number ? declared.text().toLowerCase(Locale.ROOT) : "String",
+                    value.asText());
         }
         if (value.isArray()) {
             return declared.isArray() ? many("array", elementName(declared.element(), scope), value, declared.element(),
