@@ -154,6 +154,20 @@ class CommandsTest {
     }
 
     @Test
+    void severalTypesAndPlansAreRecordedOneAfterTheOther() {
+        String id = InProcess.run("scan", "--smells", "type-switch", "--format", "json", project).out()
+                .replaceAll("(?s).*?\"id\" : \"(ts-[0-9a-z]+)\".*", "$1");
+        assertThat(InProcess.run("plan", id, "--project", project).code()).isEqualTo(ExitCode.FINE);
+        Run run = InProcess.run("characterize", "Leg", Path.of(project, ".driftwood/plans", id + ".json").toString(), "Leg",
+                "--trial-time", "0", "--project", project);
+        assertThat(run.code()).isEqualTo(ExitCode.FINE);
+        assertThat(run.out()).contains("of quay.Leg:", "of " + id + ":", "Saved as .driftwood/recordings/" + id + ".json");
+        assertThat(run.err()).containsOnlyOnce("compiling");
+        assertThat(InProcess.run("characterize", "Leg", "Nope", "--project", project).err()).contains("there is no type and no finding 'Nope'");
+        assertThat(InProcess.run("characterize", "absent.json", "--project", project).err()).contains("absent.json is no plan");
+    }
+
+    @Test
     void characterizeAndConfirmInOneGo() {
         Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--trial-time", "5", "--project", project);
         assertThat(recorded.code()).as(recorded.err()).isEqualTo(ExitCode.FINE);

@@ -3,6 +3,7 @@ package driftwood.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.lang.annotation.Annotation;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -12,8 +13,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.TimeZone;
 import java.util.stream.Stream;
 import javax.tools.ToolProvider;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIf;
@@ -76,9 +80,21 @@ class KeptTestsTest {
         part.setAccessible(true);
         method.setAccessible(true);
         try {
-            method.invoke(part.newInstance(whole.newInstance()));
+            Object around = whole.newInstance();
+            around(outer, around, BeforeEach.class);
+            method.invoke(part.newInstance(around));
+            around(outer, around, AfterEach.class);
         } catch (InvocationTargetException e) {
             failures.add(group.getSimpleName() + "." + method.getName() + ": " + e.getCause().getMessage());
+        }
+    }
+
+    private static void around(Class<?> outer, Object tests, Class<? extends Annotation> when) throws ReflectiveOperationException {
+        for (Method each : outer.getDeclaredMethods()) {
+            if (each.isAnnotationPresent(when)) {
+                each.setAccessible(true);
+                each.invoke(tests);
+            }
         }
     }
 
@@ -102,6 +118,32 @@ class KeptTestsTest {
         InProcess.run("characterize", "--project", folder.toString(), "--trial-time", "4", "--write-tests",
                 folder.resolve("src/test/java").toString(), "Rope");
         assertThat(failures()).isEmpty();
+    }
+
+    @Test
+    void theyPassInAnotherTimeZoneAndLanguageToo() throws Exception {
+        Files.writeString(folder.resolve("src/main/java/quay/Almanac.java"), """
+                package quay;
+                import java.util.Calendar;
+                import java.util.Date;
+                public class Almanac {
+                    public int hour(Date at) { Calendar c = Calendar.getInstance(); c.setTime(at); return c.get(Calendar.HOUR_OF_DAY); }
+                    public String sign(String flag) { return flag.toUpperCase(); }
+                    public Date later(Date at, int hours) { return new Date(at.getTime() + hours * 3_600_000L); }
+                }
+                """);
+        assertThat(write("Almanac")).doesNotContain("left out");
+        TimeZone zone = TimeZone.getDefault();
+        Locale language = Locale.getDefault();
+        try {
+            TimeZone.setDefault(TimeZone.getTimeZone("Asia/Tokyo"));
+            Locale.setDefault(Locale.forLanguageTag("tr"));
+            assertThat(failures()).isEmpty();
+            assertThat(TimeZone.getDefault().getID()).isEqualTo("Asia/Tokyo");
+        } finally {
+            TimeZone.setDefault(zone);
+            Locale.setDefault(language);
+        }
     }
 
     @Test

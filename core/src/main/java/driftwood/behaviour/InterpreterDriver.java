@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
+import driftwood.witness.Witness;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -75,7 +76,7 @@ final class InterpreterDriver implements Driver {
             int before = all.size();
             int exit = start(folder, List.of(script.toString(), caseFile.toString(), outcomes.toString(), Integer.toString(before),
                     Long.toString(limits.caseMillis()), Integer.toString(limits.memoryMib()), conditions.later() ? "1" : "0"),
-                    conditions, START_MILLIS + (cases.size() - before) * (limits.caseMillis() + 50));
+                    conditions, START_MILLIS + (cases.size() - before) * (Witness.PATIENCE * limits.caseMillis() + 50));
             boolean begun = read(outcomes, all);
             if (begun && all.size() < cases.size()) {
                 all.add(new Ran(JSON.createObjectNode().put("exits", "exit code " + exit), ""));

@@ -3,6 +3,7 @@ package driftwood.behaviour;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -62,6 +63,6 @@ final class Moments {
         String date = other.toLocalDate().toString();
         // A zone that the clock was moved in may be at another distance from Greenwich then; its name decides.
         String zone = moment.group(3).replaceAll("^[+-][\\d:]+(\\[.*)$", "+00:00$1");
-        return timed ? date + "T" + other.toLocalTime() + zone : date + moment.group(3);
+        return timed ? date + "T" + DateTimeFormatter.ISO_LOCAL_TIME.format(other) + zone : date + moment.group(3);
     }
 }

@@ -42,6 +42,15 @@ class ConstantsTest {
     }
 
     @Test
+    void constantsOfThePlatformCountByTheirValues() {
+        Given.write(root.resolve("B.java"), "import java.util.Calendar; class B { boolean f(int field, Calendar c) { "
+                + "c.add(Calendar.YEAR, 1); return field == Calendar.MONTH || field > Integer.MAX_VALUE; } }");
+        Constants constants = Constants.of(root, List.of("B.java"));
+        assertThat(constants.of("field")).extracting(Literal::text).containsExactly("2", "2147483647");
+        assertThat(constants.known()).extracting(Literal::text).contains("1");
+    }
+
+    @Test
     void numbersThatAreNotComparedAreLeftOut() {
         assertThat(mined("int f(int n) { return n * 17 + 4; }").all()).isEmpty();
     }

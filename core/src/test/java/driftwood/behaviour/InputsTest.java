@@ -77,6 +77,8 @@ class InputsTest {
                 Arguments.of("Map<Kind,Boolean>", "x", List.of("{\"map\":[]}")),
                 Arguments.of("LocalDate", "x", List.of("{\"is\":\"java.time.LocalDate\",\"text\":\"2024-02-29\"}")),
                 Arguments.of("java.math.BigDecimal", "x", List.of("{\"is\":\"java.math.BigDecimal\",\"text\":\"1.50\"}")),
+                Arguments.of("Comparable<String>", "x", List.of("\"KQ\"")),
+                Arguments.of("java.util.Date", "x", List.of("{\"is\":\"java.util.Date\",\"text\":\"1970-01-01T00:00:00Z\"}")),
                 Arguments.of("Bell", "x", List.of("{\"standIn\":\"quay.Bell\"}", "null")),
                 Arguments.of("Supplier<String>", "x", List.of("{\"standIn\":\"java.util.function.Supplier\"}")),
                 Arguments.of("Runnable", "x", List.of("{\"standIn\":\"java.lang.Runnable\"}")),

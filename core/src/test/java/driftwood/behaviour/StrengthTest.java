@@ -63,6 +63,40 @@ class StrengthTest {
     }
 
     @Test
+    void branchesThatNoCaseTakesAreTold() throws Exception {
+        Strength strength = recorded("quay.Vault", """
+                package quay;
+                public class Vault {
+                    public String open(int depth, String word) {
+                        String told = depth > 4 ? "deep" : "shallow";
+                        if (word != null && word.hashCode() == 918273645) {
+                            told = "open";
+                        }
+                        return told;
+                    }
+                    private void nobodyAsks(int n) { if (n > 3) { System.out.println(n); } }
+                }
+                """).strength();
+        assertThat(strength.branches()).isEqualTo(new Coverage(5, 6, List.of(new Coverage.Line("src/quay/Vault.java", 5, 1, 4))));
+    }
+
+    @Test
+    void aTypeParameterIsAskedForByItsBound() throws Exception {
+        Characterization.Result result = recorded("quay.Roster", """
+                package quay;
+                public class Roster {
+                    public <T extends Appendable> T line(T to, int n) throws java.io.IOException { to.append("tug " + n); return to; }
+                    public <T extends Comparable<T>> boolean before(T one, T other) { return one.compareTo(other) < 0; }
+                    public static <T> int many(T[] all) { return all == null ? -1 : all.length; }
+                }
+                """);
+        assertThat(result.unmade()).isEmpty();
+        assertThat(result.recording().cases()).anySatisfy(each -> assertThat(each.outcome().toString()).contains("tug 7"))
+                .anySatisfy(each -> assertThat(each.outcome().path("gives").asBoolean()).isTrue())
+                .anySatisfy(each -> assertThat(each.outcome().path("gives").asInt()).isGreaterThan(1));
+    }
+
+    @Test
     void slipsThatNeverEndAreNoticedAndContained() throws Exception {
         Strength strength = recorded("quay.Tide", """
                 package quay;

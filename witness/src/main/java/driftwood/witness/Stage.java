@@ -2,17 +2,17 @@ package driftwood.witness;
 
 import java.io.ByteArrayInputStream;
 import java.io.PrintStream;
-import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Where cases are run: one after the other, each in a thread of its own, what they print caught. */
+/** Where cases are run: one after the other, in a thread of their own, what they print caught. */
 final class Stage {
     private final long limit;
     private final Capture out = new Capture();
     private final Capture err = new Capture();
+    private Worker worker = new Worker();
     private final Desk desk = new Desk(Path.of("").toAbsolutePath());
 
     /** Takes the process's output over. @param limit milliseconds for each case */
@@ -25,43 +25,16 @@ final class Stage {
 
     /** Runs a case. @param loader of the observed classes */
     Outcome run(Script script, ClassLoader loader) {
-        Outcome[] outcome = new Outcome[1];
-        Thread thread = new Thread(null, () -> outcome[0] = attempt(script), "case", 1 << 20);
-        thread.setContextClassLoader(loader);
-        thread.setDaemon(true);
-        thread.start();
-        await(thread);
+        Outcome told = worker.run(loader, () -> attempt(script), limit);
         String printed = Describer.blurred(out.take());
         String complained = Describer.blurred(err.take());
-        Outcome told = outcome[0];
         if (told == null) {
+            worker = new Worker();
             return new Outcome(script.id(), "endless", Value.NULL, printed, complained, List.of(), List.of(), List.of(),
                     desk.take());
         }
         return new Outcome(told.id(), told.ending(), told.value(), printed, complained, told.names(), told.left(),
                 told.calls(), desk.take());
-    }
-
-    /**
-     * Waits for a case. Its time is what it computes, not what passes: a busy machine must not look like an endless
-     * loop. One that only waits is given up after some times its limit.
-     */
-    private void await(Thread thread) {
-        try {
-            thread.join(limit);
-            long given = System.nanoTime() + (Witness.PATIENCE - 1) * limit * 1_000_000;
-            while (thread.isAlive() && System.nanoTime() < given && computed(thread) < limit * 1_000_000) {
-                thread.join(Math.max(1, limit / 20));
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
-    /** Nanoseconds of processor time; without bound where the JVM cannot tell. */
-    private static long computed(Thread thread) {
-        long time = ManagementFactory.getThreadMXBean().getThreadCpuTime(thread.getId());
-        return time < 0 ? Long.MAX_VALUE : time;
     }
 
     private static Outcome attempt(Script script) {

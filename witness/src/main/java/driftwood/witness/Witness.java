@@ -48,16 +48,18 @@ public final class Witness {
         Stage stage = new Stage(limit);
         try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(
                 Files.newOutputStream(Path.of(arguments[1]), StandardOpenOption.APPEND)))) {
+            to.writeByte(BEGIN);
+            to.flush();
             for (Script script : scripts.subList(begin, scripts.size())) {
-                to.writeByte(BEGIN);
-                to.flush();
                 Outcome outcome = stage.run(script, Witness.class.getClassLoader());
                 to.writeByte(END);
                 Wire.write(to, outcome);
-                to.flush();
                 if (outcome.ending().equals("endless")) {
+                    to.flush();
                     Runtime.getRuntime().halt(ENDLESS);
                 }
+                to.writeByte(BEGIN);
+                to.flush();
             }
         }
         Runtime.getRuntime().halt(0);

@@ -6,9 +6,11 @@ import driftwood.behaviour.Pasted;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Verdict;
 import driftwood.behaviour.Verdict.Kind;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -39,6 +41,7 @@ public final class VerdictsText {
             cases += each.getValue().size();
             same += count(each.getValue(), Kind.SAME);
         }
+        text.append(verdicts.size() > 1 && text.length() > 0 && !text.toString().endsWith("\n\n") ? "\n" : "");
         text.append(same == cases ? style.cool("Same") + ": all " + cases + " cases behave as recorded.\n"
                 : style.warm("Not the same") + ": " + (cases - same) + " of " + cases + " cases.\n");
         tests.ifPresent(exit -> text.append(exit == 0 ? style.cool("Passed") + ": the project's own tests.\n"
@@ -52,23 +55,24 @@ public final class VerdictsText {
 
     private void one(Recording recording, List<Verdict> verdicts, StringBuilder text) {
         text.append(style.strong(recording.of())).append("  ").append(verdicts.size()).append(" cases: ");
+        List<String> counts = new ArrayList<>();
         for (Kind kind : Kind.values()) {
             long count = count(verdicts, kind);
             if (count > 0) {
-                String told = count + " " + kind.name().toLowerCase(java.util.Locale.ROOT) + "  ";
-                text.append(kind == Kind.SAME ? style.cool(told) : style.warm(told));
+                String told = count + " " + kind.name().toLowerCase(Locale.ROOT);
+                counts.add(kind == Kind.SAME ? style.cool(told) : style.warm(told));
             }
         }
-        text.append("\n");
+        text.append(String.join(", ", counts)).append('\n');
         Map<String, List<Verdict>> causes = new LinkedHashMap<>();
         verdicts.stream().filter(each -> each.kind() != Kind.SAME)
                 .sorted(Comparator.comparingInt(each -> each.of().size()))
-                .forEach(each -> causes.computeIfAbsent(cause(each), key -> new java.util.ArrayList<>()).add(each));
+                .forEach(each -> causes.computeIfAbsent(cause(each), key -> new ArrayList<>()).add(each));
         causes.values().stream().limit(CAUSES).forEach(group -> cause(group, text));
         if (causes.size() > CAUSES) {
             text.append("  and ").append(causes.size() - CAUSES).append(" other causes (--format json lists all)\n");
         }
-        text.append('\n');
+        text.append(causes.isEmpty() ? "" : "\n");
     }
 
     /** Cases that differ at the same place of the same routine have, most likely, the same cause. */
@@ -80,7 +84,7 @@ public final class VerdictsText {
     private void cause(List<Verdict> group, StringBuilder text) {
         Verdict smallest = group.get(0);
         String routine = FindingsText.unqualified(smallest.of().routine());
-        text.append("\n  ").append(style.warm(smallest.kind().name().toLowerCase(java.util.Locale.ROOT))).append("  ")
+        text.append("\n  ").append(style.warm(smallest.kind().name().toLowerCase(Locale.ROOT))).append("  ")
                 .append(Style.safe(routine)).append(style.dim("  " + group.size()
                         + (group.size() == 1 ? " case" : " cases, the smallest"))).append(' ')
                 .append(style.dim(smallest.of().id())).append('\n');
