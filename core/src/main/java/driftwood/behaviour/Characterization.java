@@ -14,7 +14,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 
@@ -26,11 +25,7 @@ public final class Characterization {
     private final Program program;
     private final Path root;
     private final Driver driver;
-    private final Optional<Trying> trying;
-
-    /** What slips are tried with. @param classes the project's own, compiled */
-    private record Trying(Path classes, Trials trials) {
-    }
+    private final Ground.Finder ground;
 
     /**
      * What recording came to.
@@ -50,15 +45,16 @@ public final class Characterization {
         this.program = program;
         this.root = root;
         this.driver = new JavaDriver(program, classPath, limits);
-        this.trying = Optional.of(new Trying(classPath.get(0), new Trials(classPath, limits)));
+        this.ground = surface -> new JavaGround(program, classPath, limits, surface);
     }
 
     /** Of code in another language. */
     public Characterization(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
         this.program = program;
         this.root = root;
-        this.driver = Runtimes.driver(program, root, interpreter, limits);
-        this.trying = Optional.empty();
+        InterpreterRun run = Runtimes.run(program, root, interpreter);
+        this.driver = new InterpreterDriver(run, limits);
+        this.ground = surface -> new InterpreterGround(run, root, limits, surface);
     }
 
     /**
@@ -80,13 +76,11 @@ public final class Characterization {
             surface.targets().forEach(target -> cases.addAll(maker.of(target, drawn, left)));
         }
         List<Case> pool = observe(cases, unmade, Conditions.OTHERS);
-        Strength strength = Strength.unmeasured(trying.isPresent() ? "it was not asked for"
-                : "slips can be planted in Java only so far");
+        Strength strength = Strength.unmeasured("it was not asked for");
         List<Case> recorded;
-        if (trying.isPresent() && !trial.isZero()) {
-            // driftwood: leave hard-coded-instantiation because proving is part of the work; its trials are handed in
-            Proof proof = new Proof(program, root, trying.get().classes(), trying.get().trials(),
-                    fresh -> observe(fresh, new HashMap<>(), List.of()));
+        if (!trial.isZero()) {
+            // driftwood: leave hard-coded-instantiation because proving is part of the work; its ground is handed in
+            Proof proof = new Proof(root, ground, fresh -> observe(fresh, new HashMap<>(), List.of()));
             // Those that were found on the way were run once only.
             recorded = observe(proof.chosen(pool, surface, most, trial), unmade, Conditions.OTHERS);
             strength = proof.strength();

@@ -21,7 +21,7 @@ public final class Confirmation implements Confirming {
 
     /** Of code in another language. */
     public Confirmation(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
-        this.driver = Runtimes.driver(program, root, interpreter, limits);
+        this.driver = new InterpreterDriver(Runtimes.run(program, root, interpreter), limits);
     }
 
     private Confirmation(Driver driver) {

@@ -30,7 +30,8 @@ import java.util.Set;
  */
 final class Inputs {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
-    private static final int DEEPEST = 4;
+    /** Objects inside objects are made down to this level. */
+    static final int DEEPEST = 4;
     /** Values to try for an attribute. */
     private static final int ATTRIBUTES = 4;
 

@@ -2,11 +2,8 @@ package driftwood.behaviour;
 
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Strength.Missed;
-import driftwood.program.Program;
-import driftwood.witness.Script;
 import driftwood.witness.Trial;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -33,25 +30,21 @@ final class Proof {
     private static final int EACH = 8;
     private static final long SEED = 20261123L;
 
-    private final Program program;
     private final Path root;
-    private final Path classes;
-    private final Trials trials;
+    private final Ground.Finder finder;
     private final UnaryOperator<List<Case>> observe;
     /** Cases that take a branch which none before them takes. */
     private final Set<Integer> covering = new TreeSet<>();
     private Strength strength = Strength.unmeasured("it was not asked for");
 
     /**
-     * @param classes the project's own
+     * @param finder  of the code in which slips are planted
      * @param observe runs cases and hands them back with their outcomes; those that cannot be run are left out
      */
-    Proof(Program program, Path root, Path classes, Trials trials, UnaryOperator<List<Case>> observe) {
+    Proof(Path root, Ground.Finder finder, UnaryOperator<List<Case>> observe) {
         this.observe = observe;
         this.root = root;
-        this.program = program;
-        this.classes = classes;
-        this.trials = trials;
+        this.finder = finder;
     }
 
     /** Of the cases chosen last. */
@@ -79,11 +72,7 @@ final class Proof {
     }
 
     private Set<Integer> noticing(List<Case> pool, Surface surface, long until) throws IOException {
-        if (!Files.isDirectory(classes)) {
-            strength = Strength.unmeasured(classes + " is no folder of classes");
-            return Set.of();
-        }
-        Under under = new Under(program, classes, surface.targets());
+        Ground under = finder.of(surface);
         List<Slip> slips = evenly(under.slips());
         int[] told = new int[slips.size()];
         Arrays.fill(told, Trials.UNTRIED);
@@ -106,14 +95,13 @@ final class Proof {
     }
 
     /** Tries the slips that nothing has noticed yet with the cases of a pool from some number on. */
-    private void attempt(List<Case> pool, int from, List<Slip> slips, int[] told, Under under, long until,
+    private void attempt(List<Case> pool, int from, List<Slip> slips, int[] told, Ground under, long until,
             Set<Integer> noticing, Map<Integer, Set<Integer>> comers) throws IOException {
         List<Integer> numbers = new ArrayList<>();
-        List<Script> scripts = new ArrayList<>();
-        Scripts making = new Scripts(program);
+        List<Case> cases = new ArrayList<>();
         for (int at = from; at < pool.size(); at++) {
             if (pool.get(at).steady()) {
-                scripts.add(making.of(pool.get(at)));
+                cases.add(pool.get(at));
                 numbers.add(at);
             }
         }
@@ -123,7 +111,7 @@ final class Proof {
                 open.add(i);
             }
         }
-        TrialResults results = trials.run(scripts, open.stream().map(slips::get).toList(), under, until);
+        TrialResults results = under.run(cases, open.stream().map(slips::get).toList(), until);
         results.passed().forEach((at, taken) -> {
             if (under.takesNew(taken)) {
                 covering.add(numbers.get(at));
@@ -189,7 +177,7 @@ final class Proof {
         return open < 0 ? "<init>" : each.routine().substring(hash + 1, open);
     }
 
-    private void tell(List<Slip> slips, int[] told, Under under) throws IOException {
+    private void tell(List<Slip> slips, int[] told, Ground under) throws IOException {
         List<Missed> missed = new ArrayList<>();
         List<Missed> unreached = new ArrayList<>();
         int noticed = 0;

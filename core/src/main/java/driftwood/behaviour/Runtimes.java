@@ -15,13 +15,13 @@ import java.util.Set;
 
 /** The runtimes in which routines of other languages than Java are observed. */
 public final class Runtimes {
-    /** The witness of each language, among the resources of this package, and the interpreter that usually runs it. */
-    private static final Map<Language, Known> KNOWN = Map.of(Language.PYTHON, new Known("witness.py", "python3"));
+    /** The witness of each language and what plants slips in it, among the resources of this package, and the interpreter that usually runs it. */
+    private static final Map<Language, Known> KNOWN = Map.of(Language.PYTHON, new Known(List.of("witness.py", "slips.py"), "python3"));
 
     private Runtimes() {
     }
 
-    private record Known(String witness, String command) {
+    private record Known(List<String> scripts, String command) {
     }
 
     /**
@@ -61,9 +61,9 @@ public final class Runtimes {
                 .flatMap(Optional::stream).map(type -> program.fileOf(type).language()).findFirst().orElse(Language.JAVA);
     }
 
-    static Driver driver(Program program, Path root, Interpreter interpreter, Limits limits) {
-        return new InterpreterDriver(interpreter.command(), KNOWN.get(interpreter.language()).witness(),
-                imports(program, root, interpreter.language()), limits);
+    static InterpreterRun run(Program program, Path root, Interpreter interpreter) {
+        return new InterpreterRun(interpreter.command(), KNOWN.get(interpreter.language()).scripts(),
+                imports(program, root, interpreter.language()));
     }
 
     /** Folders from which modules are imported: a file's path without the path that its module's name stands for. */

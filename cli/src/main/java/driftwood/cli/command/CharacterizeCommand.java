@@ -24,7 +24,7 @@ import org.apache.commons.cli.Options;
 /** {@code characterize}: records behaviour before anything is touched. */
 public final class CharacterizeCommand implements Command {
     private static final int CASES = 200;
-    private static final int TRIAL_SECONDS = 40;
+    private static final int TRIAL_SECONDS = 35;
 
     @Override
     public String name() {
@@ -110,7 +110,7 @@ public final class CharacterizeCommand implements Command {
             Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
             Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, result, key, console));
             console.err().println("driftwood: running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
-                    + (language == Language.JAVA && seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
+                    + (seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
             Characterization.Result recorded = way.record(chosen.of(), chosen.surface(), most, Duration.ofSeconds(seconds));
             console.out().print(chosen == all.get(0) ? "" : "\n");
             if (recorded.recording().cases().isEmpty()) {

@@ -84,8 +84,11 @@ final class PythonFields {
         if (value instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN) {
             type = new TypeRef("bool");
         }
+        Annotated told = module.annotationOf(assignment);
+        type = told.type().isPresent() ? told.type() : type;
         boolean none = value instanceof Literal literal && literal.kind() == LiteralKind.NULL;
-        return Optional.of(new Field(assignment.start(), assignment.end(), member.name(), type, Traits.NONE,
+        return Optional.of(new Field(assignment.start(), assignment.end(), member.name(), type,
+                told.nullable() ? new Traits(Set.of(), Set.of("Nullable")) : Traits.NONE,
                 none ? Optional.of(value) : Optional.empty()));
     }
 }

@@ -1,17 +1,22 @@
 package driftwood.read.python;
 
+import driftwood.read.python.PythonTypes.Annotated;
 import driftwood.tree.*;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** Python's statements. */
 abstract class PythonStatements extends PythonExpressions {
+    /** What assignments to something else than a bare name are annotated with, by where they begin. */
+    private final Map<Integer, Annotated> annotated = new HashMap<>();
     /** Names that are locals of the routine around; a first assignment makes one. */
     private final Deque<Set<String>> locals = new ArrayDeque<>();
     /** Names first assigned inside a branch or loop: a routine has them all the way through. */
@@ -150,7 +155,8 @@ abstract class PythonStatements extends PythonExpressions {
     private Node assignment(Cst node, Cst statement) {
         Cst target = node.part("left").orElseThrow();
         Optional<Cst> value = node.part("right");
-        TypeRef type = node.part("type").map(each -> PythonTypes.of(text(each)).type()).orElse(TypeRef.NONE);
+        Annotated told = node.part("type").map(each -> PythonTypes.of(text(each))).orElse(Annotated.NOTHING);
+        TypeRef type = told.type();
         int start = statement.start();
         int end = statement.end();
         if (target.is("identifier") && locals.peek().add(text(target))) {
@@ -172,8 +178,16 @@ abstract class PythonStatements extends PythonExpressions {
             value.ifPresent(each -> parts.add(0, assigned(each)));
             return new Other(start, end, "unpacked", parts);
         }
+        if (type.isPresent()) {
+            annotated.put(node.start(), told);
+        }
         return value.isEmpty() ? empty(statement) : new Evaluate(start, end, new Assignment(node.start(), node.end(),
                 expression(target), "=", assigned(value.get())));
+    }
+
+    /** What an assignment is annotated with; NOTHING where it is not. */
+    Annotated annotationOf(Assignment assignment) {
+        return annotated.getOrDefault(assignment.start(), Annotated.NOTHING);
     }
 
     /** {@code a = b = value} is read as the assignment of the inner one. */

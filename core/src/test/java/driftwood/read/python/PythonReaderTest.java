@@ -99,10 +99,10 @@ class PythonReaderTest {
     @Test
     void fieldsAreWhatTheConstructorAssigns() throws Exception {
         Program program = program("desk.py", "class Desk:\n    SIZE = 4\n    def __init__(self, roster: Roster, n):\n        self.roster = roster\n"
-                + "        self.tug = Tug()\n        self.last = None\n        self.n = n\n    def go(self):\n        self.late = Pilot()\n");
+                + "        self.tug = Tug()\n        self.last = None\n        self.n = n\n    def go(self):\n        self.late = Pilot()\n        self.due: list[Leg] = []\n");
         TypeOutline desk = program.type("desk.Desk").orElseThrow();
         assertThat(desk.fields()).extracting(each -> each.name() + ":" + each.type().text())
-                .containsExactly("SIZE:", "roster:Roster", "tug:Tug", "last:", "n:", "late:Pilot");
+                .containsExactly("SIZE:", "roster:Roster", "tug:Tug", "last:", "n:", "late:Pilot", "due:list<Leg>");
         assertThat(desk.constructors().get(0).parameters()).hasSize(2);
     }
 

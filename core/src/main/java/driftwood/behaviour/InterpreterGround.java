@@ -1,0 +1,142 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Slip.Kind;
+import driftwood.behaviour.Surface.Target;
+import driftwood.behaviour.TrialResults.Answer;
+import driftwood.witness.Trial;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.apache.commons.io.FileUtils;
+
+/** Code of an interpreted language: a script in that language, which ships with Driftwood, plants slips while it runs. */
+final class InterpreterGround implements Ground {
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final long LIST_MILLIS = 20_000;
+    /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
+    private static final long CASE_MILLIS = 400;
+
+    private final InterpreterRun run;
+    private final Path root;
+    private final Limits limits;
+    private final List<Slip> slips = new ArrayList<>();
+    /** As the script told them, for it to find them again. */
+    private final Map<Slip, JsonNode> told = new HashMap<>();
+
+    InterpreterGround(InterpreterRun run, Path root, Limits limits, Surface surface) throws IOException {
+        this.run = run;
+        this.root = root;
+        this.limits = limits;
+        Path folder = Files.createTempDirectory("driftwood-trial-");
+        try {
+            Path symbols = folder.resolve("symbols");
+            JSON.writeValue(symbols.toFile(), surface.targets().stream().map(Target::symbol).toList());
+            Path list = Files.write(folder.resolve("list"), new byte[0]);
+            int exit = run.start(folder, "slips.py", List.of("list", symbols.toString(), list.toString()), Conditions.USUAL, LIST_MILLIS);
+            if (exit != 0) {
+                throw new IOException("the places for slips could not be listed: " + run.trouble(folder));
+            }
+            for (String line : Files.readAllLines(list)) {
+                JsonNode each = Plain.read(line);
+                Slip slip = new Slip(each.path("module").asText(), name(each.path("routine").asText()), 0, slips.size(),
+                        each.path("line").asInt(), Kind.valueOf(each.path("kind").asText()), each.path("what").asText());
+                slips.add(slip);
+                told.put(slip, each);
+            }
+        } finally {
+            FileUtils.deleteQuietly(folder.toFile());
+        }
+    }
+
+    /** As cases name what they call. */
+    private static String name(String routine) {
+        String name = routine.substring(routine.lastIndexOf('.') + 1);
+        return name.equals("__init__") ? "<init>" : name;
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return slips;
+    }
+
+    @Override
+    public String file(Slip slip) {
+        Path file = Path.of(told.get(slip).path("file").asText());
+        Path from = root.toAbsolutePath().normalize();
+        return (file.startsWith(from) ? from.relativize(file) : file).toString().replace('\\', '/');
+    }
+
+    @Override
+    public Collection<String> files() {
+        return new TreeSet<>(slips.stream().map(this::file).toList());
+    }
+
+    @Override
+    public TrialResults run(List<Case> cases, List<Slip> some, long until) throws IOException {
+        TrialResults results = new TrialResults();
+        Path folder = Files.createTempDirectory("driftwood-trial-");
+        try {
+            Path caseFile = InterpreterRun.cases(folder, cases);
+            Path slipFile = folder.resolve("slips");
+            JSON.writeValue(slipFile.toFile(), some.stream().map(told::get).toList());
+            for (int restarts = 0; results.answers().size() < some.size() && System.nanoTime() < until; restarts++) {
+                Path told = Files.write(folder.resolve("told-" + restarts), new byte[0]);
+                int before = results.answers().size();
+                run.start(folder, "slips.py", List.of("try", caseFile.toString(), slipFile.toString(), told.toString(),
+                        Integer.toString(before), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
+                        Integer.toString(limits.memoryMib())), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
+                if (read(told, results.answers()) && System.nanoTime() < until) {
+                    results.answers().add(new Answer(Trials.ENDED, List.of()));
+                } else if (results.answers().size() == before) {
+                    break;
+                }
+            }
+        } finally {
+            FileUtils.deleteQuietly(folder.toFile());
+        }
+        while (results.answers().size() < some.size()) {
+            results.answers().add(new Answer(Trials.UNTRIED, List.of()));
+        }
+        return results;
+    }
+
+    /** @return whether a slip was begun and not ended */
+    private static boolean read(Path file, List<Answer> answers) throws IOException {
+        boolean begun = false;
+        for (String line : Files.readAllLines(file)) {
+            JsonNode told;
+            try {
+                told = Plain.read(line);
+            } catch (IOException e) {
+                return true;
+            }
+            begun = told.has("begin");
+            if (!begun) {
+                List<Integer> comers = new ArrayList<>();
+                told.path("comers").forEach(each -> comers.add(each.asInt()));
+                answers.add(new Answer(told.path("by").asInt(Trial.UNREACHED), comers));
+            }
+        }
+        return begun;
+    }
+
+    @Override
+    public boolean takesNew(Map<Long, BitSet> taken) {
+        return false;
+    }
+
+    @Override
+    public Coverage taken() {
+        return Coverage.NOTHING;
+    }
+}

@@ -1,0 +1,91 @@
+package driftwood.behaviour;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import driftwood.behaviour.Recording.Case;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.io.FileUtils;
+
+/** Starts scripts that ship with Driftwood in the user's own interpreter: in an empty folder, with the same settings everywhere. */
+final class InterpreterRun {
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private final List<String> command;
+    private final List<String> scripts;
+    private final List<Path> imports;
+
+    /**
+     * @param command starts the interpreter
+     * @param scripts names of the scripts among the resources; they find each other beside them
+     * @param imports folders that the code is imported from
+     */
+    InterpreterRun(List<String> command, List<String> scripts, List<Path> imports) {
+        this.command = command;
+        this.scripts = scripts;
+        this.imports = imports;
+    }
+
+    /** Writes cases as the scripts read them: numbered, and without what was recorded. */
+    static Path cases(Path folder, List<Case> cases) throws IOException {
+        List<ObjectNode> numbered = new ArrayList<>();
+        for (Case each : cases) {
+            ObjectNode node = JSON.valueToTree(each);
+            node.remove(List.of("outcome", "varies", "anyOrder"));
+            numbered.add(node.put("id", Integer.toString(numbered.size())));
+        }
+        Path file = folder.resolve("cases");
+        JSON.writeValue(file.toFile(), numbered);
+        return file;
+    }
+
+    /**
+     * Runs a script until it ends or its time is over.
+     *
+     * @param folder of all runs; what is printed goes to its files "printed" and "trouble"
+     * @param millis after which the process and its children are killed
+     * @return the exit code
+     */
+    int start(Path folder, String script, List<String> arguments, Conditions conditions, long millis) throws IOException {
+        for (String each : scripts) {
+            if (!Files.exists(folder.resolve(each))) {
+                try (InputStream from = InterpreterRun.class.getResourceAsStream(each)) {
+                    Files.copy(from, folder.resolve(each));
+                }
+            }
+        }
+        Path work = Files.createDirectories(folder.resolve("work"));
+        FileUtils.cleanDirectory(work.toFile());
+        List<String> whole = new ArrayList<>(command);
+        whole.add(folder.resolve(script).toString());
+        whole.addAll(arguments);
+        imports.forEach(each -> whole.add(each.toString()));
+        ProcessBuilder builder = new ProcessBuilder(whole).directory(work.toFile())
+                .redirectInput(Files.write(folder.resolve("nothing"), new byte[0]).toFile())
+                .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile());
+        Map<String, String> environment = builder.environment();
+        environment.putAll(Map.of("PYTHONHASHSEED", Integer.toString(conditions.order().ordinal()), "TZ", "UTC",
+                "LC_ALL", "C.UTF-8", "PYTHONIOENCODING", "utf-8", "TMPDIR", folder.toString()));
+        try {
+            return Launch.ended(builder.start(), millis);
+        } catch (IOException e) {
+            throw new IOException("'" + command.get(0) + "' cannot be started", e);
+        }
+    }
+
+    /** The last line of what the script complained of. */
+    String trouble(Path folder) throws IOException {
+        return Files.readString(folder.resolve("trouble")).lines().reduce((one, other) -> other).orElse("no message");
+    }
+
+    /** The interpreter, as the user would start it. */
+    @Override
+    public String toString() {
+        return String.join(" ", command);
+    }
+}
