@@ -65,9 +65,13 @@ final class Inputs {
             }
             return others;
         }
-        return combinations(routine.parameters().stream().map(each -> new ParameterOutline(each.name(),
+        List<ParameterOutline> needed = routine.parameters().stream().filter(each -> !each.optional()).toList();
+        List<ObjectNode> bare = needed.size() == routine.parameters().size() || program.fileOf(scope).language() != Language.PYTHON
+                ? List.of() : combinations(needed, scope, Math.max(1, most / 3), 0);
+        List<ObjectNode> whole = combinations(routine.parameters().stream().map(each -> new ParameterOutline(each.name(),
                 routine.bound(each.type()), each.nullable(), each.variadic(), each.optional(), each.named())).toList(),
-                scope, most, 0);
+                scope, Math.max(1, most - bare.size()), 0);
+        return inTurn(List.of(whole, bare)).stream().map(ObjectNode.class::cast).toList();
     }
 
     private List<ObjectNode> combinations(List<ParameterOutline> parameters, TypeOutline scope, int most, int depth) {
@@ -104,7 +108,13 @@ final class Inputs {
         } else {
             boolean python = program.fileOf(scope).language() == Language.PYTHON;
             LibraryInputs library = new LibraryInputs(this, constants, word);
-            (python ? PythonInputs.of(type) : List.of(type)).forEach(each -> library.add(each, scope, most, depth, values));
+            List<List<JsonNode>> byType = new ArrayList<>();
+            for (TypeRef each : python ? PythonInputs.of(type) : List.of(type)) {
+                Set<JsonNode> some = new LinkedHashSet<>();
+                library.add(each, scope, most, depth, some);
+                byType.add(new ArrayList<>(some));
+            }
+            values.addAll(inTurn(byType));
         }
         List<JsonNode> list = new ArrayList<>(values);
         if (list.size() <= most || list.isEmpty()) {
@@ -116,6 +126,20 @@ final class Inputs {
             kept.add(NullNode.instance);
         }
         return kept;
+    }
+
+    /** The first of each, then the second of each: whatever is cut off, each has its share. */
+    private static List<JsonNode> inTurn(List<? extends List<? extends JsonNode>> lists) {
+        List<JsonNode> all = new ArrayList<>();
+        int longest = lists.stream().mapToInt(List::size).max().orElse(0);
+        for (int i = 0; i < longest; i++) {
+            for (List<? extends JsonNode> each : lists) {
+                if (i < each.size()) {
+                    all.add(each.get(i));
+                }
+            }
+        }
+        return all;
     }
 
     /** Objects of a type of the project: each concrete subtype, each with its parts combined. */
@@ -142,22 +166,23 @@ final class Inputs {
         for (TypeOutline each : concrete) {
             bySubtype.add(ofType(each, share, depth));
         }
-        for (int i = 0; i < share; i++) {
-            for (List<ObjectNode> made : bySubtype) {
-                if (i < made.size()) {
-                    values.add(made.get(i));
-                }
-            }
-        }
+        bySubtype.replaceAll(each -> each.subList(0, Math.min(each.size(), share)));
+        values.addAll(inTurn(bySubtype));
         return values;
     }
 
     /** Objects of one concrete type, made by its fullest constructor; without one, by its creation routines in turn. */
     private List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
         Optional<Ways.Way> constructor = ways.fullest(type);
+        if (constructor.isPresent() && program.fileOf(type).language() == Language.PYTHON) {
+            List<ParameterOutline> needed = constructor.get().parameters().stream().filter(each -> !each.optional()).toList();
+            Set<ObjectNode> made = new LinkedHashSet<>(needed.size() < constructor.get().parameters().size()
+                    ? ofWay(type, needed, Math.max(1, most / 3), depth) : List.of());
+            made.addAll(ofConstructors(type, most, depth));
+            return withAttributes(type, List.copyOf(made), depth);
+        }
         if (constructor.isPresent()) {
-            List<ObjectNode> made = ofConstructors(type, most, depth);
-            return program.fileOf(type).language() == Language.PYTHON ? withAttributes(type, made, depth) : made;
+            return ofConstructors(type, most, depth);
         }
         List<ObjectNode> made = new ArrayList<>();
         List<Ways.Way> creators = ways.creators(type);
