@@ -48,8 +48,8 @@ public record Recording(String format, String of, List<String> surface, Proven s
      * @param tried     slips that were tried
      * @param missed    those that no case noticed, by file and line
      * @param unreached those on lines that no case came to
-     * @param branches  how many of the branches some case took, as "7 of 9"; null in older recordings
-     * @param never     lines with branches that no case took, and how many; null in older recordings
+     * @param branches  how many of the branches some case took, as "7 of 9"; null where none were counted
+     * @param never     lines with branches that no case took, and how many; null where none were counted
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Proven(int noticed, int tried, List<String> missed, List<String> unreached, String branches,
@@ -58,8 +58,8 @@ public record Recording(String format, String of, List<String> surface, Proven s
             return strength.tried() == 0 ? null : new Proven(strength.noticed(), strength.tried(),
                     strength.missed().stream().map(Strength.Missed::told).toList(),
                     strength.unreached().stream().map(Strength.Missed::told).toList(),
-                    strength.branches().taken() + " of " + strength.branches().all(),
-                    strength.branches().never().stream().map(Coverage.Line::told).toList());
+                    strength.branches().all() == 0 ? null : strength.branches().taken() + " of " + strength.branches().all(),
+                    strength.branches().all() == 0 ? null : strength.branches().never().stream().map(Coverage.Line::told).toList());
         }
     }
 

@@ -1,0 +1,164 @@
+package driftwood.behaviour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.abort;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import driftwood.program.Program;
+import driftwood.smell.Scan;
+import driftwood.source.Language;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Slips planted in Python code, in a real interpreter. */
+class PythonStrengthTest {
+    private static final Limits QUICK = new Limits(700, 128, 1);
+    private static final Runtimes.Interpreter PYTHON = Runtimes.of(Language.PYTHON, "").orElseThrow();
+
+    @TempDir
+    Path root;
+
+    @BeforeAll
+    static void needsPython() throws InterruptedException {
+        try {
+            assumeTrue(new ProcessBuilder("python3", "--version").start().waitFor() == 0);
+        } catch (IOException e) {
+            abort("python3 is not installed");
+        }
+    }
+
+    private Program written(String text) throws IOException {
+        Path file = root.resolve("quay/lock.py");
+        Files.createDirectories(file.getParent());
+        Files.writeString(root.resolve("quay/__init__.py"), "");
+        Files.writeString(file, text);
+        return new Scan(Scan.Options.DEFAULT).run(root, List.of(root.resolve("quay"))).program();
+    }
+
+    private Strength strength(String type, String text) throws IOException {
+        Program program = written(text);
+        return new Characterization(program, root, PYTHON, QUICK)
+                .record(type, Surface.of(program.type(type).orElseThrow(), program), 80, Duration.ofSeconds(15)).strength();
+    }
+
+    /** All slips of a module's routines, none of them planted. */
+    private List<String> slips(String text) throws IOException {
+        Program program = written(text);
+        InterpreterRun run = Runtimes.run(program, root, PYTHON);
+        Ground ground = new InterpreterGround(run, root, QUICK, Surface.of(program.type("quay.lock").orElseThrow(), program));
+        List<String> told = new ArrayList<>();
+        ground.slips().forEach(each -> told.add(each.line() + " " + each.kind() + " " + each.what()));
+        return told;
+    }
+
+    @Test
+    void everySortOfSlipIsFoundAndTextsThatOnlyExplainAreNot() throws IOException {
+        assertThat(slips("""
+                def dues(tonnage: int, local: bool, flags: list) -> int:
+                    \"\"\"What a vessel pays.\"\"\"
+                    total = 20 + tonnage * 2
+                    if tonnage > 500 and local:
+                        flags.append("large")
+                    for _ in range(1):
+                        total -= helper(tonnage, total)
+                    return total
+
+                def helper(one, other):
+                    return one if one == other else None
+
+                def nobody_asks():
+                    return 9
+                """)).containsExactlyInAnyOrder("3 CONSTANT 20 becomes 21", "3 CONSTANT 2 becomes 3", "3 OPERATOR + becomes -",
+                "3 OPERATOR * becomes /", "4 CONDITION the condition is turned round", "4 CONDITION and becomes or",
+                "4 LIMIT > becomes >=", "4 CONSTANT 500 becomes 501", "5 REMOVED_CALL the call of append is left out",
+                "5 CONSTANT \"large\" becomes another text", "6 CONSTANT 1 becomes 0", "7 OPERATOR - becomes +",
+                "7 SWAPPED the last two arguments of helper change places", "8 RESULT None is handed back",
+                "11 RESULT None is handed back", "11 CONDITION the condition is turned round", "14 RESULT None is handed back",
+                "14 CONSTANT 9 becomes 10");
+    }
+
+    @Test
+    void aSmallTariffIsPinnedDown() throws IOException {
+        Strength strength = strength("quay.lock.Tariff", """
+                class Tariff:
+                    def __init__(self, base: int):
+                        self.base = base
+                    def dues(self, tonnage: int, local: bool) -> int:
+                        dues = self.base + tonnage // 10
+                        if tonnage > 500:
+                            dues += 40
+                        return dues // 2 if local else dues
+                """);
+        assertThat(strength.missed()).isEmpty();
+        assertThat(strength.unreached()).isEmpty();
+        assertThat(strength.noticed()).isGreaterThan(9);
+    }
+
+    @Test
+    void aSlipInWhatIsRememberedIsNoticedToo() throws IOException {
+        Strength strength = strength("quay.lock", """
+                from functools import lru_cache
+
+                @lru_cache(maxsize=None)
+                def depth(berth: int) -> int:
+                    return berth * 3
+                """);
+        assertThat(strength.missed()).isEmpty();
+        assertThat(strength.noticed()).isEqualTo(3);
+    }
+
+    @Test
+    void slipsThatNeverEndAreNoticedAndContained() throws IOException {
+        Strength strength = strength("quay.lock", """
+                def hours(depth: int) -> int:
+                    hours, left = 0, min(depth, 40)
+                    while left > 0:
+                        hours += 1
+                        left -= 4
+                    return hours
+                """);
+        assertThat(strength.untried()).isZero();
+        assertThat(strength.noticed()).isGreaterThan(4);
+    }
+
+    @Test
+    void whatNoCaseComesToIsToldByFileAndLine() throws IOException {
+        Strength strength = strength("quay.lock", """
+                def open(word: str) -> str:
+                    if word is not None and len(word) == 91827:
+                        return "open" + word
+                    return "shut"
+                """);
+        assertThat(strength.unreached()).isNotEmpty().allSatisfy(each -> {
+            assertThat(each.slip().line()).isEqualTo(3);
+            assertThat(each.file()).isEqualTo("quay/lock.py");
+        });
+    }
+
+    @Test
+    void attributesThatAreAnnotatedAndParametersThatMayBeLeftOutAreTried() throws IOException {
+        assertThat(strength("quay.lock.Roster", """
+                class Pilot:
+                    def __init__(self, most: int):
+                        self.most = most
+
+                class Roster:
+                    def __init__(self, spare=()):
+                        self.on_duty: list[Pilot] = []
+                        self.spare = len(spare)
+
+                    def fee(self, tonnage: int) -> int:
+                        for pilot in self.on_duty:
+                            if tonnage <= pilot.most:
+                                return 7 + self.spare
+                        return 0
+                """).unreached()).isEmpty();
+    }
+}
