@@ -217,4 +217,17 @@ class CommandsTest {
         Files.writeString(folder.resolve("src/main/java/quay/More.java"), "package quay; class More { static class Leg { } }");
         assertThat(InProcess.run("characterize", "Leg", "--project", project).err()).contains("there are 2 types named Leg: quay.Leg, quay.More.Leg");
     }
+
+    @Test
+    void aDifferenceOnAnotherPlatformSaysSo() throws IOException {
+        InProcess.run("characterize", "Leg", "--trial-time", "0", "--project", project);
+        Path recording = folder.resolve(".driftwood/recordings/quay.Leg.json");
+        String recorded = Files.readString(recording);
+        assertThat(recorded).contains("\"platform\" : \"java " + Runtime.version().feature() + "\"");
+        String elsewhere = recorded.replaceFirst("\"java \\d+\"", "\"java 9\"");
+        Files.writeString(recording, elsewhere);
+        assertThat(InProcess.run("confirm", "--project", project).out()).contains("Same: all").doesNotContain("Recorded on");
+        Files.writeString(recording, elsewhere.replaceFirst("(?s)(\"outcome\".*?\"miles\" : )0", "$14"));
+        assertThat(InProcess.run("confirm", "--project", project).out()).contains("Recorded on java 9, run on java ", "JAVA_HOME");
+    }
 }

@@ -26,6 +26,8 @@ public final class Characterization {
     private final Path root;
     private final Driver driver;
     private final Ground.Finder ground;
+    /** As recordings note it. */
+    private final String platform;
 
     /**
      * What recording came to.
@@ -44,6 +46,7 @@ public final class Characterization {
     public Characterization(Program program, Path root, List<Path> classPath, Limits limits) {
         this.program = program;
         this.root = root;
+        this.platform = Runtimes.platform();
         this.driver = new JavaDriver(program, classPath, limits);
         this.ground = surface -> new JavaGround(program, classPath, limits, surface);
     }
@@ -52,6 +55,7 @@ public final class Characterization {
     public Characterization(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
         this.program = program;
         this.root = root;
+        this.platform = null;
         InterpreterRun run = Runtimes.run(program, root, interpreter);
         this.driver = new InterpreterDriver(run, limits);
         this.ground = surface -> new InterpreterGround(run, root, limits, surface);
@@ -93,7 +97,7 @@ public final class Characterization {
         }
         recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
         Recording recording = new Recording(Recording.FORMAT, of,
-                surface.targets().stream().map(Target::symbol).toList(), Recording.Proven.of(strength),
+                surface.targets().stream().map(Target::symbol).toList(), platform, Recording.Proven.of(strength),
                 null, recorded);
         return new Result(recording, perTarget, left, unmade, strength);
     }

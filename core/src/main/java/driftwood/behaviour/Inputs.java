@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
@@ -16,11 +15,8 @@ import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -32,22 +28,15 @@ final class Inputs {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     /** Objects inside objects are made down to this level. */
     static final int DEEPEST = 4;
-    /** Values to try for an attribute. */
-    private static final int ATTRIBUTES = 4;
 
     private final Program program;
     private final Constants constants;
-    private final Ways ways;
-    private final Map<Wanted, Set<JsonNode>> known = new HashMap<>();
-
-    /** Objects asked for: the same type is met again and again among the parts of others. */
-    private record Wanted(TypeOutline type, int most, int depth) {
-    }
+    private final ObjectInputs objects;
 
     Inputs(Program program, Constants constants, Ways ways) {
         this.program = program;
         this.constants = constants;
-        this.ways = ways;
+        this.objects = new ObjectInputs(program, ways, this);
     }
 
     /** Values for the parameters of a routine, as combinations. @param most how many */
@@ -74,7 +63,7 @@ final class Inputs {
         return inTurn(List.of(whole, bare)).stream().map(ObjectNode.class::cast).toList();
     }
 
-    private List<ObjectNode> combinations(List<ParameterOutline> parameters, TypeOutline scope, int most, int depth) {
+    List<ObjectNode> combinations(List<ParameterOutline> parameters, TypeOutline scope, int most, int depth) {
         List<List<JsonNode>> slots = new ArrayList<>();
         int each = parameters.size() <= 1 ? most : Math.max(4, (int) (2.2 * Math.sqrt(most)));
         for (ParameterOutline parameter : parameters) {
@@ -97,11 +86,7 @@ final class Inputs {
         Set<JsonNode> values = new LinkedHashSet<>();
         Optional<TypeOutline> own = program.resolve(type, scope);
         if (own.isPresent()) {
-            Wanted wanted = new Wanted(own.get(), most, depth);
-            if (!known.containsKey(wanted)) {
-                known.put(wanted, objects(own.get(), most, depth));
-            }
-            values.addAll(known.get(wanted));
+            values.addAll(objects.of(own.get(), most, depth));
             if (depth < 2) {
                 values.add(NullNode.instance);
             }
@@ -129,7 +114,7 @@ final class Inputs {
     }
 
     /** The first of each, then the second of each: whatever is cut off, each has its share. */
-    private static List<JsonNode> inTurn(List<? extends List<? extends JsonNode>> lists) {
+    static List<JsonNode> inTurn(List<? extends List<? extends JsonNode>> lists) {
         List<JsonNode> all = new ArrayList<>();
         int longest = lists.stream().mapToInt(List::size).max().orElse(0);
         for (int i = 0; i < longest; i++) {
@@ -142,103 +127,9 @@ final class Inputs {
         return all;
     }
 
-    /** Objects of a type of the project: each concrete subtype, each with its parts combined. */
-    private Set<JsonNode> objects(TypeOutline type, int most, int depth) {
-        Set<JsonNode> values = new LinkedHashSet<>();
-        if (!type.constants().isEmpty()) {
-            type.constants().forEach(name -> values.add(JSON.objectNode().put("enum", type.name() + "." + name)));
-            return values;
-        }
-        List<TypeOutline> concrete = new ArrayList<>();
-        if (ways.isMakeable(type)) {
-            concrete.add(type);
-        }
-        program.descendants(type).stream().filter(each -> ways.isMakeable(each) && !program.fileOf(each).test())
-                .forEach(concrete::add);
-        if (concrete.isEmpty() || depth >= DEEPEST) {
-            if (type.isInterface()) {
-                values.add(JSON.objectNode().put("standIn", type.name()));
-            }
-            return values;
-        }
-        int share = Math.max(depth == 0 ? 4 : 1, most / concrete.size());
-        List<List<ObjectNode>> bySubtype = new ArrayList<>();
-        for (TypeOutline each : concrete) {
-            bySubtype.add(ofType(each, share, depth));
-        }
-        bySubtype.replaceAll(each -> each.subList(0, Math.min(each.size(), share)));
-        values.addAll(inTurn(bySubtype));
-        return values;
-    }
-
-    /** Objects of one concrete type, made by its fullest constructor; without one, by its creation routines in turn. */
-    private List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
-        Optional<Ways.Way> constructor = ways.fullest(type);
-        if (constructor.isPresent() && program.fileOf(type).language() == Language.PYTHON) {
-            List<ParameterOutline> needed = constructor.get().parameters().stream().filter(each -> !each.optional()).toList();
-            Set<ObjectNode> made = new LinkedHashSet<>(needed.size() < constructor.get().parameters().size()
-                    ? ofWay(type, needed, Math.max(1, most / 3), depth) : List.of());
-            made.addAll(ofConstructors(type, most, depth));
-            return withAttributes(type, List.copyOf(made), depth);
-        }
-        if (constructor.isPresent()) {
-            return ofConstructors(type, most, depth);
-        }
-        List<ObjectNode> made = new ArrayList<>();
-        List<Ways.Way> creators = ways.creators(type);
-        for (Ways.Way way : creators) {
-            String by = way.routine().orElseThrow().name();
-            for (ObjectNode object : ofWay(type, way.parameters(), Math.max(1, most / creators.size()), depth)) {
-                ObjectNode told = JSON.objectNode().put(Assembly.TYPE, type.name()).put(Assembly.BY, by);
-                object.remove(Assembly.TYPE);
-                made.add(told.setAll(object));
-            }
-        }
-        return made;
-    }
-
-    /** By the fullest constructor, and some by each of the others: they may lead to states of their own. */
-    private List<ObjectNode> ofConstructors(TypeOutline type, int most, int depth) {
-        List<Ways.Way> all = new ArrayList<>(ways.constructors(type));
-        all.sort(Comparator.comparing((Ways.Way way) -> way.parameters().size()).reversed());
-        Set<ObjectNode> made = new LinkedHashSet<>(ofWay(type, all.get(0).parameters(), most, depth));
-        int others = depth >= DEEPEST - 1 ? 0 : Math.max(1, most / (2 * all.size()));
-        for (Ways.Way way : all.subList(1, all.size())) {
-            ofWay(type, way.parameters(), others, depth).stream().limit(others).forEach(made::add);
-        }
-        List<ObjectNode> mixed = new ArrayList<>(made);
-        int kept = Math.max(1, most - others * (all.size() - 1));
-        if (mixed.size() > most && kept < mixed.size()) {
-            List<ObjectNode> shorter = new ArrayList<>(mixed.subList(0, Math.min(kept, mixed.size())));
-            shorter.addAll(mixed.subList(Math.max(kept, mixed.size() - others * (all.size() - 1)), mixed.size()));
-            return shorter;
-        }
-        return mixed;
-    }
-
-    /** Where anybody may set what a constructor does not take, that is a state worth trying too. */
-    private List<ObjectNode> withAttributes(TypeOutline type, List<ObjectNode> bare, int depth) {
-        List<ObjectNode> made = new ArrayList<>(bare);
-        for (FieldOutline field : type.fields()) {
-            boolean open = !field.name().startsWith("_") && !field.traits().isStatic() && field.type().isPresent();
-            if (!bare.isEmpty() && open && !bare.get(0).has(field.name())) {
-                values(field.type(), type, field.name(), ATTRIBUTES, depth + 1).stream()
-                        .filter(each -> !each.isNull() && !(each.isArray() && each.isEmpty())).forEach(each ->
-                        made.add(bare.get(made.size() % bare.size()).deepCopy().set(field.name(), each)));
-            }
-        }
-        return made;
-    }
-
     /** Objects of one type made from given parameters. */
     List<ObjectNode> ofWay(TypeOutline type, List<ParameterOutline> parameters, int most, int depth) {
-        List<ObjectNode> made = new ArrayList<>();
-        for (ObjectNode parts : combinations(parameters, type, most, depth + 1)) {
-            ObjectNode object = JSON.objectNode().put(Assembly.TYPE, type.name());
-            object.setAll(parts);
-            made.add(object);
-        }
-        return made;
+        return objects.ofWay(type, parameters, most, depth);
     }
 
     /** Constants of some kinds for a word: those compared with it first, then a few others. */

@@ -156,7 +156,7 @@ final class LibraryInputs {
     /** None, one, and several. @param kind empty for lists and arrays, else the key that tells the kind */
     private void many(TypeRef element, TypeOutline scope, int depth, Set<JsonNode> values, String kind) {
         // A collection is no object: what is in one just above the deepest is worth making too.
-        List<JsonNode> items = inputs.values(element, scope, word, 12, Math.min(depth + 1, Inputs.DEEPEST - 1)).stream()
+        List<JsonNode> items = inputs.values(element, scope, word, 12, depth == Inputs.DEEPEST - 1 ? depth : depth + 1).stream()
                 .filter(each -> !each.isNull() || element.isPresent() && depth == 0).toList();
         wrap(List.of(), kind, values);
         for (JsonNode item : items.subList(0, Math.min(items.size(), depth == 0 ? 6 : 2))) {

@@ -59,7 +59,7 @@ public final class Programs implements Confirming {
             cases.add(Characterization.masked(new Case("c" + (cases.size() + 1), MARK + name, null, List.of(), given, null,
                     List.of(), List.of()), first, List.of(again)));
         }
-        return new Recording(Recording.FORMAT, MARK.replace('#', '-') + name, List.of(MARK + name), null, null, cases);
+        return new Recording(Recording.FORMAT, MARK.replace('#', '-') + name, List.of(MARK + name), null, null, null, cases);
     }
 
     @Override

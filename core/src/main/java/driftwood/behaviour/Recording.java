@@ -16,13 +16,14 @@ import java.util.TreeMap;
  * @param format  of the file, with its version
  * @param of      what was recorded: the id of a finding, or type names
  * @param surface symbols of what was observed
+ * @param platform what the code ran on, as "java 17"; null where it was not noted
  * @param strength what it would notice; null where that was not measured
  * @param judged  ids of cases that were recorded again, with the reason why the new outcome is right; null for none
  * @param cases   in order
  */
-@JsonPropertyOrder({"format", "of", "surface", "strength", "judged", "cases"})
+@JsonPropertyOrder({"format", "of", "surface", "platform", "strength", "judged", "cases"})
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Recording(String format, String of, List<String> surface, Proven strength,
+public record Recording(String format, String of, List<String> surface, String platform, Proven strength,
         Map<String, String> judged, List<Case> cases) {
     /** The format of recordings. */
     public static final String FORMAT = "driftwood-recording/1";
@@ -31,13 +32,13 @@ public record Recording(String format, String of, List<String> surface, Proven s
     public Recording with(Case fresh, String because) {
         Map<String, String> reasons = new TreeMap<>(judged == null ? Map.of() : judged);
         reasons.put(fresh.id(), because);
-        return new Recording(format, of, surface, strength, reasons,
+        return new Recording(format, of, surface, platform, strength, reasons,
                 cases.stream().map(each -> each.id().equals(fresh.id()) ? fresh : each).toList());
     }
 
     /** The same recording with only some of its cases. */
     public Recording only(Collection<String> ids) {
-        return new Recording(format, of, surface, strength, judged,
+        return new Recording(format, of, surface, platform, strength, judged,
                 cases.stream().filter(each -> ids.contains(each.id())).toList());
     }
 

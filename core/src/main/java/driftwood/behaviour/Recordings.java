@@ -49,7 +49,7 @@ public final class Recordings {
             cases.add(new Case(each.id(), each.routine(), each.on(), each.before(), each.given(),
                     Plain.of(each.outcome()), each.varies(), each.anyOrder()));
         }
-        return new Recording(recording.format(), recording.of(), recording.surface(), recording.strength(),
+        return new Recording(recording.format(), recording.of(), recording.surface(), recording.platform(), recording.strength(),
                 recording.judged(), cases);
     }
 }

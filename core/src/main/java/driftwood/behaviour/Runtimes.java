@@ -61,6 +61,11 @@ public final class Runtimes {
                 .flatMap(Optional::stream).map(type -> program.fileOf(type).language()).findFirst().orElse(Language.JAVA);
     }
 
+    /** What Java code is run on here, as recordings note it. */
+    public static String platform() {
+        return "java " + Runtime.version().feature();
+    }
+
     static InterpreterRun run(Program program, Path root, Interpreter interpreter) {
         return new InterpreterRun(interpreter.command(), KNOWN.get(interpreter.language()).scripts(),
                 imports(program, root, interpreter.language()));

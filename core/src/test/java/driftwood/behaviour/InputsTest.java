@@ -51,6 +51,7 @@ class InputsTest {
                 abstract class Wreck implements Vessel { }
                 interface Bell { void ring(); }
                 class Loop { Loop(Loop inner) { } }
+                class Chain { Chain(Chain... links) { } Chain(List<Chain> links) { } }
                 class Hidden { private Hidden() { } }
                 class Outer { class Inner { } static class Nested { } }
                 """);
@@ -101,6 +102,7 @@ class InputsTest {
     @Test
     void typesThatContainThemselvesEnd() {
         assertThat(values("Loop", "x")).isNotEmpty();
+        assertThat(values("Chain", "x")).isNotEmpty();
     }
 
     @Test

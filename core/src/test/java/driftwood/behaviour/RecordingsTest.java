@@ -26,7 +26,7 @@ class RecordingsTest {
     private Recording recording() {
         Case first = new Case("c1", "quay.Desk#f(int)", object("is", 1), List.of(new Step("open", null)), object("n", 4), object("gives", 9),
                 List.of("/gives/at"), List.of());
-        return new Recording(Recording.FORMAT, "quay.Desk", List.of("quay.Desk#f(int)"), null, null, List.of(first));
+        return new Recording(Recording.FORMAT, "quay.Desk", List.of("quay.Desk#f(int)"), "java 17", null, null, List.of(first));
     }
 
     @Test
@@ -43,7 +43,7 @@ class RecordingsTest {
 
     @Test
     void namesThatAreNoFileNamesAreMadeSo() {
-        Recording odd = new Recording(Recording.FORMAT, "../a b/c", List.of(), null, null, List.of());
+        Recording odd = new Recording(Recording.FORMAT, "../a b/c", List.of(), null, null, null, List.of());
         assertThat(new Recordings(root).save(odd).getFileName()).hasToString(".._a_b_c.json");
     }
 

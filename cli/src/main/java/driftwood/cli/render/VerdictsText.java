@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import driftwood.behaviour.Pasted;
 import driftwood.behaviour.Recording;
+import driftwood.behaviour.Runtimes;
 import driftwood.behaviour.Verdict;
 import driftwood.behaviour.Verdict.Kind;
 import java.util.ArrayList;
@@ -71,6 +72,12 @@ public final class VerdictsText {
         causes.values().stream().limit(CAUSES).forEach(group -> cause(group, text));
         if (causes.size() > CAUSES) {
             text.append("  and ").append(causes.size() - CAUSES).append(" other causes (--format json lists all)\n");
+        }
+        boolean elsewhere = recording.platform() != null && !recording.platform().equals(Runtimes.platform());
+        if (elsewhere && verdicts.stream().anyMatch(each -> each.kind() == Kind.DIFFERENT)) {
+            text.append('\n').append(Paragraph.of("Recorded on " + recording.platform() + ", run on " + Runtimes.platform()
+                    + ": the platform's own names, formats and messages change between versions. To tell those from changes of the "
+                    + "code, confirm with JAVA_HOME set to the older one.", width, 2, 2));
         }
         text.append(causes.isEmpty() ? "" : "\n");
     }
