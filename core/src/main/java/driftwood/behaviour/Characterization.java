@@ -57,6 +57,7 @@ public final class Characterization {
         this.root = root;
         this.platform = null;
         InterpreterRun run = Runtimes.run(program, root, interpreter);
+        // driftwood: leave hard-coded-instantiation because observing is the work itself; what is run is handed in
         this.driver = new InterpreterDriver(run, limits);
         this.ground = surface -> new InterpreterGround(run, root, limits, surface);
     }

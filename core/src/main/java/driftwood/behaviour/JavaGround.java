@@ -24,6 +24,7 @@ final class JavaGround implements Ground {
             throw new IOException(classPath.get(0) + " is no folder of classes");
         }
         this.program = program;
+        // driftwood: leave hard-coded-instantiation because trying slips is what the ground is for; its limits are handed in
         this.trials = new Trials(classPath, limits);
         this.under = new Under(program, classPath.get(0), surface.targets());
     }

@@ -46,7 +46,6 @@ final class Observed {
     }
 
     static Characterization characterization(CommandLine line, Scan.Result result, Language language, Console console) {
-        // driftwood: leave conditional-instantiation because what runs the code differs by language, and is chosen here
         return language == Language.JAVA
                 ? new Characterization(result.program(), result.root(), classPath(line, result, console), limits(line))
                 : new Characterization(result.program(), result.root(), interpreter(line, language), limits(line));
