@@ -230,4 +230,19 @@ class CommandsTest {
         Files.writeString(recording, elsewhere.replaceFirst("(?s)(\"outcome\".*?\"miles\" : )0", "$14"));
         assertThat(InProcess.run("confirm", "--project", project).out()).contains("Recorded on java 9, run on java ", "JAVA_HOME");
     }
+
+    @Test
+    void aCaseThatSomebodyAddedIsNewUntilItsOutcomeIsSaidToBeRight() throws IOException {
+        InProcess.run("characterize", "Leg", "--trial-time", "0", "--project", project);
+        Path recording = folder.resolve(".driftwood/recordings/quay.Leg.json");
+        Files.writeString(recording, Files.readString(recording).replaceFirst("\"cases\" : \\[", "\"cases\" : [ {\"id\": \"mine\", "
+                + "\"routine\": \"quay.Leg#new\", \"on\": {\"is\": \"quay.Leg\", \"from\": \"Kelp Quay\", \"to\": \"Otter Sound\", \"miles\": 12}},"));
+        Run added = InProcess.run("confirm", "--project", project);
+        assertThat(added.code()).isEqualTo(ExitCode.ACT);
+        assertThat(added.out()).contains("1 new", "mine", "Otter Sound", "characterize quay.Leg --again mine --because REASON");
+        assertThat(InProcess.run("confirm", "--format", "json", "--project", project).out()).contains("\"verdict\" : \"new\"");
+        assertThat(InProcess.run("confirm", "--format", "junit", "--project", project).out()).contains("no outcome is recorded yet");
+        InProcess.run("characterize", "Leg", "--again", "mine", "--because", "the longest leg", "--project", project);
+        assertThat(InProcess.run("confirm", "--project", project).code()).isEqualTo(ExitCode.FINE);
+    }
 }

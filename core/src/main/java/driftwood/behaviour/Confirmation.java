@@ -60,6 +60,9 @@ public final class Confirmation implements Confirming {
     static Verdict judge(Case each, JsonNode now) {
         List<String> varies = each.varies() == null ? List.of() : each.varies();
         List<String> anyOrder = each.anyOrder() == null ? List.of() : each.anyOrder();
+        if (each.outcome() == null) {
+            return new Verdict(Verdict.Kind.NEW, each, Plain.of(now), List.of(), "no outcome is recorded yet");
+        }
         JsonNode expected = Comparison.sortedAt(each.outcome(), anyOrder);
         JsonNode actual = Comparison.sortedAt(Plain.of(now), anyOrder);
         List<Difference> differences = Comparison.differences(expected, actual, varies);

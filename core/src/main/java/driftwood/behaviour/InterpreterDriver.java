@@ -51,7 +51,7 @@ final class InterpreterDriver implements Driver {
         for (int restarts = 0; all.size() < cases.size(); restarts++) {
             Path outcomes = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
             int before = all.size();
-            int exit = run.start(folder, "witness.py", List.of(caseFile.toString(), outcomes.toString(), Integer.toString(before),
+            int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(), Integer.toString(before),
                     Long.toString(limits.caseMillis()), Integer.toString(limits.memoryMib()), conditions.later() ? "1" : "0"),
                     conditions, START_MILLIS + (cases.size() - before) * (Witness.PATIENCE * limits.caseMillis() + 50));
             boolean begun = read(outcomes, all);

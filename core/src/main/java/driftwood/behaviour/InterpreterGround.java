@@ -27,6 +27,7 @@ final class InterpreterGround implements Ground {
     private static final long CASE_MILLIS = 400;
 
     private final InterpreterRun run;
+    private final String script;
     private final Path root;
     private final Limits limits;
     private final List<Slip> slips = new ArrayList<>();
@@ -34,6 +35,7 @@ final class InterpreterGround implements Ground {
     private final Map<Slip, JsonNode> told = new HashMap<>();
 
     InterpreterGround(InterpreterRun run, Path root, Limits limits, Surface surface) throws IOException {
+        this.script = run.slips().orElseThrow(() -> new IOException("slips cannot be planted in this language yet"));
         this.run = run;
         this.root = root;
         this.limits = limits;
@@ -42,7 +44,7 @@ final class InterpreterGround implements Ground {
             Path symbols = folder.resolve("symbols");
             JSON.writeValue(symbols.toFile(), surface.targets().stream().map(Target::symbol).toList());
             Path list = Files.write(folder.resolve("list"), new byte[0]);
-            int exit = run.start(folder, "slips.py", List.of("list", symbols.toString(), list.toString()), Conditions.USUAL, LIST_MILLIS);
+            int exit = run.start(folder, script, List.of("list", symbols.toString(), list.toString()), Conditions.USUAL, LIST_MILLIS);
             if (exit != 0) {
                 throw new IOException("the places for slips could not be listed: " + run.trouble(folder));
             }
@@ -92,7 +94,7 @@ final class InterpreterGround implements Ground {
             for (int restarts = 0; results.answers().size() < some.size() && System.nanoTime() < until; restarts++) {
                 Path told = Files.write(folder.resolve("told-" + restarts), new byte[0]);
                 int before = results.answers().size();
-                run.start(folder, "slips.py", List.of("try", caseFile.toString(), slipFile.toString(), told.toString(),
+                run.start(folder, script, List.of("try", caseFile.toString(), slipFile.toString(), told.toString(),
                         Integer.toString(before), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
                         Integer.toString(limits.memoryMib())), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
                 if (read(told, results.answers()) && System.nanoTime() < until) {

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.io.FileUtils;
 
 /** Starts scripts that ship with Driftwood in the user's own interpreter: in an empty folder, with the same settings everywhere. */
@@ -22,13 +23,24 @@ final class InterpreterRun {
 
     /**
      * @param command starts the interpreter
-     * @param scripts names of the scripts among the resources; they find each other beside them
+     * @param scripts names of the scripts among the resources: the witness, then what plants slips where there is such;
+     *                they find each other beside them
      * @param imports folders that the code is imported from
      */
     InterpreterRun(List<String> command, List<String> scripts, List<Path> imports) {
         this.command = command;
         this.scripts = scripts;
         this.imports = imports;
+    }
+
+    /** The script that runs cases. */
+    String witness() {
+        return scripts.get(0);
+    }
+
+    /** The script that plants slips; empty where the language has none. */
+    Optional<String> slips() {
+        return scripts.stream().skip(1).findFirst();
     }
 
     /** Writes cases as the scripts read them: numbered, and without what was recorded. */

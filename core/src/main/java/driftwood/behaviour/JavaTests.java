@@ -94,6 +94,9 @@ public final class JavaTests implements KeptTests {
     private Piece piece(TypeOutline type, Case each, JavaCode code) throws CannotWrite {
         JsonNode outcome = each.outcome();
         List<String> masked = each.varies() == null ? List.of() : each.varies();
+        if (outcome == null) {
+            throw new CannotWrite("cases without a recorded outcome");
+        }
         boolean gives = outcome.has("gives");
         if (!gives && !outcome.has("throws") || !(each.anyOrder() == null || each.anyOrder().isEmpty())) {
             throw new CannotWrite("cases that do not end in the same way each time");

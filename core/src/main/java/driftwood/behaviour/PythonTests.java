@@ -1,6 +1,7 @@
 package driftwood.behaviour;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import driftwood.behaviour.JavaCode.CannotWrite;
 import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
@@ -90,7 +91,7 @@ public final class PythonTests implements KeptTests {
     }
 
     private String test(Case each, PythonCode code) throws CannotWrite {
-        JsonNode outcome = each.outcome();
+        JsonNode outcome = each.outcome() == null ? MissingNode.getInstance() : each.outcome();
         boolean gives = outcome.has("gives");
         List<String> masked = each.varies() == null ? List.of() : each.varies();
         if (!gives && !outcome.has("throws") || each.anyOrder() != null && !each.anyOrder().isEmpty() || !masked.isEmpty()) {

@@ -72,7 +72,7 @@ public record Recording(String format, String of, List<String> surface, String p
      * @param on      the receiver by its parts; absent for static routines
      * @param before  calls on the receiver before the observed one
      * @param given   arguments by the names of the parameters
-     * @param outcome what happened
+     * @param outcome what happened; null where somebody added the case and it was not recorded yet
      * @param varies  places in the outcome (JSON pointers) that differ from run to run and are not compared
      * @param anyOrder places whose order differs from run to run
      */

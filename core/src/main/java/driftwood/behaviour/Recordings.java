@@ -43,11 +43,11 @@ public final class Recordings {
         }
         List<Case> cases = new ArrayList<>();
         for (Case each : recording.cases()) {
-            if (each.routine() == null || each.routine().indexOf('#') < 0 || each.outcome() == null) {
-                throw new IOException(file + " is damaged: case " + each.id() + " has no routine or outcome");
+            if (each.routine() == null || each.routine().indexOf('#') < 0 || each.id() == null) {
+                throw new IOException(file + " is damaged: case " + each.id() + " has no id or no routine");
             }
             cases.add(new Case(each.id(), each.routine(), each.on(), each.before(), each.given(),
-                    Plain.of(each.outcome()), each.varies(), each.anyOrder()));
+                    each.outcome() == null ? null : Plain.of(each.outcome()), each.varies(), each.anyOrder()));
         }
         return new Recording(recording.format(), recording.of(), recording.surface(), recording.platform(), recording.strength(),
                 recording.judged(), cases);

@@ -17,7 +17,11 @@ public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place>
 
     /** The verdicts. */
     public enum Kind {
-        SAME, REORDERED, DIFFERENT, GONE
+        SAME, REORDERED, DIFFERENT,
+        /** Can no longer be run. */
+        GONE,
+        /** Somebody added it to the recording, and nobody has said yet that its outcome is right. */
+        NEW
     }
 
     /**

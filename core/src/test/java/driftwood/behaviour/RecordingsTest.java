@@ -53,7 +53,7 @@ class RecordingsTest {
         assertThatThrownBy(() -> new Recordings(root).read(other)).isInstanceOf(IOException.class).hasMessageContaining("driftwood-recording/9");
         Path damaged = Given.write(root.resolve(".driftwood/recordings/b.json"),
                 "{\"format\":\"driftwood-recording/1\",\"cases\":[{\"id\":\"c1\",\"routine\":\"x\"}]}");
-        assertThatThrownBy(() -> new Recordings(root).read(damaged)).hasMessageContaining("case c1 has no routine or outcome");
+        assertThatThrownBy(() -> new Recordings(root).read(damaged)).hasMessageContaining("case c1 has no id or no routine");
         Path unknown = Given.write(root.resolve(".driftwood/recordings/c.json"), "{\"formt\":\"x\"}");
         assertThatThrownBy(() -> new Recordings(root).read(unknown)).hasMessageContaining("is damaged");
     }

@@ -37,6 +37,8 @@ public final class VerdictsJson {
         entry.put("verdict", verdict.kind().name().toLowerCase(Locale.ROOT));
         if (verdict.kind() == Verdict.Kind.GONE) {
             entry.put("why", verdict.why());
+        } else if (verdict.kind() == Verdict.Kind.NEW) {
+            entry.put("now", verdict.actual());
         } else if (!verdict.differences().isEmpty()) {
             entry.put("differences", verdict.differences());
             entry.put("recorded", verdict.of().outcome());

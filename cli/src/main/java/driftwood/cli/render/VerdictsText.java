@@ -69,7 +69,7 @@ public final class VerdictsText {
         verdicts.stream().filter(each -> each.kind() != Kind.SAME)
                 .sorted(Comparator.comparingInt(each -> each.of().size()))
                 .forEach(each -> causes.computeIfAbsent(cause(each), key -> new ArrayList<>()).add(each));
-        causes.values().stream().limit(CAUSES).forEach(group -> cause(group, text));
+        causes.values().stream().limit(CAUSES).forEach(group -> cause(recording.of(), group, text));
         if (causes.size() > CAUSES) {
             text.append("  and ").append(causes.size() - CAUSES).append(" other causes (--format json lists all)\n");
         }
@@ -88,7 +88,7 @@ public final class VerdictsText {
                 : verdict.differences().isEmpty() ? "" : verdict.differences().get(0).path());
     }
 
-    private void cause(List<Verdict> group, StringBuilder text) {
+    private void cause(String of, List<Verdict> group, StringBuilder text) {
         Verdict smallest = group.get(0);
         String routine = FindingsText.unqualified(smallest.of().routine());
         text.append("\n  ").append(style.warm(smallest.kind().name().toLowerCase(Locale.ROOT))).append("  ")
@@ -99,6 +99,11 @@ public final class VerdictsText {
         if (smallest.kind() == Kind.GONE) {
             text.append(Paragraph.of(Style.safe(smallest.why()), width, 4, 4));
             return;
+        }
+        if (smallest.kind() == Kind.NEW) {
+            text.append(Paragraph.of(style.dim("now       ") + style.warm(Style.safe(Parts.of(smallest.actual()))), width, 4, 8));
+            text.append(Paragraph.of(style.dim("No outcome is recorded yet. Where this is right: driftwood characterize " + of
+                    + " --again " + smallest.of().id() + " --because REASON"), width, 4, 8));
         }
         smallest.differences().stream().limit(PLACES).forEach(place -> {
             text.append("    ").append(style.dim("at ")).append(Style.safe(place.path())).append('\n');
