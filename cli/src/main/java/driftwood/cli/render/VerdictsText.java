@@ -102,8 +102,9 @@ public final class VerdictsText {
         }
         if (smallest.kind() == Kind.NEW) {
             text.append(Paragraph.of(style.dim("now       ") + style.warm(Style.safe(Parts.of(smallest.actual()))), width, 4, 8));
-            text.append(Paragraph.of(style.dim("No outcome is recorded yet. Where this is right: driftwood characterize " + of
-                    + " --again " + smallest.of().id() + " --because REASON"), width, 4, 8));
+            text.append("    ").append(style.dim("no outcome is recorded yet; where this is right:")).append('\n')
+                    .append("    driftwood characterize ").append(of).append(" --again ").append(smallest.of().id())
+                    .append(" --because REASON\n");
         }
         smallest.differences().stream().limit(PLACES).forEach(place -> {
             text.append("    ").append(style.dim("at ")).append(Style.safe(place.path())).append('\n');
