@@ -4,8 +4,11 @@ import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording.Case;
 import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** What a recording came to, for people. */
 public final class RecordingText {
@@ -41,8 +44,7 @@ public final class RecordingText {
                     FindingsText.unqualified(each.getKey())));
         }
         heading("For example", text);
-        cases.stream().filter(each -> each.outcome().has("gives")).limit(EXAMPLES)
-                .forEach(each -> example(each, text));
+        examples(cases).forEach(each -> example(each, text));
         cases.stream().filter(each -> each.outcome().has("throws")).limit(1).forEach(each -> example(each, text));
         left(result, text);
         new StrengthText(style, width).append(result.strength(), text);
@@ -55,12 +57,26 @@ public final class RecordingText {
         return cases.stream().filter(each -> each.outcome().has(ending)).count();
     }
 
+    /** The shortest of each routine that says something, one routine after the other, then the shortest of what is left. */
+    private static List<Case> examples(List<Case> cases) {
+        List<Case> telling = cases.stream().filter(each -> each.outcome().has("gives"))
+                .sorted(Comparator.comparing((Case each) -> !says(each)).thenComparing(Case::size)).toList();
+        Map<String, Case> first = new LinkedHashMap<>();
+        telling.forEach(each -> first.putIfAbsent(each.routine(), each));
+        return Stream.concat(first.values().stream(), telling.stream()).distinct().limit(EXAMPLES).toList();
+    }
+
+    private static boolean says(Case each) {
+        return !each.outcome().path("gives").isNull() || each.outcome().has("prints") || each.outcome().has("leaves");
+    }
+
     private void heading(String title, StringBuilder text) {
         text.append('\n').append(style.strong(title)).append('\n');
     }
 
     private void example(Case each, StringBuilder text) {
-        String ending = each.outcome().has("throws") ? "throws" : "gives";
+        String ending = Stream.of("throws", "prints", "leaves").filter(each.outcome()::has).findFirst()
+                .filter(key -> key.equals("throws") || each.outcome().path("gives").isNull()).orElse("gives");
         text.append(Paragraph.of(style.dim(String.format(java.util.Locale.ROOT, "%-3s ", each.id())) + Style.safe(call(each)), width, 2, 6));
         text.append(Paragraph.of(style.cool(ending) + " " + Style.safe(Parts.of(each.outcome().get(ending))), width, 6, 2));
     }
