@@ -35,7 +35,7 @@ import java.util.TreeMap;
  */
 final class Constants extends TreeScanner {
     /** A longer text is a message, not a value. In characters. */
-    private static final int LONGEST = 30;
+    private static final int LONGEST = 40;
     private static final int MOST_KNOWN = 200;
 
     private final Map<String, Set<Literal>> byWord = new TreeMap<>();
