@@ -211,6 +211,10 @@ final class Assembly {
             boolean number = part.isNumber();
             boolean numeric = Set.of("int", "long", "short", "byte", "double", "float", "Integer", "Long", "Double")
                     .contains(type);
+            Optional<TextForm> form = TextForm.of(part.path(TYPE).asText());
+            if (form.isPresent() || part.isTextual() && TextForm.of(type).isPresent()) {
+                return form.isPresent() && form.equals(TextForm.of(type));
+            }
             return part.isNull() || number == numeric && part.isBoolean() == type.equalsIgnoreCase("boolean")
                     && (!part.isArray() || each.type().isArray() || !each.type().arguments().isEmpty());
         });

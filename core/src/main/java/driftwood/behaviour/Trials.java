@@ -24,9 +24,11 @@ final class Trials {
     /** The process ended in the middle of a slip: that is as good as noticing it. The number says no case. */
     static final int ENDED = -3;
     /** There was no time for the slip. */
-    static final int UNTRIED = -4;
+    static final int UNTRIED = Trial.UNTRIED;
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
     private static final long CASE_MILLIS = 400;
+    /** The cases are run without any slip first, for at most one of so many parts of the time. */
+    private static final int FIRST_SHARE = 2;
     /** Fewer slips than this are not worth a process more. */
     private static final int LEAST_SLIPS = 8;
 
@@ -145,7 +147,8 @@ final class Trials {
 
     private void start(Desk desk, int begin, long until) throws IOException {
         List<String> arguments = new ArrayList<>(List.of(desk.scripts().toString(), desk.slips().toString(), desk.results().toString(),
-                Integer.toString(begin), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis()))));
+                Integer.toString(begin), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
+                Long.toString(Math.max(1, (until - System.nanoTime()) / FIRST_SHARE / 1_000_000))));
         classPath.forEach(each -> arguments.add(each.toAbsolutePath().toString()));
         long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
         // driftwood: leave hard-coded-instantiation because starting the process is what a trial is

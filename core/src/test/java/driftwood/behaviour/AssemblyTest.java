@@ -118,4 +118,14 @@ class AssemblyTest {
         assertThatThrownBy(() -> make(PARTS, "Berth", "package quay; class Berth { Berth(String title) { } }")).isInstanceOf(CannotMake.class)
                 .hasMessageContaining("take the parts name, depth");
     }
+
+    @Test
+    void constructorsThatDifferInALibraryTypeAreToldApart() throws JsonProcessingException {
+        String source = "package quay; class Stamp { Stamp(java.util.Date at) { } Stamp(java.time.Instant at) { } Stamp(String at) { } }";
+        assertThat(make("{'is':'quay.Stamp','at':{'is':'java.util.Date','text':'1970-01-01T00:00:00Z'}}", "Stamp", source))
+                .hasFieldOrPropertyWithValue("parameters", List.of("Date"));
+        assertThat(make("{'is':'quay.Stamp','at':{'is':'java.time.Instant','text':'1970-01-01T00:00:00Z'}}", "Stamp", source))
+                .hasFieldOrPropertyWithValue("parameters", List.of("Instant"));
+        assertThat(make("{'is':'quay.Stamp','at':'noon'}", "Stamp", source)).hasFieldOrPropertyWithValue("parameters", List.of("String"));
+    }
 }

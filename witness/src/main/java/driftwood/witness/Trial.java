@@ -28,6 +28,8 @@ public final class Trial {
     public static final int UNNOTICED = -1;
     /** No case comes to the slip's place. */
     public static final int UNREACHED = -2;
+    /** There was no time to find out. */
+    public static final int UNTRIED = -4;
     /** In place of a place: any case may come to it, since it runs once, when its class is first used. */
     public static final int EVERY_CASE = -1;
     /** Cases that do not end go on burning time; after so many the process is begun anew. */
@@ -55,7 +57,8 @@ public final class Trial {
      * Tries slips.
      *
      * @param arguments file of scripts, file of slips, file to append results to, number of slips to leave out at the
-     *                  beginning, milliseconds for each case, the project's classes, then what they need
+     *                  beginning, milliseconds for each case, milliseconds for all cases without any slip, the
+     *                  project's classes, then what they need
      */
     public static void main(String[] arguments) throws IOException {
         List<Script> scripts = new ArrayList<>();
@@ -66,15 +69,15 @@ public final class Trial {
             }
         }
         List<URL> needed = new ArrayList<>();
-        for (int i = 6; i < arguments.length; i++) {
+        for (int i = 7; i < arguments.length; i++) {
             needed.add(Path.of(arguments[i]).toUri().toURL());
         }
         Stage stage = new Stage(Long.parseLong(arguments[4]));
         ClassLoader libraries = new URLClassLoader(needed.toArray(new URL[0]), Trial.class.getClassLoader());
-        Trial trial = new Trial(scripts, Path.of(arguments[5]), libraries, stage);
+        Trial trial = new Trial(scripts, Path.of(arguments[6]), libraries, stage);
         try (DataInputStream slips = open(arguments[1]); DataOutputStream to = new DataOutputStream(
                 new BufferedOutputStream(Files.newOutputStream(Path.of(arguments[2]), StandardOpenOption.APPEND)))) {
-            trial.all(slips, Integer.parseInt(arguments[3]), to);
+            trial.all(slips, Integer.parseInt(arguments[3]), Long.parseLong(arguments[5]), to);
         }
         Runtime.getRuntime().halt(0);
     }
@@ -85,15 +88,18 @@ public final class Trial {
 
     /**
      * Cases that do the same twice can tell a slip, where they come to its place; the one that noticed the last is asked
-     * first for the next.
+     * first for the next. Where the cases alone are too slow, the rest of them is left out.
      */
-    private void all(DataInputStream slips, int begin, DataOutputStream to) throws IOException {
+    private void all(DataInputStream slips, int begin, long millis, DataOutputStream to) throws IOException {
         Map<Integer, Outcome> expected = new HashMap<>();
         Map<Integer, BitSet> places = new HashMap<>();
         List<Integer> order = new ArrayList<>();
         ClassLoader watched = loader(classes(slips));
         ClassLoader plain = loader(Map.of());
-        for (int i = 0; i < scripts.size(); i++) {
+        long enough = System.nanoTime() + millis * 1_000_000;
+        boolean cut = false;
+        for (int i = 0; i < scripts.size() && !cut; i++) {
+            cut = System.nanoTime() > enough;
             Reached.take();
             Probes.take();
             Outcome first = stage.run(scripts.get(i), watched);
@@ -122,7 +128,7 @@ public final class Trial {
             to.writeByte(Witness.BEGIN);
             to.flush();
             ClassLoader loader = loader(slipped);
-            int noticed = UNREACHED;
+            int noticed = cut ? UNTRIED : UNREACHED;
             List<Integer> comers = new ArrayList<>();
             for (int at = 0; at < order.size() && noticed < 0; at++) {
                 int number = order.get(at);

@@ -25,8 +25,9 @@ final class StrengthText {
     void append(Strength strength, StringBuilder text) {
         text.append('\n').append(style.strong("Strength")).append('\n');
         if (strength.tried() == 0) {
-            text.append(Paragraph.of("Not measured: " + (strength.why().isEmpty() ? "there is no place for a slip"
-                    : Style.safe(strength.why())) + ".", width, 2, 2));
+            text.append(Paragraph.of("Not measured: " + (!strength.why().isEmpty() ? Style.safe(strength.why())
+                    : strength.untried() > 0 ? "none of " + strength.untried() + " slips was tried within the time (--trial-time)"
+                    : "there is no place for a slip") + ".", width, 2, 2));
             return;
         }
         text.append(Paragraph.of(String.format(Locale.ROOT, "%d of %d small slips, planted one at a time, would be "
