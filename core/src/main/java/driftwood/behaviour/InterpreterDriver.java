@@ -1,6 +1,5 @@
 package driftwood.behaviour;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import driftwood.behaviour.Recording.Case;
@@ -54,7 +53,8 @@ final class InterpreterDriver implements Driver {
             int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(), Integer.toString(before),
                     Long.toString(limits.caseMillis()), Integer.toString(limits.memoryMib()), conditions.later() ? "1" : "0"),
                     conditions, START_MILLIS + (cases.size() - before) * (Witness.PATIENCE * limits.caseMillis() + 50));
-            boolean begun = read(outcomes, all);
+            boolean begun = InterpreterRun.read(outcomes, told ->
+                    all.add(new Ran(told.path("outcome"), told.path("unmade").asText(""))));
             if (begun && all.size() < cases.size()) {
                 all.add(new Ran(JSON.createObjectNode().put("exits", "exit code " + exit), ""));
             } else if (all.size() == before && all.size() < cases.size()) {
@@ -65,23 +65,5 @@ final class InterpreterDriver implements Driver {
             }
         }
         return all;
-    }
-
-    /** @return whether a case was begun and not ended */
-    private static boolean read(Path outcomes, List<Ran> all) throws IOException {
-        boolean begun = false;
-        for (String line : Files.readAllLines(outcomes)) {
-            JsonNode told;
-            try {
-                told = Plain.read(line);
-            } catch (IOException e) {
-                return true;
-            }
-            begun = told.has("begin");
-            if (!begun) {
-                all.add(new Ran(told.path("outcome"), told.path("unmade").asText("")));
-            }
-        }
-        return begun;
     }
 }

@@ -97,7 +97,8 @@ final class InterpreterGround implements Ground {
                 run.start(folder, script, List.of("try", caseFile.toString(), slipFile.toString(), told.toString(),
                         Integer.toString(before), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
                         Integer.toString(limits.memoryMib())), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
-                if (read(told, results.answers()) && System.nanoTime() < until) {
+                boolean begun = InterpreterRun.read(told, each -> results.answers().add(answer(each)));
+                if (begun && System.nanoTime() < until) {
                     results.answers().add(new Answer(Trials.ENDED, List.of()));
                 } else if (results.answers().size() == before) {
                     break;
@@ -112,24 +113,10 @@ final class InterpreterGround implements Ground {
         return results;
     }
 
-    /** @return whether a slip was begun and not ended */
-    private static boolean read(Path file, List<Answer> answers) throws IOException {
-        boolean begun = false;
-        for (String line : Files.readAllLines(file)) {
-            JsonNode told;
-            try {
-                told = Plain.read(line);
-            } catch (IOException e) {
-                return true;
-            }
-            begun = told.has("begin");
-            if (!begun) {
-                List<Integer> comers = new ArrayList<>();
-                told.path("comers").forEach(each -> comers.add(each.asInt()));
-                answers.add(new Answer(told.path("by").asInt(Trial.UNREACHED), comers));
-            }
-        }
-        return begun;
+    private static Answer answer(JsonNode told) {
+        List<Integer> comers = new ArrayList<>();
+        told.path("comers").forEach(each -> comers.add(each.asInt()));
+        return new Answer(told.path("by").asInt(Trial.UNREACHED), comers);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package driftwood.behaviour;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.apache.commons.io.FileUtils;
 
 /** Starts scripts that ship with Driftwood in the user's own interpreter: in an empty folder, with the same settings everywhere. */
@@ -88,6 +90,29 @@ final class InterpreterRun {
         } catch (IOException e) {
             throw new IOException("'" + command.get(0) + "' cannot be started", e);
         }
+    }
+
+    /**
+     * Reads what a script told, a JSON object a line.
+     *
+     * @param each told of every line but those that say that something begins
+     * @return whether something was begun and not ended
+     */
+    static boolean read(Path file, Consumer<JsonNode> each) throws IOException {
+        boolean begun = false;
+        for (String line : Files.readAllLines(file)) {
+            JsonNode told;
+            try {
+                told = Plain.read(line);
+            } catch (IOException e) {
+                return true;
+            }
+            begun = told.has("begin");
+            if (!begun) {
+                each.accept(told);
+            }
+        }
+        return begun;
     }
 
     /** The last line of what the script complained of. */

@@ -1,16 +1,10 @@
 package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.junit.jupiter.api.Assumptions.abort;
-import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Verdict.Kind;
 import driftwood.program.Program;
-import driftwood.smell.Scan;
-import driftwood.source.Language;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
@@ -26,27 +20,19 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** Records Python code, changes it, and confirms: in a real interpreter. */
 class PythonBehaviourTest {
-    private static final Limits QUICK = new Limits(700, 128, 1);
-    private static final Runtimes.Interpreter PYTHON = Runtimes.of(Language.PYTHON, "").orElseThrow();
+    private static final Limits QUICK = InPython.QUICK;
+    private static final Runtimes.Interpreter PYTHON = InPython.PYTHON;
 
     @TempDir
     Path root;
 
     @BeforeAll
     static void needsPython() throws InterruptedException {
-        try {
-            assumeTrue(new ProcessBuilder("python3", "--version").start().waitFor() == 0);
-        } catch (IOException e) {
-            abort("python3 is not installed");
-        }
+        InPython.isNeeded();
     }
 
     private Program written(String text) throws Exception {
-        Path file = root.resolve("quay/tariff.py");
-        Files.createDirectories(file.getParent());
-        Files.writeString(root.resolve("quay/__init__.py"), "");
-        Files.writeString(file, text);
-        return new Scan(Scan.Options.DEFAULT).run(root, List.of(root.resolve("quay"))).program();
+        return InPython.written(root, "tariff", text);
     }
 
     private Recording record(String type, String text) throws Exception {

@@ -1,14 +1,9 @@
 package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.junit.jupiter.api.Assumptions.abort;
-import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import driftwood.program.Program;
-import driftwood.smell.Scan;
-import driftwood.source.Language;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -19,27 +14,19 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Slips planted in Python code, in a real interpreter. */
 class PythonStrengthTest {
-    private static final Limits QUICK = new Limits(700, 128, 1);
-    private static final Runtimes.Interpreter PYTHON = Runtimes.of(Language.PYTHON, "").orElseThrow();
+    private static final Limits QUICK = InPython.QUICK;
+    private static final Runtimes.Interpreter PYTHON = InPython.PYTHON;
 
     @TempDir
     Path root;
 
     @BeforeAll
     static void needsPython() throws InterruptedException {
-        try {
-            assumeTrue(new ProcessBuilder("python3", "--version").start().waitFor() == 0);
-        } catch (IOException e) {
-            abort("python3 is not installed");
-        }
+        InPython.isNeeded();
     }
 
     private Program written(String text) throws IOException {
-        Path file = root.resolve("quay/lock.py");
-        Files.createDirectories(file.getParent());
-        Files.writeString(root.resolve("quay/__init__.py"), "");
-        Files.writeString(file, text);
-        return new Scan(Scan.Options.DEFAULT).run(root, List.of(root.resolve("quay"))).program();
+        return InPython.written(root, "lock", text);
     }
 
     private Strength strength(String type, String text) throws IOException {

@@ -44,12 +44,12 @@ public final class CharacterizeCommand implements Command {
     @Override
     public String description() {
         return """
-                Records what the code around a finding or a plan, or of types, does now: good or bad. Compiles the project, chooses
-                the narrowest routines that a refactoring keeps, mines inputs from the code, and RUNS it in a process of
-                its own with limits on time and memory. What differs from run to run is masked. The recording is saved
-                below .driftwood/recordings/ and is meant to be committed. Small slips are then planted in the byte code,
-                one at a time, to see how many of them the recording would notice; cases are added near those that come
-                to an unnoticed one. With --run, commands of any language are recorded instead.
+                Records what the code around a finding or a plan, or of types, does now: good or bad. Compiles the
+                project, chooses the narrowest routines that a refactoring keeps, mines inputs from the code, and RUNS it
+                in a process of its own with limits on time and memory. What differs from run to run is masked. The
+                recording is saved below .driftwood/recordings/ and is meant to be committed. Small slips are then planted
+                in the code that runs, one at a time, to see how many of them the recording would notice; cases are added
+                near those that come to an unnoticed one. With --run, commands of any language are recorded instead.
                 """;
     }
 

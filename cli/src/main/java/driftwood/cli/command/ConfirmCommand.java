@@ -54,8 +54,8 @@ public final class ConfirmCommand implements Command {
         return """
                 Compiles the project as it is now, runs the recordings again and says for each case: same, reordered (the
                 same content in another order), different, gone (can no longer be run, and why), or new (a case that
-                somebody added, without an outcome yet). Exits with 1 when anything is not the same. Objects are built from their named parts with what the code offers now:
-                constructor, creation routine, builder or setters.
+                somebody added, without an outcome yet). Exits with 1 when anything is not the same. Objects are built from
+                their named parts with what the code offers now: constructor, creation routine, builder or setters.
                 """;
     }
 
