@@ -10,4 +10,9 @@ package driftwood.behaviour;
 public record Limits(long caseMillis, int memoryMib, int jobs) {
     /** Two seconds and 256 MiB, one process. */
     public static final Limits DEFAULT = new Limits(2000, 256, 1);
+
+    /** With four times the time for a case, one after the other. */
+    Limits patient() {
+        return new Limits(4 * caseMillis, memoryMib, 1);
+    }
 }

@@ -331,4 +331,16 @@ class BehaviourTest {
         assertThat(root.resolve("mess.txt")).doesNotExist();
         assertThat(Path.of("mess.txt")).doesNotExist();
     }
+
+    @Test
+    void aCaseThatEndsLaterThanItsTimeIsRunAgainWithMore() throws Exception {
+        Recording recording = record("quay.Tide", "package quay; public class Tide { "
+                + "public static int high() throws Exception { Thread.sleep(400); return 7; } }");
+        List<Verdict> verdicts = new Confirmation(program(), List.of(classes()), new Limits(60, 128, 1)).confirm(recording);
+        assertThat(verdicts).isNotEmpty().allMatch(each -> each.kind() == Kind.SAME);
+        Given.written(root.resolve("src"), "package quay; public class Tide { "
+                + "public static int high() throws Exception { while (true) { Thread.sleep(400); } } }");
+        assertThat(new Confirmation(program(), List.of(classes()), new Limits(60, 128, 1)).confirm(recording))
+                .anyMatch(each -> each.kind() == Kind.DIFFERENT && each.actual().has("endless"));
+    }
 }

@@ -116,7 +116,7 @@ class PythonBehaviourTest {
                 return deep(tons)
 
             def floods(tons: int):
-                for _ in range(200000): print("x" * 100)
+                for _ in range(200): print("x" * 100000)
 
             def writes(tons: int):
                 with open("log.txt", "a") as file: file.write("moored %d" % tons)
