@@ -35,13 +35,14 @@ public final class VerdictsJson {
         entry.put("case", verdict.of().id());
         entry.put("routine", verdict.of().routine());
         entry.put("verdict", verdict.kind().name().toLowerCase(Locale.ROOT));
-        if (verdict.kind() == Verdict.Kind.GONE) {
+        if (!verdict.why().isEmpty()) {
             entry.put("why", verdict.why());
-        } else if (verdict.kind() == Verdict.Kind.NEW) {
-            entry.put("now", verdict.actual());
-        } else if (!verdict.differences().isEmpty()) {
+        }
+        if (!verdict.differences().isEmpty()) {
             entry.put("differences", verdict.differences());
             entry.put("recorded", verdict.of().outcome());
+        }
+        if (verdict.kind() != Verdict.Kind.SAME && !verdict.actual().isMissingNode()) {
             entry.put("now", verdict.actual());
         }
         return entry;

@@ -96,15 +96,14 @@ public final class VerdictsText {
                         + (group.size() == 1 ? " case" : " cases, the smallest"))).append(' ')
                 .append(style.dim(smallest.of().id())).append('\n');
         text.append(Paragraph.of(Style.safe(RecordingText.call(smallest.of())), width, 4, 4));
-        if (smallest.kind() == Kind.GONE) {
-            text.append(Paragraph.of(Style.safe(smallest.why()), width, 4, 4));
+        text.append(smallest.why().isEmpty() ? "" : Paragraph.of(Style.safe(smallest.why()), width, 4, 4));
+        if (smallest.actual().isMissingNode()) {
             return;
         }
-        if (smallest.kind() == Kind.NEW) {
+        if (smallest.of().outcome() == null) {
             text.append(Paragraph.of(style.dim("now       ") + style.warm(Style.safe(Parts.of(smallest.actual()))), width, 4, 8));
-            text.append("    ").append(style.dim("no outcome is recorded yet; where this is right:")).append('\n')
-                    .append("    driftwood characterize ").append(of).append(" --again ").append(smallest.of().id())
-                    .append(" --because REASON\n");
+            text.append("    ").append(style.dim("where this is right:")).append("\n    driftwood characterize ").append(of)
+                    .append(" --again ").append(smallest.of().id()).append(" --because REASON\n");
         }
         smallest.differences().stream().limit(PLACES).forEach(place -> {
             text.append("    ").append(style.dim("at ")).append(Style.safe(place.path())).append('\n');
