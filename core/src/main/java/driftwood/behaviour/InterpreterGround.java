@@ -92,12 +92,12 @@ final class InterpreterGround implements Ground {
             Path slipFile = folder.resolve("slips");
             JSON.writeValue(slipFile.toFile(), some.stream().map(told::get).toList());
             for (int restarts = 0; results.answers().size() < some.size() && System.nanoTime() < until; restarts++) {
-                Path told = Files.write(folder.resolve("told-" + restarts), new byte[0]);
+                Path answers = Files.write(folder.resolve("answers-" + restarts), new byte[0]);
                 int before = results.answers().size();
-                run.start(folder, script, List.of("try", caseFile.toString(), slipFile.toString(), told.toString(),
+                run.start(folder, script, List.of("try", caseFile.toString(), slipFile.toString(), answers.toString(),
                         Integer.toString(before), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
                         Integer.toString(limits.memoryMib())), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
-                boolean begun = InterpreterRun.read(told, each -> results.answers().add(answer(each)));
+                boolean begun = InterpreterRun.read(answers, each -> results.answers().add(answer(each)));
                 if (begun && System.nanoTime() < until) {
                     results.answers().add(new Answer(Trials.ENDED, List.of()));
                 } else if (results.answers().size() == before) {
