@@ -30,6 +30,11 @@ public record Outline(String file, Language language, boolean test, int lines, S
         return new Outline(file, language, false, lines, packageName, imports, types, creations, calls);
     }
 
+    /** The same outline, with other creations and calls. */
+    public Outline using(List<CreationFact> created, List<CallFact> called) {
+        return new Outline(file, language, test, lines, packageName, imports, types, created, called);
+    }
+
     /**
      * A creation of an instance.
      *

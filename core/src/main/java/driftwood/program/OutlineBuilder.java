@@ -7,10 +7,12 @@ import driftwood.tree.Call;
 import driftwood.tree.Creation;
 import driftwood.tree.EnumConstant;
 import driftwood.tree.Field;
+import driftwood.tree.Import;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.Node;
 import driftwood.tree.Routine;
+import driftwood.tree.RoutineKind;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.TypeDeclaration;
 import driftwood.tree.TypeRef;
@@ -20,7 +22,9 @@ import java.util.List;
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
+    private static final int BRIEF = 2;
+    private static final int BRIEF_CONSTRUCTOR = 4;
 
     private final List<TypeOutline> types = new ArrayList<>();
     private final List<CreationFact> creations = new ArrayList<>();
@@ -36,7 +40,13 @@ public final class OutlineBuilder extends Walk {
         OutlineBuilder builder = new OutlineBuilder(file);
         builder.scan(file.unit());
         return new Outline(file.file().path(), file.file().language(), file.file().test(), file.lines().count(),
-                file.unit().packageName(), file.unit().imports(), builder.types, builder.creations, builder.calls);
+                file.unit().packageName(), unplaced(file.unit().imports()), builder.types, builder.creations, builder.calls);
+    }
+
+    /** Nobody asks where an import stands, and it moves with each line above it. */
+    private static List<Import> unplaced(List<Import> imports) {
+        return imports.stream().map(each -> new Import(0, 0, each.name(), each.onDemand(), each.isStatic(), each.alias()))
+                .toList();
     }
 
     /** Collects the members of one type. */
@@ -60,8 +70,13 @@ public final class OutlineBuilder extends Walk {
         public Void visitRoutine(Routine routine) {
             routines.add(new RoutineOutline(type(), routine.name(), routine.kind(), routine.traits(),
                     routine.generics(), routine.returns(), parameters(routine), routine.body().isPresent(),
-                    file.line(routine), file.endLine(routine)));
+                    isBrief(routine), file.line(routine), file.endLine(routine)));
             return null;
+        }
+
+        private boolean isBrief(Routine routine) {
+            int lines = file.endLine(routine) - file.line(routine) + 1;
+            return lines <= (routine.kind() == RoutineKind.CONSTRUCTOR ? BRIEF_CONSTRUCTOR : BRIEF);
         }
 
         @Override

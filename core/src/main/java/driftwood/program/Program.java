@@ -2,6 +2,7 @@ package driftwood.program;
 
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
+import driftwood.program.Uses.Question;
 import driftwood.tree.TypeRef;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 
 /**
  * The linked project: all outlines joined. What cannot be resolved is foreign, never guessed. Immutable once linked;
@@ -25,23 +27,51 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class Program {
     private final List<Outline> outlines;
-    private final Map<String, TypeOutline> types = new LinkedHashMap<>();
-    private final Map<String, Outline> files = new HashMap<>();
-    private final Map<String, List<TypeOutline>> nested = new HashMap<>();
-    private final Map<String, List<TypeOutline>> subtypes = new HashMap<>();
-    private final Map<String, List<TypeOutline>> parents = new HashMap<>();
-    private final Map<String, List<CreationFact>> creators = new HashMap<>();
-    private final Map<String, List<CallFact>> callsByName = new HashMap<>();
-    private final Map<String, List<CallFact>> callsByRoutine = new HashMap<>();
-    private final Map<String, Set<TypeOutline>> ancestors = new ConcurrentHashMap<>();
-    private final Set<String> routineNames = new HashSet<>();
+    private final List<Outline> judged;
+    private final Map<String, TypeOutline> types;
+    private final Map<String, Outline> files;
+    private final Map<String, List<TypeOutline>> nested;
+    private final Map<String, List<TypeOutline>> subtypes;
+    private final Map<String, List<TypeOutline>> parents;
+    private final Map<String, Set<TypeOutline>> ancestors;
+    private final Set<String> routineNames;
     private final Names names;
     private final Values values;
+    private final Uses uses;
+    /** Told what is asked about calls and creations. */
+    private final Consumer<String> asked;
 
     private Program(List<Outline> outlines) {
         this.outlines = outlines;
+        this.judged = outlines;
+        this.types = new LinkedHashMap<>();
+        this.files = new HashMap<>();
+        this.nested = new HashMap<>();
+        this.subtypes = new HashMap<>();
+        this.parents = new HashMap<>();
+        this.ancestors = new ConcurrentHashMap<>();
+        this.routineNames = new HashSet<>();
         this.names = new Names(this);
         this.values = new Values(this, names);
+        this.uses = new Uses(this);
+        this.asked = question -> { };
+    }
+
+    /** Another view of the same program. */
+    private Program(Program whole, Consumer<String> asked, List<Outline> judged) {
+        this.outlines = whole.outlines;
+        this.judged = judged;
+        this.types = whole.types;
+        this.files = whole.files;
+        this.nested = whole.nested;
+        this.subtypes = whole.subtypes;
+        this.parents = whole.parents;
+        this.ancestors = whole.ancestors;
+        this.routineNames = whole.routineNames;
+        this.names = whole.names;
+        this.values = whole.values;
+        this.uses = whole.uses;
+        this.asked = asked;
     }
 
     /** Joins outlines. The order in which they come does not matter. */
@@ -69,15 +99,6 @@ public final class Program {
                     parents.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(found);
                     subtypes.computeIfAbsent(found.name(), key -> new ArrayList<>()).add(type);
                 });
-            }
-        }
-        for (Outline outline : outlines) {
-            for (CreationFact creation : outline.creations()) {
-                TypeOutline around = types.get(creation.within());
-                if (around != null) {
-                    names.type(new TypeRef(creation.type()).name(), around).ifPresent(made ->
-                            creators.computeIfAbsent(made.name(), key -> new ArrayList<>()).add(creation));
-                }
             }
         }
     }
@@ -178,7 +199,8 @@ public final class Program {
 
     /** Every creation of a type, tests included. */
     public List<CreationFact> creations(TypeOutline type) {
-        return creators.getOrDefault(type.name(), List.of());
+        asked.accept(Question.CREATIONS.of(type.name()));
+        return uses.creations(type.name());
     }
 
     /** The static type of a value; empty where it is not known. @param within qualified name of the type around */
@@ -223,21 +245,68 @@ public final class Program {
         return root;
     }
 
-    /** All calls that code in types of the project makes, grouped by the name called. */
-    public synchronized Map<String, List<CallFact>> callsByName() {
-        if (callsByName.isEmpty()) {
-            outlines.forEach(outline -> outline.calls().forEach(call -> callsByName
-                    .computeIfAbsent(call.trail().lastName(), key -> new ArrayList<>()).add(call)));
-        }
-        return callsByName;
+    /** Every call of a routine of that name, whatever it means. */
+    public List<CallFact> callsOf(String name) {
+        asked.accept(Question.CALLS_OF.of(name));
+        return uses.callsOf(name);
     }
 
-    /** All calls that code in types of the project makes, grouped by the symbol of the routine that makes them. */
-    public synchronized Map<String, List<CallFact>> callsByRoutine() {
-        if (callsByRoutine.isEmpty()) {
-            outlines.forEach(outline -> outline.calls().forEach(call -> callsByRoutine
-                    .computeIfAbsent(call.routine(), key -> new ArrayList<>()).add(call)));
-        }
-        return callsByRoutine;
+    /** Every call that the code of a routine makes. */
+    public List<CallFact> callsBy(RoutineOutline routine) {
+        String symbol = routine.symbol();
+        asked.accept(Question.CALLS_BY.of(symbol));
+        return uses.callsBy(symbol);
+    }
+
+    /** Every call on the result of a call of a routine of that name. */
+    public List<CallFact> callsOnResultOf(String name) {
+        asked.accept(Question.CALLS_ON_RESULT.of(name));
+        return uses.callsOnResultOf(name);
+    }
+
+    /** Every call in a file. */
+    public List<CallFact> callsIn(Outline file) {
+        asked.accept(Question.CALLS_IN.of(file.file()));
+        return file.calls();
+    }
+
+    /** Every creation in a file. */
+    public List<CreationFact> creationsIn(Outline file) {
+        asked.accept(Question.CREATIONS_IN.of(file.file()));
+        return file.creations();
+    }
+
+    /** The same program, which tells what it is asked about calls and creations. @param listener told each question */
+    public Program telling(Consumer<String> listener) {
+        return new Program(this, listener, judged);
+    }
+
+    /** The same program, of which only some files are to be judged. @param files their paths */
+    public Program judging(Set<String> files) {
+        return new Program(this, asked, outlines.stream().filter(each -> files.contains(each.file())).toList());
+    }
+
+    /** The files to be judged: all, unless only some were asked for. */
+    public List<Outline> judged() {
+        return judged;
+    }
+
+    /**
+     * A call or a creation.
+     *
+     * @param fact without its line
+     * @param line where it begins
+     */
+    public record Use(Record fact, int line) {
+    }
+
+    /** Types to be judged. */
+    public List<TypeOutline> judgedTypes() {
+        return judged.stream().flatMap(each -> each.types().stream()).filter(each -> types.get(each.name()) == each).toList();
+    }
+
+    /** The questions, in the form in which they are told, that a file's calls and creations help to answer. */
+    public Map<String, List<Use>> answersIn(Outline file) {
+        return uses.answers(file);
     }
 }

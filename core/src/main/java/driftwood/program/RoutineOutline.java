@@ -16,11 +16,13 @@ import java.util.List;
  * @param returns        declared result, NONE where there is none
  * @param parameters     in order
  * @param hasBody        false for abstract routines
+ * @param brief          of two lines at most, a constructor of four: it has room for one statement
  * @param line           first line
  * @param endLine        last line
  */
 public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> generics,
-        TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, int line, int endLine) {
+        TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, boolean brief,
+        int line, int endLine) {
 
     /**
      * A parameter of a routine.

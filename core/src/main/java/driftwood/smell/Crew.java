@@ -50,6 +50,9 @@ final class Crew {
             if (e.getCause() instanceof Error error) {
                 throw error;
             }
+            if (e.getCause() instanceof Remembered.Lost lost) {
+                throw lost;
+            }
             throw new IllegalStateException(e.getCause());
         }
     }

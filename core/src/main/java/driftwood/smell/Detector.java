@@ -18,6 +18,14 @@ public interface Detector<S> {
     Seer<S> seer();
 
     /**
+     * Whether a finding depends on nothing but declarations and on the calls, creations and sightings of the one file
+     * that it is told of; then only the changed files of a project need be judged anew, in {@link Program#judged()}.
+     */
+    default boolean isLocal() {
+        return false;
+    }
+
+    /**
      * The findings among the sightings.
      *
      * @param program  all files linked, tests included

@@ -9,10 +9,14 @@ public interface Memory {
     enum Kind {
         /** Of a file: the digest of its facts, and how many lines it has. Small, and read in every scan. */
         TRACE,
-        /** Of a file: its facts. */
-        FACTS,
-        /** Of a project: what was found. */
-        CONCLUSION,
+        /** Of a file: its types and their members. */
+        DECLARED,
+        /** Of a file: calls and creations. */
+        USED,
+        /** Of a file: what was seen in it. */
+        SIGHTED,
+        /** Of a project: what was said of it. */
+        JUDGED,
         /** Of a project: its commits. */
         HISTORY
     }
@@ -21,6 +25,11 @@ public interface Memory {
     Memory NONE = new Memory() {
         @Override
         public Optional<byte[]> recall(Kind kind, String key, String stamp) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<String> stamp(Kind kind, String key) {
             return Optional.empty();
         }
 
@@ -36,6 +45,9 @@ public interface Memory {
      * @param stamp digest of all that the value depends on
      */
     Optional<byte[]> recall(Kind kind, String key, String stamp);
+
+    /** The stamp of what is remembered under a key; empty where nothing is, or where it is damaged. */
+    Optional<String> stamp(Kind kind, String key);
 
     /** Remembers a value in place of the key's former one; silently does not where it cannot. */
     void remember(Kind kind, String key, String stamp, byte[] value);

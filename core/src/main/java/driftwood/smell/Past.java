@@ -2,7 +2,7 @@ package driftwood.smell;
 
 import driftwood.history.History;
 import driftwood.history.History.Commit;
-import java.io.IOException;
+import driftwood.pack.Packing;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -18,6 +18,8 @@ import java.util.stream.Collectors;
 final class Past {
     /** The rest of a huge history is left unread. */
     private static final Duration LIMIT = Duration.ofSeconds(5);
+
+    private static final Packing<Written> PACKING = Packing.of(Written.class);
 
     private Past() {
     }
@@ -54,16 +56,11 @@ final class Past {
         List<int[]> files = history.commits().stream().map(commit -> commit.files().stream().sorted().mapToInt(
                 file -> numbers.computeIfAbsent(file, key -> numbers.size())).toArray()).toList();
         List<Long> times = history.commits().stream().map(each -> each.at().getEpochSecond()).toList();
-        try {
-            return Compact.MAPPER.writeValueAsBytes(new Written(List.copyOf(numbers.keySet()), times, files, history.isCut()));
-        } catch (IOException e) {
-            return new byte[0];
-        }
+        return PACKING.pack(new Written(List.copyOf(numbers.keySet()), times, files, history.isCut())).bytes();
     }
 
     private static History read(String head, byte[] bytes) {
-        try {
-            Written written = Compact.MAPPER.readValue(bytes, Written.class);
+        return PACKING.unpack(bytes).map(written -> {
             List<Commit> commits = new ArrayList<>();
             for (int i = 0; i < written.times().size(); i++) {
                 Set<String> files = Arrays.stream(written.files().get(i)).mapToObj(written.paths()::get)
@@ -71,8 +68,6 @@ final class Past {
                 commits.add(new Commit(Instant.ofEpochSecond(written.times().get(i)), files));
             }
             return new History(head, commits, written.cut());
-        } catch (IOException | RuntimeException e) {
-            return History.NONE;
-        }
+        }).orElse(History.NONE);
     }
 }

@@ -3,7 +3,6 @@ package driftwood.smell;
 import driftwood.history.History;
 import driftwood.program.Outline;
 import driftwood.program.Program;
-import driftwood.smell.Memory.Kind;
 import driftwood.source.SourceFinder;
 import driftwood.source.Unread;
 import java.nio.file.Path;
@@ -90,14 +89,7 @@ public final class Scan {
         Seeing seeing = new Seeing(detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList(), options);
         List<Trace> traces = seeing.see(found.files());
         Linked linked = new Linked(seeing, traces, options.judgesTests());
-        String stamp = stamp(traces);
-        Conclusion conclusion = recalled(stamp).orElseGet(() -> {
-            Conclusion fresh = new Judging(detectors, options).conclude(linked);
-            if (!stamp.isEmpty()) {
-                fresh.bytes().ifPresent(bytes -> options.memory().remember(Kind.CONCLUSION, "", stamp, bytes));
-            }
-            return fresh;
-        });
+        Conclusion conclusion = new Court(detectors, options, linked).judged(traces).concluded();
         History history = Crew.await(past);
         List<Finding> judged = new ArrayList<>(conclusion.findings());
         if (history.isKnown()) {
@@ -114,7 +106,7 @@ public final class Scan {
         int left = (int) judged.stream().filter(each -> leaves.stream().anyMatch(leave -> leave.covers(each))).count();
         Map<String, Integer> languages = new TreeMap<>();
         traces.forEach(each -> languages.merge(each.file().language().key(), 1, Integer::sum));
-        return new Result(root, linked::program, findings, conclusion.fits(), unread,
+        return new Result(root, linked::wholeProgram, findings, conclusion.fits(), unread,
                 traces.stream().filter(Trace::latin).map(each -> each.file().path()).toList(), traces.size(),
                 traces.stream().mapToInt(Trace::lines).sum(), languages, left, complaints(leaves, judged));
     }
@@ -128,21 +120,6 @@ public final class Scan {
             }
         }
         return complaints;
-    }
-
-    private Optional<Conclusion> recalled(String stamp) {
-        return stamp.isEmpty() ? Optional.empty()
-                : options.memory().recall(Kind.CONCLUSION, "", stamp).flatMap(Conclusion::of);
-    }
-
-    /** What a conclusion depends on: the facts of all files, and who judges how. Empty where nothing is remembered. */
-    private String stamp(List<Trace> traces) {
-        if (options.memory() == Memory.NONE) {
-            return "";
-        }
-        StringBuilder all = new StringBuilder(Build.stamp()).append(options.settings()).append(options.judgesTests());
-        traces.forEach(each -> all.append('\n').append(each.file().path()).append(' ').append(each.digest()));
-        return Digest.of(all.toString());
     }
 
     private boolean wanted(Finding finding) {
@@ -177,6 +154,22 @@ public final class Scan {
                 program = Optional.of(Program.link(outlines));
             }
             return program.get();
+        }
+
+        /** The program with all calls and creations at hand, so that nothing of it can be lost later. */
+        synchronized Program wholeProgram() {
+            try {
+                program().outlines().forEach(each -> each.calls().size());
+            } catch (Remembered.Lost e) {
+                seeAgain();
+            }
+            return program();
+        }
+
+        /** Sees all files again, for a memory that is damaged in parts. */
+        synchronized void seeAgain() {
+            facts = seeing.anew(traces);
+            program = Optional.empty();
         }
     }
 }

@@ -4,13 +4,16 @@ import driftwood.program.OutlineBuilder;
 import driftwood.read.FileTree;
 import driftwood.read.Reader;
 import driftwood.read.Readers;
+import driftwood.smell.Facts.Remarks;
 import driftwood.smell.Memory.Kind;
+import driftwood.smell.Trace.Change;
 import driftwood.source.Generated;
 import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -74,13 +77,27 @@ final class Seeing {
         crew.share(batches(traces), at -> {
             Map<SourceFile, byte[]> lost = new LinkedHashMap<>();
             for (Trace each : batch(traces, at)) {
-                Optional<Facts> known = each.fresh().or(() -> options.memory()
-                        .recall(Kind.FACTS, each.file().path(), each.digest())
-                        .flatMap(bytes -> Facts.of(bytes, each.lines())));
+                Optional<Facts> known = each.fresh().<Facts>map(fresh -> fresh).or(() ->
+                        Remembered.of(options.memory(), each.file().path(), each.digest(), each.lines()));
                 known.ifPresentOrElse(facts::add, () -> bytes(each.file()).ifPresent(bytes -> lost.put(each.file(), bytes)));
             }
             read(lost, Map.of()).forEach(each -> facts.add(each.fresh().orElseThrow()));
         });
+        return sorted(facts);
+    }
+
+    /** The facts of files, all seen again, in the same order. */
+    List<Facts> anew(List<Trace> traces) {
+        ConcurrentLinkedQueue<Facts> facts = new ConcurrentLinkedQueue<>();
+        crew.share(batches(traces), at -> {
+            Map<SourceFile, byte[]> again = new LinkedHashMap<>();
+            batch(traces, at).forEach(each -> bytes(each.file()).ifPresent(bytes -> again.put(each.file(), bytes)));
+            read(again, Map.of()).forEach(each -> facts.add(each.fresh().orElseThrow()));
+        });
+        return sorted(facts);
+    }
+
+    private static List<Facts> sorted(Collection<Facts> facts) {
         List<Facts> sorted = new ArrayList<>(facts);
         sorted.sort(Comparator.comparing(each -> each.outline().file()));
         return sorted;
@@ -130,15 +147,19 @@ final class Seeing {
         return traces;
     }
 
-    private Trace remembered(SourceFile file, boolean latin, Facts facts, String key) {
+    private Trace remembered(SourceFile file, boolean latin, Facts.Fresh facts, String key) {
         int lines = facts.outline().lines();
+        Memory memory = options.memory();
         if (key.isEmpty()) {
-            return new Trace(file, lines, latin, "", Optional.of(facts));
+            return new Trace(file, lines, latin, "", Optional.of(facts), Optional.empty());
         }
-        Optional<byte[]> bytes = facts.bytes();
-        Trace trace = new Trace(file, lines, latin, bytes.map(Digest::of).orElse(key), Optional.of(facts));
-        bytes.ifPresent(each -> options.memory().remember(Kind.FACTS, file.path(), trace.digest(), each));
-        options.memory().remember(Kind.TRACE, file.path(), key, trace.bytes());
+        Chapters is = Chapters.of(facts);
+        String digest = is.digest();
+        Optional<Change> change = memory.stamp(Kind.DECLARED, file.path()).flatMap(before ->
+                Chapters.recall(memory, file.path(), before).map(was -> new Change(before, was, is)));
+        Trace trace = new Trace(file, lines, latin, digest, Optional.of(facts), change);
+        is.remember(memory, file.path(), digest);
+        memory.remember(Kind.TRACE, file.path(), key, trace.bytes());
         return trace;
     }
 
@@ -170,13 +191,14 @@ final class Seeing {
         return Digest.of(context) + Digest.of(bytes);
     }
 
-    private Optional<Facts> see(FileTree tree) {
+    private Optional<Facts.Fresh> see(FileTree tree) {
         try {
             Map<String, List<Object>> sightings = new LinkedHashMap<>();
             for (Seer<?> seer : seers) {
                 sightings.put(seer.key(), List.copyOf(seer.see(tree)));
             }
-            return Optional.of(new Facts(OutlineBuilder.of(tree), sightings, Leave.in(tree.source()), tree.unread()));
+            return Optional.of(new Facts.Fresh(OutlineBuilder.of(tree), sightings,
+                    new Remarks(Leave.in(tree.source()), tree.unread())));
         } catch (StackOverflowError e) {
             unread.addAll(tree.unread());
             unread.add(new Unread(tree.file().path(), 1, "nested too deeply to be looked at"));

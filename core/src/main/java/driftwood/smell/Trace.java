@@ -13,10 +13,20 @@ import java.util.Optional;
  * @param latin  whether it is not UTF-8
  * @param digest tells its facts from any other facts; empty where nothing is remembered
  * @param fresh  its facts, where they were seen just now
+ * @param change what an earlier scan saw of it, where it was seen just now and before
  */
-record Trace(SourceFile file, int lines, boolean latin, String digest, Optional<Facts> fresh) {
+record Trace(SourceFile file, int lines, boolean latin, String digest, Optional<Facts.Fresh> fresh,
+        Optional<Change> change) {
 
     private static final int HEAD = Integer.BYTES + 1;
+
+    /**
+     * The facts of a file before and now.
+     *
+     * @param before digest of the facts that were
+     */
+    record Change(String before, Chapters was, Chapters is) {
+    }
 
     /** In the form in which it is remembered. */
     byte[] bytes() {
@@ -31,6 +41,6 @@ record Trace(SourceFile file, int lines, boolean latin, String digest, Optional<
         }
         ByteBuffer head = ByteBuffer.wrap(bytes);
         String digest = new String(bytes, HEAD, bytes.length - HEAD, StandardCharsets.UTF_8);
-        return Optional.of(new Trace(file, head.getInt(), head.get() != 0, digest, Optional.empty()));
+        return Optional.of(new Trace(file, head.getInt(), head.get() != 0, digest, Optional.empty(), Optional.empty()));
     }
 }

@@ -1,6 +1,7 @@
 package driftwood.store;
 
 import driftwood.smell.Memory;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -78,7 +79,7 @@ public final class Cache implements Memory, AutoCloseable {
     public Optional<byte[]> recall(Kind kind, String key, String stamp) {
         try {
             byte[] found = maps.get(kind).get(key);
-            byte[] head = stamp.getBytes(StandardCharsets.UTF_8);
+            byte[] head = head(stamp);
             boolean same = found != null && found.length > head.length
                     && Arrays.equals(found, 0, head.length, head, 0, head.length);
             return same ? Optional.of(Arrays.copyOfRange(found, head.length, found.length)) : Optional.empty();
@@ -87,9 +88,27 @@ public final class Cache implements Memory, AutoCloseable {
         }
     }
 
+    /** What stands before each value: the stamp, behind its length. */
+    private static byte[] head(String stamp) {
+        byte[] text = stamp.getBytes(StandardCharsets.UTF_8);
+        return ByteBuffer.allocate(Integer.BYTES + text.length).putInt(text.length).put(text).array();
+    }
+
+    @Override
+    public Optional<String> stamp(Kind kind, String key) {
+        try {
+            byte[] found = maps.get(kind).get(key);
+            int length = found == null || found.length < Integer.BYTES ? -1 : ByteBuffer.wrap(found).getInt();
+            return length < 0 || length > found.length - Integer.BYTES ? Optional.empty()
+                    : Optional.of(new String(found, Integer.BYTES, length, StandardCharsets.UTF_8));
+        } catch (MVStoreException | IllegalStateException e) {
+            return Optional.empty();
+        }
+    }
+
     @Override
     public void remember(Kind kind, String key, String stamp, byte[] value) {
-        byte[] head = stamp.getBytes(StandardCharsets.UTF_8);
+        byte[] head = head(stamp);
         byte[] whole = Arrays.copyOf(head, head.length + value.length);
         System.arraycopy(value, 0, whole, head.length, value.length);
         try {

@@ -3,6 +3,7 @@ package driftwood.smell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.smell.Memory.Kind;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -13,6 +14,8 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** Scans with a memory that counts what it is asked. */
 class MemoryTest {
@@ -31,26 +34,35 @@ class MemoryTest {
     Path root;
 
     private final Counting memory = new Counting();
+    /** Findings that the patterns were asked for in the last scan. */
+    private int answered;
 
     private static final class Counting implements Memory {
+        private final Map<String, String> stamps = new HashMap<>();
         private final Map<String, byte[]> kept = new HashMap<>();
         private final List<Kind> hits = new ArrayList<>();
 
         @Override
         public synchronized Optional<byte[]> recall(Kind kind, String key, String stamp) {
-            byte[] found = kept.get(kind + key + stamp);
-            if (found != null) {
+            boolean found = stamp.equals(stamps.get(kind + key));
+            if (found) {
                 hits.add(kind);
             }
-            return Optional.ofNullable(found);
+            return found ? Optional.of(kept.get(kind + key)) : Optional.empty();
+        }
+
+        @Override
+        public synchronized Optional<String> stamp(Kind kind, String key) {
+            return Optional.ofNullable(stamps.get(kind + key));
         }
 
         @Override
         public synchronized void remember(Kind kind, String key, String stamp, byte[] value) {
-            kept.put(kind + key + stamp, value);
+            stamps.put(kind + key, stamp);
+            kept.put(kind + key, value);
         }
 
-        long hits(Kind kind) {
+        synchronized long hits(Kind kind) {
             return hits.stream().filter(kind::equals).count();
         }
     }
@@ -62,13 +74,17 @@ class MemoryTest {
 
     private Scan.Result scan() {
         memory.hits.clear();
+        answered = 0;
         Scan.Options options = new Scan.Options(List.of(), false, 2, count -> { }, Settings.DEFAULT, memory,
-                (finding, program) -> List.of(new Fit("strategy", 0.5, program.types().size() + " types")));
+                (finding, program) -> {
+                    answered++;
+                    return List.of(new Fit("strategy", 0.5, program.types().size() + " types"));
+                });
         return new Scan(options).run(root, List.of(root));
     }
 
     @Test
-    void theSecondScanRecallsTheConclusionAndReadsNoFacts() {
+    void theSecondScanRecallsWhatWasSaidAndReadsNoFacts() {
         Scan.Result first = scan();
         Scan.Result second = scan();
         assertThat(first.findings()).hasSize(1);
@@ -76,9 +92,10 @@ class MemoryTest {
         assertThat(second.fits()).isEqualTo(first.fits());
         assertThat(second.lines()).isEqualTo(first.lines());
         assertThat(second.languages()).isEqualTo(first.languages());
-        assertThat(memory.hits(Memory.Kind.CONCLUSION)).isEqualTo(1);
-        assertThat(memory.hits(Memory.Kind.TRACE)).isEqualTo(3);
-        assertThat(memory.hits(Memory.Kind.FACTS)).isZero();
+        assertThat(memory.hits(Kind.JUDGED)).isEqualTo(1);
+        assertThat(memory.hits(Kind.TRACE)).isEqualTo(3);
+        assertThat(memory.hits(Kind.DECLARED)).isZero();
+        assertThat(answered).isZero();
     }
 
     @Test
@@ -88,25 +105,47 @@ class MemoryTest {
         Scan.Result second = scan();
         assertThat(second.findings()).isEqualTo(first.findings());
         assertThat(second.lines()).isEqualTo(first.lines() + 1);
-        assertThat(memory.hits(Memory.Kind.CONCLUSION)).isEqualTo(1);
+        assertThat(memory.hits(Kind.USED)).isEqualTo(1);
+        assertThat(answered).isZero();
     }
 
     @Test
-    void aChangeOfAFactIsJudgedAnew() {
-        scan();
+    void aChangeThatOnlyMovesLinesIsToldWhereItStandsNow() {
+        Scan.Result first = scan();
         Given.written(root, "// first\n" + OFFICE);
         Scan.Result second = scan();
-        assertThat(second.findings().get(0).line()).isEqualTo(5);
-        assertThat(memory.hits(Memory.Kind.CONCLUSION)).isZero();
-        assertThat(memory.hits(Memory.Kind.FACTS)).isEqualTo(2);
+        assertThat(second.findings().get(0).line()).isEqualTo(first.findings().get(0).line() + 1);
+        assertThat(second.findings().get(0).evidence().get(0).line()).isEqualTo(first.findings().get(0).evidence().get(0).line() + 1);
+        assertThat(second.fits()).isEqualTo(first.fits());
+        assertThat(answered).isZero();
     }
 
     @Test
-    void damagedFactsAreSeenAgain() {
+    void aChangeOfWhatIsDeclaredIsJudgedAnew() {
         scan();
-        memory.kept.replaceAll((key, value) -> key.startsWith("FACTS") || key.startsWith("CONCLUSION")
-                ? "damaged".getBytes(StandardCharsets.UTF_8) : value);
+        Given.written(root, OFFICE.replace("int dues", "int number; int dues"));
         assertThat(scan().findings()).hasSize(1);
+        assertThat(answered).isEqualTo(1);
+        assertThat(memory.hits(Kind.DECLARED)).isEqualTo(3);
+    }
+
+    @Test
+    void aChangeOfAFileThatShowsTheSmellIsJudgedAnew() {
+        scan();
+        Given.written(root, OFFICE.replace("instanceof Yacht", "== null"));
+        assertThat(scan().findings()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = Kind.class, names = {"TRACE", "DECLARED", "USED", "SIGHTED", "JUDGED"})
+    void whatIsDamagedIsSeenAgain(Kind damaged) {
+        scan();
+        memory.kept.replaceAll((key, value) -> key.startsWith(damaged.name()) || key.startsWith(Kind.JUDGED.name())
+                ? "damaged".getBytes(StandardCharsets.UTF_8) : value);
+        Scan.Result second = scan();
+        assertThat(second.findings()).hasSize(1);
+        assertThat(second.program().outlines()).hasSize(3);
+        assertThat(second.program().callsOf("dues")).isEmpty();
     }
 
     @Test
@@ -114,7 +153,7 @@ class MemoryTest {
         scan();
         Scan.Result second = scan();
         assertThat(second.program().type("quay.Tug")).isPresent();
-        assertThat(memory.hits(Memory.Kind.FACTS)).isEqualTo(3);
+        assertThat(memory.hits(Kind.DECLARED)).isEqualTo(3);
     }
 
     @Test
@@ -122,6 +161,6 @@ class MemoryTest {
         scan();
         memory.hits.clear();
         new Scan(new Scan.Options(List.of(), true, 1, count -> { }, Settings.DEFAULT, memory, Cures.NONE)).run(root, List.of(root));
-        assertThat(memory.hits(Memory.Kind.CONCLUSION)).isZero();
+        assertThat(memory.hits(Kind.JUDGED)).isZero();
     }
 }

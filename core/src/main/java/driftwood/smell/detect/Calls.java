@@ -21,7 +21,7 @@ final class Calls {
 
     /** Calls inside a routine to a routine of its own type, or to "this" and "super". */
     List<CallFact> inside(RoutineOutline caller, String name) {
-        return program.callsByRoutine().getOrDefault(caller.symbol(), List.of()).stream()
+        return program.callsBy(caller).stream()
                 .filter(call -> call.trail().start() == Trail.Start.THIS && call.trail().steps().size() == 1
                         && call.trail().lastName().equals(name)).toList();
     }
@@ -43,7 +43,7 @@ final class Calls {
             }
             return places;
         }
-        for (CallFact call : program.callsByName().getOrDefault(routine.name(), List.of())) {
+        for (CallFact call : program.callsOf(routine.name())) {
             if (isOutside(type, call.within()) && routine.takes(Trail.argumentsOf(call.trail().last()))
                     && program.routinesAt(call.trail(), call.within()).contains(routine)) {
                 places.add(place(call.within(), call.routine(), call.line(), routine, call.arguments()));

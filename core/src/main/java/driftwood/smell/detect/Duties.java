@@ -25,8 +25,6 @@ import java.util.stream.Stream;
  */
 final class Duties {
     private static final int LEAST = 2;
-    /** A routine of fewer lines is an accessor or hands on. */
-    private static final int LINES = 3;
     /** Questions and accessors are no duties. */
     private static final Set<String> ASKED = Set.of("get", "set", "is", "has", "can", "with", "test");
 
@@ -69,7 +67,7 @@ final class Duties {
         Map<TypeOutline, Map<String, Map<String, RoutineOutline>>> grids = new LinkedHashMap<>();
         for (RoutineOutline routine : type.routines()) {
             boolean asked = ASKED.contains(words(routine.name()).get(0));
-            boolean works = !asked && routine.hasBody() && !routine.isConstructor() && routine.endLine() - routine.line() + 1 >= LINES
+            boolean works = !asked && routine.hasBody() && !routine.isConstructor() && !routine.brief()
                     && !routine.traits().isAnnotated("Override");
             if (works) {
                 split(type, routine, grids);

@@ -108,7 +108,7 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
             }
             return places;
         }
-        for (CallFact call : program.callsByName().getOrDefault(routine.name(), List.of())) {
+        for (CallFact call : program.callsOf(routine.name())) {
             if (program.routinesAt(call.trail(), call.within()).contains(routine)) {
                 add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
             }

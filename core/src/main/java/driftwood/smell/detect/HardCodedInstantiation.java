@@ -133,7 +133,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     }
 
     private static boolean uses(TypeOutline client, String field, Program program) {
-        return program.fileOf(client).calls().stream().anyMatch(call -> !call.trail().steps().isEmpty()
+        return program.callsIn(program.fileOf(client)).stream().anyMatch(call -> !call.trail().steps().isEmpty()
                 && (call.trail().head().equals(field) || call.trail().steps().get(0).equals(field))
                 && call.within().startsWith(client.name()));
     }

@@ -159,7 +159,7 @@ record Ladder(List<RoutineOutline> steps) {
     private static boolean repeatsParent(RoutineOutline constructor, Calls calls) {
         return !constructor.parameters().isEmpty() && calls.inside(constructor, "super").stream().anyMatch(call ->
                 call.arguments().size() == constructor.parameters().size()
-                        && constructor.endLine() - constructor.line() <= 3);
+                        && constructor.brief());
     }
 
     private static boolean isError(TypeOutline type) {

@@ -67,6 +67,11 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     }
 
     @Override
+    public boolean isLocal() {
+        return true;
+    }
+
+    @Override
     public List<Finding> judge(Program program, List<Seen<Usage>> sighted) {
         List<Finding> findings = new ArrayList<>();
         for (Seen<Usage> seen : sighted) {
@@ -81,7 +86,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
             }
         }
         Duties duties = new Duties(program);
-        for (TypeOutline type : program.types()) {
+        for (TypeOutline type : program.judgedTypes()) {
             if (!program.fileOf(type).test() && !type.anonymous() && !EXCUSED_TYPE.matcher(type.simpleName()).matches()) {
                 duties.of(type).stream().filter(kept -> kept.routines().values().stream().flatMap(List::stream)
                         .noneMatch(each -> EXCUSED_ROUTINE.matcher(each.name()).matches())).forEach(kept ->

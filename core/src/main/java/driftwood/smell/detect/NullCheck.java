@@ -92,7 +92,7 @@ public final class NullCheck implements Detector<NothingSighting> {
         List<Place> careless = new ArrayList<>();
         Set<String> told = new HashSet<>();
         String name = symbol.substring(symbol.indexOf('#') + 1, symbol.indexOf('('));
-        for (CallFact call : sources.usesOf(name)) {
+        for (CallFact call : program.callsOnResultOf(name)) {
             Trail used = call.trail().owner().unheld();
             if (used.isCall() && used.lastName().equals(name) && !guarding.contains(call.routine())
                     && sources.sourceOf(used, call.within()).filter(found -> found.symbol().equals(symbol)).isPresent()) {

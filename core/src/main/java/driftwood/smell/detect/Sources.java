@@ -1,7 +1,5 @@
 package driftwood.smell.detect;
 
-import driftwood.program.Outline;
-import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
@@ -27,7 +25,6 @@ final class Sources {
     private final Map<String, Source> sources = new LinkedHashMap<>();
     private final Map<RoutineOutline, String> roots = new HashMap<>();
     private final Map<String, Source> origins = new HashMap<>();
-    private final Map<String, List<CallFact>> uses = new HashMap<>();
 
     /**
      * A source of nothing: a routine and those that override it.
@@ -49,16 +46,6 @@ final class Sources {
         this.program = program;
         for (TypeOutline type : program.types()) {
             type.routines().forEach(routine -> routines.put(routine.symbol(), routine));
-        }
-        for (Outline outline : program.outlines()) {
-            for (CallFact call : outline.calls()) {
-                if (call.trail().steps().size() >= 2) {
-                    Trail used = call.trail().owner().unheld();
-                    if (used.isCall()) {
-                        uses.computeIfAbsent(used.lastName(), key -> new ArrayList<>()).add(call);
-                    }
-                }
-            }
         }
     }
 
@@ -177,10 +164,5 @@ final class Sources {
             found = source;
         }
         return Optional.ofNullable(found).map(this::originOf);
-    }
-
-    /** Calls on the result of a call of that name. */
-    List<CallFact> usesOf(String name) {
-        return uses.getOrDefault(name, List.of());
     }
 }

@@ -64,16 +64,34 @@ public final class SwappedArguments implements Detector<Void> {
 
     @Override
     public List<Finding> judge(Program program, List<Seen<Void>> sighted) {
+        Set<String> called = called(program);
         Map<String, List<RoutineOutline>> byName = new HashMap<>();
         for (TypeOutline type : program.types()) {
             for (RoutineOutline routine : type.routines()) {
-                if (routine.parameters().size() >= 2) {
-                    byName.computeIfAbsent(routine.isConstructor() ? "new " + type.simpleName() : routine.name(),
-                            key -> new ArrayList<>()).add(routine);
+                String name = routine.isConstructor() ? "new " + type.simpleName() : routine.name();
+                if (routine.parameters().size() >= 2 && called.contains(name)) {
+                    byName.computeIfAbsent(name, key -> new ArrayList<>()).add(routine);
                 }
             }
         }
         return new Judging(program, byName).findings();
+    }
+
+    /** What is called with two arguments or more in the files to be judged. */
+    private static Set<String> called(Program program) {
+        Set<String> called = new HashSet<>();
+        for (Outline outline : program.judged()) {
+            program.callsIn(outline).stream().filter(each -> each.arguments().size() > 1)
+                    .forEach(each -> called.add(each.trail().lastName()));
+            program.creationsIn(outline).stream().filter(each -> each.arguments().size() > 1)
+                    .forEach(each -> called.add("new " + new TypeRef(each.type()).simpleName()));
+        }
+        return called;
+    }
+
+    @Override
+    public boolean isLocal() {
+        return true;
     }
 
     /** One judgement of a whole program. */
@@ -97,10 +115,10 @@ public final class SwappedArguments implements Detector<Void> {
 
         List<Finding> findings() {
             List<Finding> findings = new ArrayList<>();
-            for (Outline outline : program.outlines()) {
+            for (Outline outline : program.judged()) {
                 if (!outline.test()) {
-                    outline.calls().forEach(call -> ofCall(outline, call).ifPresent(findings::add));
-                    outline.creations().forEach(each -> ofCreation(outline, each).ifPresent(findings::add));
+                    program.callsIn(outline).forEach(call -> ofCall(outline, call).ifPresent(findings::add));
+                    program.creationsIn(outline).forEach(each -> ofCreation(outline, each).ifPresent(findings::add));
                 }
             }
             return findings;
