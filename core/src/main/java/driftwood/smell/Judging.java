@@ -7,19 +7,18 @@ import driftwood.smell.Judged.Verdict;
 import driftwood.source.Unread;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /** The second phase of a scan: detectors judge, in parallel, and patterns answer. */
 final class Judging {
     private final Scan.Options options;
     private final Scan.Linked linked;
     private final Crew crew;
-    /** Detectors that share a seer share what it saw. */
-    private final Map<String, List<Seen<Object>>> sighted = new ConcurrentHashMap<>();
 
     Judging(Scan.Options options, Scan.Linked linked) {
         this.options = options;
@@ -51,34 +50,40 @@ final class Judging {
             return List.of();
         }
         Program program = only.isEmpty() ? linked.program() : linked.program().judging(only);
+        Map<String, List<Seen<Object>>> sighted = sightings(detectors.stream().map(each -> each.seer().key())
+                .collect(Collectors.toSet()), only);
         List<Ruling> rulings = new ArrayList<>(Collections.nCopies(detectors.size(), null));
-        crew.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program, only)));
+        crew.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program,
+                sighted.get(detectors.get(at).seer().key()))));
         return rulings;
     }
 
-    private Ruling ruling(Detector<?> detector, Program program, Set<String> only) {
+    private Ruling ruling(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
         Set<Integer> asked = new TreeSet<>();
-        List<Finding> findings = judge(detector, program.telling(question -> asked.add(question.hashCode())), only);
+        List<Finding> findings = judge(detector, program.telling(question -> asked.add(question.hashCode())), sighted);
         List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, options.cures().of(each, program))).toList();
         return new Ruling(detector.smell().key(), verdicts, asked.stream().mapToInt(Integer::intValue).toArray());
     }
 
     /** The seer of a detector gives exactly its sightings, which the compiler cannot follow through the map. */
     @SuppressWarnings("unchecked")
-    private <S> List<Finding> judge(Detector<S> detector, Program program, Set<String> only) {
-        List<Seen<Object>> seen = only.isEmpty()
-                ? sighted.computeIfAbsent(detector.seer().key(), key -> sightings(key, only))
-                : sightings(detector.seer().key(), only);
-        return detector.judge(program, (List<Seen<S>>) (List<?>) seen);
+    private <S> List<Finding> judge(Detector<S> detector, Program program, List<Seen<Object>> sighted) {
+        return detector.judge(program, (List<Seen<S>>) (List<?>) sighted);
     }
 
-    private List<Seen<Object>> sightings(String seer, Set<String> only) {
-        List<Seen<Object>> all = new ArrayList<>();
-        for (Facts each : linked.facts()) {
-            if (only.isEmpty() || only.contains(each.outline().file())) {
-                boolean test = each.outline().test() && !options.judgesTests();
-                each.sightings(seer).forEach(seen -> all.add(new Seen<>(each.outline().file(), test, seen)));
-            }
+    /** What some seers saw, in the order of files: detectors that share a seer share it. */
+    private Map<String, List<Seen<Object>>> sightings(Set<String> seers, Set<String> only) {
+        List<Facts> files = linked.facts().stream()
+                .filter(each -> only.isEmpty() || only.contains(each.outline().file())).toList();
+        List<Map<String, List<Object>>> seen = new ArrayList<>(Collections.nCopies(files.size(), Map.of()));
+        crew.share(files.size(), at -> seen.set(at, seers.stream().collect(Collectors.toMap(seer -> seer,
+                seer -> files.get(at).sightings(seer)))));
+        Map<String, List<Seen<Object>>> all = new HashMap<>();
+        seers.forEach(each -> all.put(each, new ArrayList<>()));
+        for (int i = 0; i < files.size(); i++) {
+            String file = files.get(i).outline().file();
+            boolean test = files.get(i).outline().test() && !options.judgesTests();
+            seen.get(i).forEach((seer, one) -> one.forEach(each -> all.get(seer).add(new Seen<>(file, test, each))));
         }
         return all;
     }

@@ -6,8 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.eclipse.jgit.ignore.FastIgnoreRule;
 import org.eclipse.jgit.ignore.IgnoreNode;
 
@@ -15,7 +17,7 @@ import org.eclipse.jgit.ignore.IgnoreNode;
 final class IgnoreRules {
     private final Path root;
     private final IgnoreNode own;
-    private final Map<Path, Optional<IgnoreNode>> read = new HashMap<>();
+    private final Map<Path, List<Rules>> rules = new HashMap<>();
 
     /** @param excluded patterns in the form of an ignore file, told from the root */
     IgnoreRules(Path root, List<String> excluded) {
@@ -25,23 +27,36 @@ final class IgnoreRules {
 
     /** Whether a file or folder is left out: the nearest ignore file that speaks of it decides. */
     boolean leavesOut(Path place, boolean folder) {
-        if (place.startsWith(root) && !place.equals(root)
+        if (!own.getRules().isEmpty() && place.startsWith(root) && !place.equals(root)
                 && Boolean.TRUE.equals(own.checkIgnored(relative(root, place), folder))) {
             return true;
         }
-        for (Path at = place.getParent(); at != null; at = at.getParent()) {
-            Optional<IgnoreNode> rules = read.computeIfAbsent(at, IgnoreRules::read);
-            if (rules.isPresent()) {
-                Boolean said = rules.get().checkIgnored(relative(at, place), folder);
-                if (said != null) {
-                    return said;
-                }
-            }
-            if (Files.exists(at.resolve(".git"))) {
-                return false;
+        for (Rules each : rulesOf(place.getParent())) {
+            Boolean said = each.node().checkIgnored(relative(each.folder(), place), folder);
+            if (said != null) {
+                return said;
             }
         }
         return false;
+    }
+
+    /** What speaks of all that lies in a folder, the nearest first. @param folder null above the root of the disk */
+    private List<Rules> rulesOf(Path folder) {
+        if (folder == null) {
+            return List.of();
+        }
+        List<Rules> known = rules.get(folder);
+        if (known == null) {
+            List<Rules> above = Files.exists(folder.resolve(".git")) ? List.of() : rulesOf(folder.getParent());
+            known = read(folder).map(node -> Stream.concat(Stream.of(new Rules(folder, node)), above.stream()).toList())
+                    .orElse(above);
+            rules.put(folder, known);
+        }
+        return known;
+    }
+
+    /** An ignore file. @param folder the one it stands in */
+    private record Rules(Path folder, IgnoreNode node) {
     }
 
     private static String relative(Path from, Path place) {

@@ -12,6 +12,8 @@ import java.util.Optional;
 import org.h2.mvstore.MVMap;
 import org.h2.mvstore.MVStore;
 import org.h2.mvstore.MVStoreException;
+import org.h2.mvstore.type.ByteArrayDataType;
+import org.h2.mvstore.type.StringDataType;
 
 /**
  * What earlier scans saw, in one file: {@code .driftwood/cache/memory.mv}. A file that is damaged is begun anew; one
@@ -28,7 +30,8 @@ public final class Cache implements Memory, AutoCloseable {
     private Cache(MVStore store) {
         this.store = store;
         for (Kind kind : Kind.values()) {
-            maps.put(kind, store.openMap(kind.name().toLowerCase(Locale.ROOT)));
+            maps.put(kind, store.openMap(kind.name().toLowerCase(Locale.ROOT), new MVMap.Builder<String, byte[]>()
+                    .keyType(StringDataType.INSTANCE).valueType(ByteArrayDataType.INSTANCE)));
         }
     }
 
