@@ -13,9 +13,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import javax.tools.JavaFileObject;
@@ -24,13 +26,15 @@ import javax.tools.ToolProvider;
 import org.treesitter.TreeSitterPython;
 
 /**
- * Measures a folder: (a) bare parse, (b) cold scan, (c) warm scan, (d) warm scan after one file changed, (e) peak heap,
+ * Measures a folder: (a) bare parse, (b) cold scan, (c) warm scan, (d) warm scan after one file changed in each of a few ways, (e) peak heap,
  * (f) start-up. Every figure is a process of its own on the same files with the same number of threads. In the child
  * with the argument "parse" it is the bare parse itself.
  */
 public final class Measure {
     private static final int THREADS = Runtime.getRuntime().availableProcessors();
     private static final int STARTS = 11;
+    /** Scans for each kind of change: to and fro. */
+    private static final int CHANGES = 6;
     /** As in the launcher. */
     private static final List<String> FLAGS = List.of("-XX:+UseParallelGC", "-XX:TieredStopAtLevel=1",
             "-XX:MaxNewSize=600m", "-Xms900m");
@@ -52,20 +56,7 @@ public final class Measure {
         double b = seconds(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xlog:gc:file=" + log), scan, "scan", folder.toString(),
                 "--format", "json");
         double c = seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json");
-        Path changed = files.get(files.size() / 2).location();
-        byte[] before = Files.readAllBytes(changed);
-        String comment = files.get(files.size() / 2).language() == Language.JAVA ? "\n// changed\n" : "\n# changed\n";
-        double d;
-        double moved;
-        String text = new String(before, StandardCharsets.ISO_8859_1);
-        try {
-            Files.writeString(changed, text + comment, StandardCharsets.ISO_8859_1);
-            d = seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json");
-            Files.writeString(changed, comment + text, StandardCharsets.ISO_8859_1);
-            moved = seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json");
-        } finally {
-            Files.write(changed, before);
-        }
+        Map<String, Double> d = changes(files, () -> seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json"));
         forget(folder);
         int tight = exit(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xmx400m"), scan, "scan", folder.toString(), "--format", "json");
         double version = median(scan, "--version");
@@ -77,8 +68,7 @@ public final class Measure {
         say("a  bare parse        %.2f s (in a JVM as it comes; with the launcher's flags %.2f s)", a, tuned);
         say("b  cold scan         %.2f s   b/a %.2f (against the parse with the launcher's flags %.2f)", b, b / a, b / tuned);
         say("c  warm scan         %.2f s   c/b %.2f", c, c / b);
-        say("d  one file changed  %.2f s   d/b %.2f (a comment at its end)", d, d / b);
-        say("   all its lines moved %.2f s  against b %.2f (its facts changed, so all is judged anew)", moved, moved / b);
+        d.forEach((what, seconds) -> say("d  one file changed  %.2f s   d/b %.2f (%s)", seconds, seconds / b, what));
         say("e  peak heap         %d MB   with -Xmx400m exit %d", peak(log), tight);
         say("f  start-up          %.3f s, empty program %.3f s   ratio %.2f", version, start, version / start);
     }
@@ -97,6 +87,72 @@ public final class Measure {
             both[i] = seconds(Map.of(), whole.toArray(new String[0]));
         }
         return both[0] - both[1];
+    }
+
+    /** How long it takes after each kind of change, made by turns in a few files in the middle; the median. */
+    private static Map<String, Double> changes(List<SourceFile> files, Callable<Double> scan) throws Exception {
+        Map<String, Double> all = new LinkedHashMap<>();
+        for (Change change : Change.values()) {
+            List<Double> times = new ArrayList<>();
+            for (int i = files.size() / 2; times.size() < CHANGES && i < files.size(); i++) {
+                Path place = files.get(i).location();
+                byte[] before = Files.readAllBytes(place);
+                String text = new String(before, StandardCharsets.ISO_8859_1);
+                String after = change.made(text, files.get(i).language());
+                if (after.equals(text)) {
+                    continue;
+                }
+                try {
+                    Files.writeString(place, after, StandardCharsets.ISO_8859_1);
+                    times.add(scan.call());
+                } finally {
+                    Files.write(place, before);
+                }
+                times.add(scan.call());
+            }
+            times.sort(null);
+            all.put(change.what, times.get(times.size() / 2));
+        }
+        return all;
+    }
+
+    /** What somebody may do to a file. */
+    private enum Change {
+        COMMENT("a comment at its end") {
+            @Override
+            String made(String text, Language language) {
+                return text + (language == Language.JAVA ? "// changed\n" : "# changed\n");
+            }
+        },
+        MOVED("a line before all others") {
+            @Override
+            String made(String text, Language language) {
+                return (language == Language.JAVA ? "// changed\n" : "# changed\n") + text;
+            }
+        },
+        STATEMENT("a statement more in a routine") {
+            @Override
+            String made(String text, Language language) {
+                String more = language == Language.JAVA ? "System.out.println(\"changed\");" : "print(\"changed\")";
+                return text.replaceFirst("(?<=[;}:])\\R([ \t]+)return ", "\n$1" + more + "\n$1return ");
+            }
+        },
+        ROUTINE("a routine more") {
+            @Override
+            String made(String text, Language language) {
+                int end = text.lastIndexOf('}');
+                return language == Language.PYTHON ? text + "\n\ndef changed():\n    pass\n"
+                        : end < 0 ? text : text.substring(0, end) + "    void changed() { }\n" + text.substring(end);
+            }
+        };
+
+        private final String what;
+
+        Change(String what) {
+            this.what = what;
+        }
+
+        abstract String made(String text, Language language);
     }
 
     private static void say(String form, Object... values) {

@@ -18,48 +18,33 @@ import java.util.function.Function;
  */
 final class Uses {
     private final Program program;
-    private Map<String, List<CallFact>> byName = Map.of();
-    private Map<String, List<CallFact>> byRoutine = Map.of();
-    private Map<String, List<CallFact>> onResults = Map.of();
-    private Map<String, List<CreationFact>> creators = Map.of();
+    private final Later<Map<String, List<CallFact>>> byName;
+    private final Later<Map<String, List<CallFact>>> byRoutine;
+    private final Later<Map<String, List<CallFact>>> onResults;
+    private final Later<Map<String, List<CreationFact>>> creators;
 
     Uses(Program program) {
         this.program = program;
+        this.byName = new Later<>(() -> gathered(Outline::calls, call -> call.trail().lastName()));
+        this.byRoutine = new Later<>(() -> gathered(Outline::calls, CallFact::routine));
+        this.onResults = new Later<>(() -> gathered(Outline::calls, Uses::used));
+        this.creators = new Later<>(() -> gathered(Outline::creations, this::made));
     }
 
-    synchronized List<CallFact> callsOf(String name) {
-        if (byName.isEmpty()) {
-            byName = calls(call -> call.trail().lastName());
-        }
-        return byName.getOrDefault(name, List.of());
+    List<CallFact> callsOf(String name) {
+        return byName.get().getOrDefault(name, List.of());
     }
 
-    synchronized List<CallFact> callsBy(String routine) {
-        if (byRoutine.isEmpty()) {
-            byRoutine = calls(CallFact::routine);
-        }
-        return byRoutine.getOrDefault(routine, List.of());
+    List<CallFact> callsBy(String routine) {
+        return byRoutine.get().getOrDefault(routine, List.of());
     }
 
-    synchronized List<CallFact> callsOnResultOf(String name) {
-        if (onResults.isEmpty()) {
-            onResults = calls(Uses::used);
-        }
-        return onResults.getOrDefault(name, List.of());
+    List<CallFact> callsOnResultOf(String name) {
+        return onResults.get().getOrDefault(name, List.of());
     }
 
-    synchronized List<CreationFact> creations(String type) {
-        if (creators.isEmpty()) {
-            Map<String, List<CreationFact>> all = new HashMap<>();
-            program.outlines().forEach(outline -> outline.creations().forEach(creation -> {
-                String made = made(creation);
-                if (!made.isEmpty()) {
-                    all.computeIfAbsent(made, key -> new ArrayList<>()).add(creation);
-                }
-            }));
-            creators = all;
-        }
-        return creators.getOrDefault(type, List.of());
+    List<CreationFact> creations(String type) {
+        return creators.get().getOrDefault(type, List.of());
     }
 
     /** Qualified name of the project's type that is created; empty where it is foreign. */
@@ -77,12 +62,13 @@ final class Uses {
         return used.isCall() ? used.lastName() : "";
     }
 
-    private Map<String, List<CallFact>> calls(Function<CallFact, String> key) {
-        Map<String, List<CallFact>> all = new HashMap<>();
-        program.outlines().forEach(outline -> outline.calls().forEach(call -> {
-            String name = key.apply(call);
+    /** All facts of one kind by a name; those without a name aside. */
+    private <T> Map<String, List<T>> gathered(Function<Outline, List<T>> kind, Function<T, String> key) {
+        Map<String, List<T>> all = new HashMap<>();
+        program.outlines().forEach(outline -> kind.apply(outline).forEach(fact -> {
+            String name = key.apply(fact);
             if (!name.isEmpty()) {
-                all.computeIfAbsent(name, each -> new ArrayList<>()).add(call);
+                all.computeIfAbsent(name, each -> new ArrayList<>()).add(fact);
             }
         }));
         return all;

@@ -1,19 +1,24 @@
 package driftwood.smell;
 
 import java.nio.charset.StandardCharsets;
-import org.apache.commons.codec.digest.MurmurHash3;
+import java.util.zip.CRC32;
+import java.util.zip.CRC32C;
 
 /**
- * Tells one content from another: 128 bits of MurmurHash3. It need not withstand an attacker, who could as well write
- * to the memory itself, and a strong digest takes a third of a scan that has nothing else to do.
+ * Tells one content from another: its length and two checksums of different polynomials, 64 bits, which processors
+ * compute themselves. It need not withstand an attacker, who could as well write to the memory itself, and any digest
+ * that does takes a third of a scan that has nothing else to do.
  */
 final class Digest {
     private Digest() {
     }
 
     static String of(byte[] bytes) {
-        long[] hash = MurmurHash3.hash128x64(bytes);
-        return Long.toHexString(hash[0]) + Long.toHexString(hash[1]) + Integer.toHexString(bytes.length);
+        CRC32 one = new CRC32();
+        one.update(bytes);
+        CRC32C other = new CRC32C();
+        other.update(bytes);
+        return Long.toHexString(one.getValue()) + '-' + Long.toHexString(other.getValue()) + '-' + Integer.toHexString(bytes.length);
     }
 
     static String of(String text) {

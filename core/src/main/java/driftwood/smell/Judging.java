@@ -28,9 +28,11 @@ final class Judging {
 
     /** All that all detectors have to say. */
     Judged all(List<Detector<?>> detectors, List<Trace> traces) {
+        List<Facts> facts = linked.facts();
+        crew.share(facts.size(), at -> facts.get(at).outline().calls().size());
         List<Leave> leaves = new ArrayList<>();
         List<Unread> unread = new ArrayList<>();
-        for (Facts each : linked.facts()) {
+        for (Facts each : facts) {
             unread.addAll(each.remarks().unread());
             if (options.judgesTests() || !each.outline().test()) {
                 leaves.addAll(each.remarks().leaves());

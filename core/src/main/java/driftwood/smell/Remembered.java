@@ -1,6 +1,7 @@
 package driftwood.smell;
 
 import driftwood.pack.Packing;
+import driftwood.program.Later;
 import driftwood.program.Outline;
 import driftwood.smell.Chapters.Rest;
 import driftwood.smell.Facts.Used;
@@ -13,12 +14,8 @@ import java.util.Optional;
  * threads; asking throws {@link Lost} where what was remembered cannot be read any more.
  */
 final class Remembered implements Facts {
-    private final Memory memory;
-    private final String path;
-    private final String digest;
     private final Outline outline;
-    private Used used;
-    private Rest rest;
+    private final Later<Rest> rest;
 
     /** A memory that is damaged in parts. */
     static final class Lost extends RuntimeException {
@@ -26,10 +23,9 @@ final class Remembered implements Facts {
     }
 
     private Remembered(Memory memory, String path, String digest, Outline declared) {
-        this.memory = memory;
-        this.path = path;
-        this.digest = digest;
-        this.outline = declared.using(new Later<>(() -> used().creations()), new Later<>(() -> used().calls()));
+        Later<Used> used = new Later<>(() -> recalled(memory, Kind.USED, path, digest, Chapters.USED));
+        this.outline = declared.using(new LaterList<>(() -> used.get().creations()), new LaterList<>(() -> used.get().calls()));
+        this.rest = new Later<>(() -> recalled(memory, Kind.SIGHTED, path, digest, Chapters.REST));
     }
 
     /**
@@ -43,22 +39,8 @@ final class Remembered implements Facts {
                 .map(declared -> new Remembered(memory, path, digest, declared.ofLines(lines)));
     }
 
-    private <T> T recalled(Kind kind, Packing<T> packing) {
+    private static <T> T recalled(Memory memory, Kind kind, String path, String digest, Packing<T> packing) {
         return memory.recall(kind, path, digest).flatMap(packing::unpack).orElseThrow(Lost::new);
-    }
-
-    private synchronized Used used() {
-        if (used == null) {
-            used = recalled(Kind.USED, Chapters.USED);
-        }
-        return used;
-    }
-
-    private synchronized Rest rest() {
-        if (rest == null) {
-            rest = recalled(Kind.SIGHTED, Chapters.REST);
-        }
-        return rest;
     }
 
     @Override
@@ -68,12 +50,12 @@ final class Remembered implements Facts {
 
     @Override
     public List<Object> sightings(String seer) {
-        Chapters.Sighted sighted = rest().sighted().get(seer);
+        Chapters.Sighted sighted = rest.get().sighted().get(seer);
         return sighted == null ? List.of() : sighted.unpacked().orElseThrow(Lost::new);
     }
 
     @Override
     public Remarks remarks() {
-        return rest().remarks();
+        return rest.get().remarks();
     }
 }
