@@ -11,20 +11,20 @@ final class RecordForm implements Form {
 
     private final Constructor<?> constructor;
     private final Method[] parts;
-    private final Form[] forms;
+    private final RecordComponent[] components;
+    /** Found out when they are first needed: a record may have parts of its own kind. */
+    private volatile Form[] forms;
     /** The part that names the file whose lines the other parts give; -1 where there is none. */
     private int file = -1;
 
     RecordForm(Class<?> type) {
-        RecordComponent[] components = type.getRecordComponents();
+        components = type.getRecordComponents();
         Class<?>[] types = new Class<?>[components.length];
         parts = new Method[components.length];
-        forms = new Form[components.length];
         for (int i = 0; i < components.length; i++) {
             types[i] = components[i].getType();
             parts[i] = components[i].getAccessor();
             parts[i].setAccessible(true);
-            forms[i] = isLine(components[i]) ? Simple.LINE : Forms.of(components[i].getGenericType());
             file = components[i].getName().equals(FILE) && types[i] == String.class ? i : file;
         }
         try {
@@ -33,6 +33,18 @@ final class RecordForm implements Form {
         } catch (NoSuchMethodException e) {
             throw new IllegalStateException("a record without its constructor: " + type, e);
         }
+    }
+
+    private Form[] forms() {
+        Form[] known = forms;
+        if (known == null) {
+            known = new Form[components.length];
+            for (int i = 0; i < known.length; i++) {
+                known[i] = isLine(components[i]) ? Simple.LINE : Forms.of(components[i].getGenericType());
+            }
+            forms = known;
+        }
+        return known;
     }
 
     private static boolean isLine(RecordComponent component) {
@@ -44,8 +56,9 @@ final class RecordForm implements Form {
     public void write(Object value, Output out) {
         try {
             String before = file < 0 ? "" : out.within((String) parts[file].invoke(value));
+            Form[] each = forms();
             for (int i = 0; i < parts.length; i++) {
-                forms[i].write(parts[i].invoke(value), out);
+                each[i].write(parts[i].invoke(value), out);
             }
             if (file >= 0) {
                 out.within(before);
@@ -57,9 +70,10 @@ final class RecordForm implements Form {
 
     @Override
     public Object read(Input in) {
-        Object[] values = new Object[forms.length];
+        Form[] each = forms();
+        Object[] values = new Object[each.length];
         for (int i = 0; i < values.length; i++) {
-            values[i] = forms[i].read(in);
+            values[i] = each[i].read(in);
         }
         try {
             return constructor.newInstance(values);

@@ -4,21 +4,14 @@ import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Uses.Question;
 import driftwood.tree.TypeRef;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.Deque;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
 
 /**
@@ -28,13 +21,7 @@ import java.util.function.Consumer;
 public final class Program {
     private final List<Outline> outlines;
     private final List<Outline> judged;
-    private final Map<String, TypeOutline> types;
-    private final Map<String, Outline> files;
-    private final Map<String, List<TypeOutline>> nested;
-    private final Map<String, List<TypeOutline>> subtypes;
-    private final Map<String, List<TypeOutline>> parents;
-    private final Map<String, Set<TypeOutline>> ancestors;
-    private final Set<String> routineNames;
+    private final Types types;
     private final Names names;
     private final Values values;
     private final Uses uses;
@@ -44,17 +31,13 @@ public final class Program {
     private Program(List<Outline> outlines) {
         this.outlines = outlines;
         this.judged = outlines;
-        this.types = new LinkedHashMap<>();
-        this.files = new HashMap<>();
-        this.nested = new HashMap<>();
-        this.subtypes = new HashMap<>();
-        this.parents = new HashMap<>();
-        this.ancestors = new ConcurrentHashMap<>();
-        this.routineNames = new HashSet<>();
+        this.types = new Types();
         this.names = new Names(this);
         this.values = new Values(this, names);
         this.uses = new Uses(this);
         this.asked = question -> { };
+        types.declare(outlines);
+        types.link(names::typeAround);
     }
 
     /** Another view of the same program. */
@@ -62,12 +45,6 @@ public final class Program {
         this.outlines = whole.outlines;
         this.judged = judged;
         this.types = whole.types;
-        this.files = whole.files;
-        this.nested = whole.nested;
-        this.subtypes = whole.subtypes;
-        this.parents = whole.parents;
-        this.ancestors = whole.ancestors;
-        this.routineNames = whole.routineNames;
         this.names = whole.names;
         this.values = whole.values;
         this.uses = whole.uses;
@@ -78,34 +55,12 @@ public final class Program {
     public static Program link(Collection<Outline> outlines) {
         List<Outline> sorted = new ArrayList<>(outlines);
         sorted.sort(Comparator.comparing(Outline::file));
-        Program program = new Program(sorted);
-        program.index();
-        return program;
-    }
-
-    private void index() {
-        for (Outline outline : outlines) {
-            for (TypeOutline type : outline.types()) {
-                type.routines().forEach(routine -> routineNames.add(routine.name()));
-                if (types.putIfAbsent(type.name(), type) == null) {
-                    files.put(type.name(), outline);
-                    nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
-                }
-            }
-        }
-        for (TypeOutline type : types.values()) {
-            for (TypeRef parent : type.supertypes()) {
-                names.typeAround(parent.name(), type).ifPresent(found -> {
-                    parents.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(found);
-                    subtypes.computeIfAbsent(found.name(), key -> new ArrayList<>()).add(type);
-                });
-            }
-        }
+        return new Program(sorted);
     }
 
     /** Whether any type of the project has a routine of that name. */
     boolean hasRoutine(String name) {
-        return routineNames.contains(name);
+        return types.hasRoutine(name);
     }
 
     public List<Outline> outlines() {
@@ -114,22 +69,22 @@ public final class Program {
 
     /** All types of the project, in the order of their files. */
     public Collection<TypeOutline> types() {
-        return types.values();
+        return types.all();
     }
 
     /** A type by its qualified name. */
     public Optional<TypeOutline> type(String qualified) {
-        return Optional.ofNullable(types.get(qualified));
+        return types.type(qualified);
     }
 
     /** The file a type stands in. @param type one of this project */
     public Outline fileOf(TypeOutline type) {
-        return files.get(type.name());
+        return types.fileOf(type);
     }
 
     /** Types declared directly inside another. */
     public List<TypeOutline> nestedIn(TypeOutline type) {
-        return nested.getOrDefault(type.name(), List.of());
+        return types.nestedIn(type);
     }
 
     /** The project's types that a name written inside a type means; empty where it is foreign. */
@@ -139,17 +94,12 @@ public final class Program {
 
     /** Direct supertypes inside the project. */
     public List<TypeOutline> parents(TypeOutline type) {
-        return parents.getOrDefault(type.name(), List.of());
+        return types.parents(type);
     }
 
     /** All supertypes inside the project, nearest first, without the type itself. */
     public Set<TypeOutline> ancestors(TypeOutline type) {
-        Set<TypeOutline> known = ancestors.get(type.name());
-        if (known == null) {
-            known = Collections.unmodifiableSet(closure(type, parents));
-            ancestors.put(type.name(), known);
-        }
-        return known;
+        return types.ancestors(type);
     }
 
     /** The nearest type that all of some types are or descend from; empty where the project has none. */
@@ -169,32 +119,17 @@ public final class Program {
 
     /** Direct subtypes. */
     public List<TypeOutline> children(TypeOutline type) {
-        return subtypes.getOrDefault(type.name(), List.of());
+        return types.children(type);
     }
 
     /** All subtypes, without the type itself. */
     public Set<TypeOutline> descendants(TypeOutline type) {
-        return closure(type, subtypes);
+        return types.descendants(type);
     }
 
-    private static Set<TypeOutline> closure(TypeOutline from, Map<String, List<TypeOutline>> edges) {
-        Set<TypeOutline> seen = new LinkedHashSet<>();
-        Deque<TypeOutline> open = new ArrayDeque<>(edges.getOrDefault(from.name(), List.of()));
-        while (!open.isEmpty()) {
-            TypeOutline next = open.poll();
-            if (!next.equals(from) && seen.add(next)) {
-                open.addAll(edges.getOrDefault(next.name(), List.of()));
-            }
-        }
-        return seen;
-    }
-
-    /** Whether the project knows every ancestor: false where one of them is foreign. */
+    /** Whether an ancestor is foreign. */
     public boolean hasForeignParent(TypeOutline type) {
-        if (type.supertypes().size() > parents(type).size()) {
-            return true;
-        }
-        return parents(type).stream().anyMatch(parent -> !parent.equals(type) && hasForeignParent(parent));
+        return types.hasForeignParent(type);
     }
 
     /** Every creation of a type, tests included. */
@@ -302,7 +237,7 @@ public final class Program {
 
     /** Types to be judged. */
     public List<TypeOutline> judgedTypes() {
-        return judged.stream().flatMap(each -> each.types().stream()).filter(each -> types.get(each.name()) == each).toList();
+        return judged.stream().flatMap(each -> each.types().stream()).filter(types::isMeant).toList();
     }
 
     /** The questions, in the form in which they are told, that a file's calls and creations help to answer. */

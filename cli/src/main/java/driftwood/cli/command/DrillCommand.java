@@ -10,7 +10,6 @@ import driftwood.pattern.Site;
 import driftwood.plan.Planner;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
-import java.util.List;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 

@@ -15,7 +15,6 @@ import driftwood.smell.Catalogue;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
 import driftwood.smell.Smell;
-import java.util.List;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;

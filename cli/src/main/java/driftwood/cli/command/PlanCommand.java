@@ -14,7 +14,6 @@ import driftwood.smell.Finding;
 import driftwood.smell.Scan;
 import driftwood.store.Folder;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;

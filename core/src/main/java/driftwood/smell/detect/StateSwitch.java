@@ -3,7 +3,6 @@ package driftwood.smell.detect;
 import driftwood.program.FieldOutline;
 import driftwood.program.Fields;
 import driftwood.program.Program;
-import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;

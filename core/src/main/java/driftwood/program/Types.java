@@ -1,0 +1,124 @@
+package driftwood.program;
+
+import driftwood.tree.TypeRef;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** The types of a project and how they descend from one another. Unchanging once they are linked. */
+final class Types {
+    private final Map<String, TypeOutline> types = new LinkedHashMap<>();
+    private final Map<String, Outline> files = new HashMap<>();
+    private final Map<String, List<TypeOutline>> nested = new HashMap<>();
+    private final Map<String, List<TypeOutline>> children = new HashMap<>();
+    private final Map<String, List<TypeOutline>> parents = new HashMap<>();
+    private final Map<String, Set<TypeOutline>> ancestors = new ConcurrentHashMap<>();
+    private final Set<String> routineNames = new HashSet<>();
+
+    /** What a supertype's name means where it is written. */
+    interface Resolver {
+        Optional<TypeOutline> type(String name, TypeOutline scope);
+    }
+
+    /** Takes the types of all files; of two of one name the first. */
+    void declare(List<Outline> outlines) {
+        for (Outline outline : outlines) {
+            for (TypeOutline type : outline.types()) {
+                type.routines().forEach(routine -> routineNames.add(routine.name()));
+                if (types.putIfAbsent(type.name(), type) == null) {
+                    files.put(type.name(), outline);
+                    nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
+                }
+            }
+        }
+    }
+
+    /** Finds out who descends from whom, once all types are declared. */
+    void link(Resolver resolver) {
+        for (TypeOutline type : types.values()) {
+            for (TypeRef parent : type.supertypes()) {
+                resolver.type(parent.name(), type).ifPresent(found -> {
+                    parents.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(found);
+                    children.computeIfAbsent(found.name(), key -> new ArrayList<>()).add(type);
+                });
+            }
+        }
+    }
+
+    Collection<TypeOutline> all() {
+        return types.values();
+    }
+
+    Optional<TypeOutline> type(String qualified) {
+        return Optional.ofNullable(types.get(qualified));
+    }
+
+    /** Whether it is the one that its name means: of two of one name only the first is. */
+    boolean isMeant(TypeOutline type) {
+        return types.get(type.name()) == type;
+    }
+
+    boolean hasRoutine(String name) {
+        return routineNames.contains(name);
+    }
+
+    Outline fileOf(TypeOutline type) {
+        return files.get(type.name());
+    }
+
+    List<TypeOutline> nestedIn(TypeOutline type) {
+        return nested.getOrDefault(type.name(), List.of());
+    }
+
+    List<TypeOutline> parents(TypeOutline type) {
+        return parents.getOrDefault(type.name(), List.of());
+    }
+
+    List<TypeOutline> children(TypeOutline type) {
+        return children.getOrDefault(type.name(), List.of());
+    }
+
+    /** All supertypes, nearest first, without the type itself. */
+    Set<TypeOutline> ancestors(TypeOutline type) {
+        Set<TypeOutline> known = ancestors.get(type.name());
+        if (known == null) {
+            known = Collections.unmodifiableSet(closure(type, parents));
+            ancestors.put(type.name(), known);
+        }
+        return known;
+    }
+
+    /** All subtypes, without the type itself. */
+    Set<TypeOutline> descendants(TypeOutline type) {
+        return closure(type, children);
+    }
+
+    private static Set<TypeOutline> closure(TypeOutline from, Map<String, List<TypeOutline>> edges) {
+        Set<TypeOutline> seen = new LinkedHashSet<>();
+        Deque<TypeOutline> open = new ArrayDeque<>(edges.getOrDefault(from.name(), List.of()));
+        while (!open.isEmpty()) {
+            TypeOutline next = open.poll();
+            if (!next.equals(from) && seen.add(next)) {
+                open.addAll(edges.getOrDefault(next.name(), List.of()));
+            }
+        }
+        return seen;
+    }
+
+    /** False where the project knows every ancestor. */
+    boolean hasForeignParent(TypeOutline type) {
+        return type.supertypes().size() > parents(type).size()
+                || parents(type).stream().anyMatch(parent -> !parent.equals(type) && hasForeignParent(parent));
+    }
+}
