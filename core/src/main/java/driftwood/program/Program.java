@@ -63,6 +63,25 @@ public final class Program {
         return types.hasRoutine(name);
     }
 
+    /**
+     * The routines of the project that can answer a call where types are not declared, whatever the receiver is; none in
+     * a language that declares types.
+     *
+     * @param call   ends with the call
+     * @param within qualified name of the type around it
+     */
+    public List<RoutineOutline> answering(Trail call, String within) {
+        boolean open = type(within).filter(type -> fileOf(type).language().isDuckTyped()).isPresent();
+        return !open ? List.of() : types.routines(call.lastName()).stream()
+                .filter(each -> !each.isConstructor() && each.takes(Trail.argumentsOf(call.last()))).toList();
+    }
+
+    /** The one type of the project that can answer a call, where types are not declared; empty where several can. */
+    public Optional<TypeOutline> onlyAnswering(Trail call, String within) {
+        List<String> owners = answering(call, within).stream().map(RoutineOutline::owner).distinct().toList();
+        return owners.size() == 1 ? type(owners.get(0)).filter(type -> !type.isModule()) : Optional.empty();
+    }
+
     public List<Outline> outlines() {
         return outlines;
     }

@@ -3,6 +3,7 @@ package driftwood.program;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * The way to a value, as far as one file can tell: where it starts and the members taken from there. The linked
@@ -32,10 +33,14 @@ public record Trail(Start start, String head, List<String> steps) {
         MODULE,
         /** A literal; the head is its kind. */
         LITERAL,
+        /** A parameter of undeclared type, where types need not be declared: what is called on it is known, not its type. */
+        OPEN,
         /** A computed value or one of undeclared type. */
         UNKNOWN
     }
 
+    private static final Pattern COLLECTING =
+            Pattern.compile("append|add|extend|insert|update|remove|discard|pop|push|put|get|write|read|close");
     /** The element of a collection or array. */
     public static final String ELEMENT = "[]";
     /** Begins a step that only declares the type of the value so far. */
@@ -60,6 +65,10 @@ public record Trail(Start start, String head, List<String> steps) {
         return new Trail(Start.NAME, name, List.of());
     }
 
+    public static Trail open(String name) {
+        return new Trail(Start.OPEN, name, List.of());
+    }
+
     /** This trail and one step more. */
     public Trail then(String step) {
         if (start == Start.UNKNOWN) {
@@ -77,7 +86,7 @@ public record Trail(Start start, String head, List<String> steps) {
     }
 
     public boolean isKnown() {
-        return start != Start.UNKNOWN;
+        return start != Start.UNKNOWN && start != Start.OPEN;
     }
 
     /** The same value, held by a local of a declared type. */
@@ -92,6 +101,11 @@ public record Trail(Start start, String head, List<String> steps) {
             end--;
         }
         return end == steps.size() ? this : new Trail(start, head, steps.subList(0, end));
+    }
+
+    /** Whether it ends in a call that is named like one on a collection or a stream of the platform. */
+    public boolean isCollecting() {
+        return isCall() && COLLECTING.matcher(lastName()).matches();
     }
 
     /** Whether the last step is a call. */

@@ -24,7 +24,7 @@ final class Types {
     private final Map<String, List<TypeOutline>> children = new HashMap<>();
     private final Map<String, List<TypeOutline>> parents = new HashMap<>();
     private final Map<String, Set<TypeOutline>> ancestors = new ConcurrentHashMap<>();
-    private final Set<String> routineNames = new HashSet<>();
+    private final Map<String, List<RoutineOutline>> routines = new HashMap<>();
 
     /** What a supertype's name means where it is written. */
     interface Resolver {
@@ -35,7 +35,8 @@ final class Types {
     void declare(List<Outline> outlines) {
         for (Outline outline : outlines) {
             for (TypeOutline type : outline.types()) {
-                type.routines().forEach(routine -> routineNames.add(routine.name()));
+                type.routines().forEach(routine -> routines.computeIfAbsent(routine.name(),
+                        key -> new ArrayList<>(2)).add(routine));
                 if (types.putIfAbsent(type.name(), type) == null) {
                     files.put(type.name(), outline);
                     nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
@@ -70,7 +71,11 @@ final class Types {
     }
 
     boolean hasRoutine(String name) {
-        return routineNames.contains(name);
+        return routines.containsKey(name);
+    }
+
+    List<RoutineOutline> routines(String name) {
+        return routines.getOrDefault(name, List.of());
     }
 
     Outline fileOf(TypeOutline type) {

@@ -18,7 +18,8 @@ public abstract class Walk extends Whereabouts {
     @Override
     public Void visitRoutine(Routine routine) {
         scopes.open();
-        routine.parameters().forEach(each -> declare(each.name(), Trail.typed(each.type())));
+        routine.parameters().forEach(each -> declare(each.name(), each.type().isPresent()
+                || !file.file().language().isDuckTyped() ? Trail.typed(each.type()) : Trail.open(each.name())));
         super.visitRoutine(routine);
         scopes.close();
         return null;

@@ -32,6 +32,21 @@ public enum Language {
         return this != PYTHON;
     }
 
+    /** Whether a call is answered by whatever has a routine of that name, so that types need not be declared. */
+    public boolean isDuckTyped() {
+        return this == PYTHON;
+    }
+
+    /** Whether any value can stand as a condition, where nothing counts as false. */
+    public boolean hasTruth() {
+        return this == PYTHON;
+    }
+
+    /** Whether a routine that ends without a result gives nothing. */
+    public boolean hasImpliedNothing() {
+        return this == PYTHON;
+    }
+
     /** The ending of its file names, without the dot. */
     public String extension() {
         return extension;

@@ -55,7 +55,7 @@ abstract class PythonExpressions {
                 return new Literal(start, end, LiteralKind.DECIMAL, text(node));
             case "string", "concatenated_string":
                 return string(node);
-            case "parenthesized_expression", "await", "type", "yield", "list_splat", "dictionary_splat", "expression_list",
+            case "parenthesized_expression", "await", "type", "list_splat", "dictionary_splat", "expression_list",
                     "pattern_list", "interpolation", "case_pattern":
                 return inner.size() == 1 ? expression(inner.get(0)) : other(node);
             case "attribute":

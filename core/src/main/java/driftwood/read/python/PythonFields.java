@@ -44,6 +44,14 @@ final class PythonFields {
     }
 
     private static TypeRef typeOf(Node value) {
+        if (value instanceof Other other) {
+            return switch (other.what()) {
+                case "dictionary" -> new TypeRef("dict");
+                case "list" -> new TypeRef("list");
+                case "set" -> new TypeRef("set");
+                default -> TypeRef.NONE;
+            };
+        }
         return value instanceof Creation creation ? creation.type() : TypeRef.NONE;
     }
 

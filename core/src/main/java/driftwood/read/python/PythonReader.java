@@ -20,7 +20,7 @@ public final class PythonReader implements Reader {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override

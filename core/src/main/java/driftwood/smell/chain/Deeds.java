@@ -60,9 +60,13 @@ final class Deeds {
     }
 
     /** Names that the arm itself gives to the subject: bindings of patterns, locals that hold a cast. */
-    private static Map<String, TypeRef> held(List<Node> asked, List<Node> body) {
+    private Map<String, TypeRef> held(List<Node> asked, List<Node> body) {
         Map<String, TypeRef> held = new HashMap<>();
         for (Node each : asked) {
+            if (each instanceof TypeTest test && test.subject() instanceof Name name
+                    && file.file().language().isDuckTyped()) {
+                held.put(name.name(), test.type());
+            }
             Search.all(each, TypeTest.class).forEach(test ->
                     test.binding().ifPresent(name -> held.put(name, test.type())));
         }

@@ -1,13 +1,20 @@
 package driftwood.smell.chain;
 
+import driftwood.tree.Arm;
 import driftwood.tree.Block;
 import driftwood.tree.If;
 import driftwood.tree.Jump;
 import driftwood.tree.JumpKind;
+import driftwood.tree.Literal;
+import driftwood.tree.Loop;
+import driftwood.tree.LoopKind;
+import driftwood.tree.Match;
 import driftwood.tree.Node;
 import driftwood.tree.Return;
+import driftwood.tree.Search;
 import driftwood.tree.Throw;
 import driftwood.tree.TreeVisitor;
+import driftwood.tree.Try;
 
 /** Whether control never runs past the end of a body. */
 public final class Exits implements TreeVisitor<Boolean> {
@@ -33,6 +40,26 @@ public final class Exits implements TreeVisitor<Boolean> {
     @Override
     public Boolean visitIf(If branch) {
         return branch.otherwise().isPresent() && leaves(branch.then()) && leaves(branch.otherwise().get());
+    }
+
+    @Override
+    public Boolean visitTry(Try protectedBlock) {
+        return protectedBlock.last().map(Exits::leaves).orElse(false)
+                || leaves(protectedBlock.body()) && protectedBlock.handlers().stream().allMatch(Exits::leaves);
+    }
+
+    @Override
+    public Boolean visitMatch(Match match) {
+        return match.arms().stream().anyMatch(Arm::isDefault) && match.arms().stream().allMatch(arm -> arm.fallsThrough()
+                || !arm.body().isEmpty() && leaves(arm.body().get(arm.body().size() - 1)));
+    }
+
+    /** A loop without end, unless something breaks out. */
+    @Override
+    public Boolean visitLoop(Loop loop) {
+        return loop.kind() == LoopKind.WHILE && loop.header().stream().allMatch(each -> each instanceof Literal literal
+                && (literal.text().equals("true") || literal.text().equals("1")))
+                && !Search.any(loop.body(), node -> node instanceof Jump jump && jump.kind() == JumpKind.BREAK);
     }
 
     @Override

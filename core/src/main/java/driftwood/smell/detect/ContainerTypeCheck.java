@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * container-type-check: while walking children or parts, code asks whether each is a container or a leaf, and descends
@@ -49,6 +50,9 @@ public final class ContainerTypeCheck implements Detector<Descent> {
 
     /** A type with more subtypes than this is the root of everything, not a kind of container. */
     private static final int MOST_KINDS = 15;
+    private static final Set<String> OPEN = Set.of("Object", "object", "Any", "?");
+    private static final Pattern COLLECTION = Pattern.compile(
+            ".*(List|Set|Collection|Iterable|Deque|Queue|Vector|Sequence)|list|set|tuple|deque");
 
     @Override
     public Smell smell() {
@@ -87,11 +91,40 @@ public final class ContainerTypeCheck implements Detector<Descent> {
     private static Optional<TypeOutline> container(Descent descent, Program program) {
         Optional<TypeOutline> scope = program.type(descent.within());
         Optional<TypeOutline> element = program.projectType(descent.element(), descent.within());
-        Optional<TypeOutline> type = descent.test().isEmpty() ? element
+        Optional<TypeOutline> type = descent.test().isEmpty() ? element.or(() -> answering(descent, scope, program))
                 : scope.flatMap(found -> program.resolve(new TypeRef(descent.test()), found));
-        return type.filter(found -> holdsItsLike(found, element, program)
+        return type.filter(found -> (holdsItsLike(found, element, program)
+                || descent.again() && holdsAnything(found, descent.into(), program))
                 && program.descendants(found).size() <= MOST_KINDS
                 && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
+    }
+
+    /** Where types are not declared: the one type of the project that answers both the question and the call for parts. */
+    private static Optional<TypeOutline> answering(Descent descent, Optional<TypeOutline> scope, Program program) {
+        if (descent.into().isEmpty() || scope.isEmpty() || !program.fileOf(scope.get()).language().isDuckTyped()) {
+            return Optional.empty();
+        }
+        List<TypeOutline> answering = program.types().stream().filter(each -> has(each, descent.asked())
+                && has(each, descent.into())).toList();
+        return answering.size() == 1 ? Optional.of(answering.get(0)) : Optional.empty();
+    }
+
+    private static boolean has(TypeOutline type, String name) {
+        return type.field(name).isPresent() || type.routines().stream().anyMatch(each -> each.name().equals(name));
+    }
+
+    /** Whether a member holds a collection of nothing definite: that the same walk goes on there shows what is in it. */
+    private static boolean holdsAnything(TypeOutline type, String member, Program program) {
+        Set<TypeOutline> owners = new LinkedHashSet<>(List.of(type));
+        owners.addAll(program.ancestors(type));
+        return owners.stream().anyMatch(owner -> owner.field(member).map(FieldOutline::type).or(() -> owner.routines()
+                .stream().filter(each -> each.name().equals(member) && each.parameters().isEmpty())
+                .map(RoutineOutline::returns).findFirst()).filter(ContainerTypeCheck::isOpen).isPresent());
+    }
+
+    private static boolean isOpen(TypeRef type) {
+        return type.arguments().stream().allMatch(each -> OPEN.contains(each.simpleName()))
+                && (!type.isPresent() || COLLECTION.matcher(type.simpleName()).matches());
     }
 
     /** Whether a type holds a collection of its own kind: of its ancestors, of itself, or of what is walked. */
@@ -118,7 +151,8 @@ public final class ContainerTypeCheck implements Detector<Descent> {
 
     private static boolean holds(TypeRef type, TypeOutline scope, Set<TypeOutline> kin, Program program) {
         List<TypeRef> parts = type.isArray() ? List.of(type.element()) : type.arguments();
-        return parts.stream().anyMatch(part -> program.resolve(part, scope).map(kin::contains).orElse(false));
+        return parts.stream().anyMatch(part -> program.resolve(part, scope).map(found -> kin.contains(found)
+                || program.ancestors(found).stream().anyMatch(kin::contains)).orElse(false));
     }
 
     private static Finding finding(Into one, List<Into> same, Program program) {

@@ -14,9 +14,13 @@ import driftwood.program.Trail;
  * @param checkEndLine last line of the decision
  * @param down         the descent as written, shortened
  * @param downLine     line of the descent
+ * @param asked        the name of the flag asked, empty where a type is tested for
+ * @param into         the member that gives the parts, empty where it cannot be told
+ * @param again        whether the parts are walked by the same walk: by recursion, or on the same work list
  * @param line         first line of the loop around, or of the decision
  * @param endLine      last line of the loop around, or of the decision
  */
 record Descent(String within, String routine, String test, Trail element, String check, int checkLine,
-        int checkEndLine, String down, int downLine, int line, int endLine) {
+        int checkEndLine, String down, int downLine, String asked, String into, boolean again, int line,
+        int endLine) {
 }

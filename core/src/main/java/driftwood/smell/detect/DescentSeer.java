@@ -27,7 +27,7 @@ final class DescentSeer implements Seer<Descent> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
@@ -114,11 +114,12 @@ final class DescentSeer implements Seer<Descent> {
                     names.add(local.name());
                 }
             }
-            descent(then, names, part).ifPresent(down -> {
+            descent(then, names, part).ifPresent(found -> {
                 Node around = part && !loops.isEmpty() ? loops.peek() : decision;
+                Node down = found.node();
                 descents.add(new Descent(type(), member(), test, trail(subject), file.brief(asked), file.line(decision),
-                        file.endLine(decision), file.brief(down), file.line(down), file.line(around),
-                        file.endLine(around)));
+                        file.endLine(decision), file.brief(down), file.line(down), test.isEmpty() ? nameOf(asked) : "",
+                        into(down, names), found.again(), file.line(around), file.endLine(around)));
             });
         }
 
@@ -128,37 +129,74 @@ final class DescentSeer implements Seer<Descent> {
                     && local.name().equals(name)) {
                 return true;
             }
-            return Search.statements(loop.body()).stream().anyMatch(each -> each instanceof Local local
-                    && local.name().equals(name) && local.initial().isPresent()
-                    && Search.any(local.initial().get(), node -> node instanceof Index || node instanceof Call call
+            return Search.statements(loop.body()).stream().flatMap(each -> value(each, name).stream())
+                    .anyMatch(value -> Search.any(value, node -> node instanceof Index || node instanceof Call call
                     && call.name().matches("get|next|pop|poll|remove|removeFirst|removeLast|pollFirst|pollLast|popleft|"
                     + "nextElement|elementAt|item|getChild.*|child.*")));
         }
 
+        /** How a walk goes down. @param again by the same walk */
+        private record Down(Node node, boolean again) {
+        }
+
+        private static String nameOf(Node node) {
+            return node instanceof Member member ? member.name() : node instanceof Call call ? call.name() : "";
+        }
+
+        /** The member whose parts are walked: of the container itself, or where it is handed on whole, of what the loop walks. */
+        private String into(Node down, Set<String> names) {
+            Node where = down instanceof Loop loop && loop.header().size() == 2 ? loop.header().get(1) : down;
+            for (Member member : Search.all(where, Member.class)) {
+                if (mentionsAny(member.receiver(), names)) {
+                    return member.name();
+                }
+            }
+            for (Call call : Search.all(where, Call.class)) {
+                if (call.arguments().isEmpty() && call.receiver().map(each -> mentionsAny(each, names)).orElse(false)) {
+                    return call.name();
+                }
+            }
+            return loops.isEmpty() || loops.peek().header().size() != 2 ? "" : nameOf(loops.peek().header().get(1));
+        }
+
+        /** What a statement gives a local. */
+        private static Optional<Node> value(Node statement, String name) {
+            if (statement instanceof Local local && local.name().equals(name)) {
+                return local.initial();
+            }
+            return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
+                    && assignment.target() instanceof Name target && target.name().equals(name)
+                    ? Optional.of(assignment.value()) : Optional.empty();
+        }
+
         /** Recursion with the part, an inner loop over it, or its parts pushed on what is being walked. */
-        private Optional<Node> descent(Node then, Set<String> names, boolean part) {
+        private Optional<Down> descent(Node then, Set<String> names, boolean part) {
             String own = routine().map(Routine::name).orElse("");
             for (Call call : Search.all(then, Call.class)) {
                 boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
                 if (within && part && call.name().equals(own) && call.receiver().map(each ->
                         each instanceof Name name && (name.name().equals("this") || name.name().equals("self")))
                         .orElse(true)) {
-                    return Optional.of(call);
+                    return Optional.of(new Down(call, true));
                 }
-                if (within && part && PUSH.matcher(call.name()).matches() && call.receiver().isPresent()
-                        && isWalked(call.receiver().get()) && call.arguments().stream().anyMatch(each ->
+                if (within && part && isPush(call) && call.arguments().stream().anyMatch(each ->
                         !(each instanceof Name) && mentionsAny(each, names))) {
-                    return Optional.of(call);
+                    return Optional.of(new Down(call, true));
                 }
             }
             for (Loop loop : Search.all(then, Loop.class)) {
                 boolean over = loop.header().stream().anyMatch(each -> mentionsAny(each, names));
                 boolean recurs = Search.all(loop.body(), Call.class).stream().anyMatch(each -> each.name().equals(own));
-                if (over && (part || recurs)) {
-                    return Optional.of(loop);
+                boolean pushed = Search.all(loop.body(), Call.class).stream().anyMatch(this::isPush);
+                if (over && (part || recurs || pushed)) {
+                    return Optional.of(new Down(loop, recurs || pushed));
                 }
             }
             return Optional.empty();
+        }
+
+        private boolean isPush(Call call) {
+            return PUSH.matcher(call.name()).matches() && call.receiver().map(this::isWalked).orElse(false);
         }
 
         private boolean isWalked(Node collection) {

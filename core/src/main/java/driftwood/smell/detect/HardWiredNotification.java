@@ -1,5 +1,6 @@
 package driftwood.smell.detect;
 
+import driftwood.program.Fields;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
@@ -95,12 +96,12 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
         Set<String> repeated = new HashSet<>();
         boolean worked = telling.worked();
         for (Told told : telling.calls()) {
-            Optional<TypeOutline> type = program.projectType(told.call().owner(), telling.type());
-            if (type.isPresent() && isCommand(told, telling, program) && !type.get().name().equals(telling.type())) {
+            Optional<String> kind = kind(told, telling, program);
+            if (kind.isPresent() && isCommand(told, telling, program) && !kind.get().equals(telling.type())) {
                 if (byReceiver.put(told.receiver(), told) != null) {
                     repeated.add(told.receiver());
                 }
-                types.add(type.get().name());
+                types.add(kind.get());
             } else if (byReceiver.isEmpty()) {
                 worked = true;
             }
@@ -126,12 +127,27 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                 + Listing.of(names), evidence, detail));
     }
 
-    /** Nobody could use a result: the routine called gives none. Handing a property down is no event. */
+    /** The collaborator's type; where types are not declared, the field it was given to, if the project answers the call. */
+    private static Optional<String> kind(Told told, Telling telling, Program program) {
+        Trail owner = told.call().owner();
+        Optional<String> type = program.projectType(owner, telling.type()).map(TypeOutline::name);
+        boolean given = type.isEmpty() && program.fieldAt(owner, telling.type()).flatMap(Fields.Found::field)
+                .filter(field -> !field.type().isPresent()).isPresent();
+        return given && !answering(told, telling, program).isEmpty() ? Optional.of(told.receiver()) : type;
+    }
+
+    /** Where types are not declared: the routines of the project that may answer, those named like a collection's aside. */
+    private static List<RoutineOutline> answering(Told told, Telling telling, Program program) {
+        return told.call().isCollecting() ? List.of()
+                : program.answering(told.call(), telling.type());
+    }
+
+    /** Handing a property down is no event, nor is a step that hands back the one that took it. */
     private static boolean isCommand(Told told, Telling telling, Program program) {
         List<RoutineOutline> meant = program.routinesAt(told.call(), telling.type());
-        boolean property = told.call().lastName().matches("set[A-Z_].*");
-        return !property && !meant.isEmpty() && meant.stream().allMatch(each -> each.returns().text().equals("void")
-                || !each.returns().isPresent() || each.returns().text().equals("None"));
+        List<RoutineOutline> all = meant.isEmpty() ? answering(told, telling, program) : meant;
+        return !told.call().lastName().matches("set[A-Z_].*") && !all.isEmpty()
+                && all.stream().noneMatch(each -> each.returns().isPresent() && each.owner().endsWith(each.returns().simpleName()));
     }
 
     private static Optional<String> shared(List<Told> calls) {

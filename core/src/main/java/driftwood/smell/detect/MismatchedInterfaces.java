@@ -95,9 +95,10 @@ public final class MismatchedInterfaces implements Detector<Chain> {
             Optional<Deed> deed = arm.deed().filter(each -> each.alone() && each.call().isCall()
                     && !each.use().isEmpty() && each.call().start() != Trail.Start.SUPER);
             Optional<TypeOutline> owner = deed.flatMap(each ->
-                    program.projectType(each.call().owner(), chain.within()));
+                    program.projectType(each.call().owner(), chain.within())
+                            .or(() -> program.onlyAnswering(each.call(), chain.within())));
             if (owner.isPresent() && !owner.get().name().equals(chain.within())
-                    && !program.routinesAt(deed.get().call(), chain.within()).isEmpty()) {
+                    && !routines(deed.get(), chain, program).isEmpty()) {
                 calls.putIfAbsent(owner.get(), deed.get());
                 uses.add(deed.get().use());
                 calling.add(arm);
@@ -108,27 +109,32 @@ public final class MismatchedInterfaces implements Detector<Chain> {
                 ? Optional.of(new Choice(file, chain, calling, calls)) : Optional.empty();
     }
 
+    private static List<RoutineOutline> routines(Deed deed, Chain chain, Program program) {
+        List<RoutineOutline> found = program.routinesAt(deed.call(), chain.within());
+        return found.isEmpty() ? program.answering(deed.call(), chain.within()) : found;
+    }
+
     /** Unrelated, differently called, for the same kind of result. */
     private static boolean areMismatched(Map<TypeOutline, Deed> calls, Chain chain, Program program) {
         Set<String> shapes = new HashSet<>();
         Set<String> results = new HashSet<>();
         calls.values().forEach(deed -> {
             shapes.add(deed.call().last());
-            RoutineOutline routine = program.routinesAt(deed.call(), chain.within()).get(0);
+            RoutineOutline routine = routines(deed, chain, program).get(0);
             results.add(routine.returns().text());
         });
         Optional<TypeOutline> common = program.commonOf(calls.keySet());
         boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
                 calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
         boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
-        return areAlternatives(calls) && shapes.size() == calls.size() && results.size() == 1
+        return areAlternatives(calls, chain) && shapes.size() == calls.size() && results.size() == 1
                 && !results.contains("void") && !offered && !kin;
     }
 
     private static final Pattern RECEIVER = Pattern.compile("[(\\s]*(?:\\([\\w.<>?, ]+\\)\\s*)?(\\w+)");
 
     /** One stands for the other: neither leads to the other or is handed to it. */
-    private static boolean areAlternatives(Map<TypeOutline, Deed> calls) {
+    private static boolean areAlternatives(Map<TypeOutline, Deed> calls, Chain chain) {
         List<String> receivers = new ArrayList<>();
         for (Deed deed : calls.values()) {
             String text = deed.text().replaceFirst("^(this|self)\\.", "");
@@ -136,7 +142,7 @@ public final class MismatchedInterfaces implements Detector<Chain> {
             receivers.add(start.lookingAt() ? start.group(1) : text);
         }
         List<String> texts = calls.values().stream().map(Deed::text).toList();
-        boolean typed = texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
+        boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE)) || texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
         boolean handed = false;
         for (int i = 0; i < texts.size(); i++) {
             String asArgument = ".*[(,]\\s*" + receivers.get(i) + "\\s*[),].*";

@@ -3,6 +3,7 @@ package driftwood.smell.detect;
 import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
+import driftwood.smell.chain.Exits;
 import driftwood.smell.detect.NothingSighting.Kind;
 import driftwood.tree.*;
 import java.util.ArrayDeque;
@@ -26,6 +27,9 @@ final class NothingWalk extends Walk {
         final Deque<Node> conditions = new ArrayDeque<>();
         final Set<String> filled = new HashSet<>();
         final List<NothingSighting> own = new ArrayList<>();
+        /** Whether it gives back anything but nothing, yes or no. */
+        boolean things;
+        boolean truths;
 
         Frame(Routine routine) {
             this.routine = routine;
@@ -55,6 +59,14 @@ final class NothingWalk extends Walk {
 
     /** Guards on a field that the same routine fills are lazy initialisation. */
     private void close(Frame frame, Routine routine) {
+        if (frame.things && file.file().language().hasImpliedNothing() && routine.kind() != RoutineKind.CONSTRUCTOR
+                && routine.body().isPresent() && !Exits.leaves(routine.body().get()) && !isGenerator(routine)) {
+            frame.own.add(new NothingSighting(Kind.YIELDS, type(), symbol(routine), Trail.UNKNOWN, "",
+                    file.endLine(routine), file.endLine(routine), "where it ends without a result"));
+        }
+        if (frame.truths && !frame.things) {
+            frame.own.removeIf(each -> each.kind() == Kind.YIELDS);
+        }
         for (NothingSighting each : frame.own) {
             boolean ownField = !each.trail().isCall() && frame.filled.contains(each.trail().last());
             sightings.add(each.isGuard() && ownField ? new NothingSighting(Kind.LAZY, each.within(), each.routine(),
@@ -93,7 +105,15 @@ final class NothingWalk extends Walk {
     }
 
     private void given(Node value, Node at) {
+        boolean truth = value instanceof EqualityTest || value instanceof NullTest || value instanceof TypeTest
+                || value instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN;
+        frames.peek().truths |= truth;
+        frames.peek().things |= !truth && !isNull(value);
         value.accept(new Given(at));
+    }
+
+    private static boolean isGenerator(Routine routine) {
+        return Search.any(routine.body().orElseThrow(), node -> node instanceof Other other && other.what().equals("yield"));
     }
 
     /** What a routine gives back, as far as it may be nothing. */
@@ -154,7 +174,11 @@ final class NothingWalk extends Walk {
         return nearest != null && asksForNothing(nearest, parameters);
     }
 
-    private static boolean asksForNothing(Node condition, Set<String> names) {
+    private boolean asksForNothing(Node condition, Set<String> names) {
+        if (file.file().language().hasTruth() && Truth.asked(condition).filter(test -> !test.negated()
+                && test.subject() instanceof Name name && names.contains(name.name())).isPresent()) {
+            return true;
+        }
         if (condition instanceof NullTest test) {
             return test.subject() instanceof Name name && names.contains(name.name());
         }
@@ -187,6 +211,14 @@ final class NothingWalk extends Walk {
         if (binary.operator().equals("&&") && !isCondition(binary) && binary.left() instanceof NullTest test
                 && test.negated()) {
             guard(test, Kind.GUARD_SKIPS, binary, "takes false for nothing");
+        } else if (file.file().language().hasTruth() && !isCondition(binary)) {
+            Truth.asked(binary.left()).filter(NullTest::negated).ifPresent(test -> {
+                if (binary.operator().equals("||")) {
+                    guard(test, Kind.GUARD_DEFAULTS, binary, "takes " + file.brief(binary.right()) + " for nothing");
+                } else if (binary.operator().equals("&&") && Truth.isUsed(binary.left(), binary)) {
+                    guard(test, Kind.GUARD_SKIPS, binary, "takes nothing for nothing");
+                }
+            });
         }
         return visitNode(binary);
     }
@@ -203,6 +235,9 @@ final class NothingWalk extends Walk {
         condition.accept(new TreeVisitor<Void>() {
             @Override
             public Void visitNode(Node node) {
+                if (file.file().language().hasTruth()) {
+                    truth(node, then, otherwise, whole);
+                }
                 return null;
             }
 
@@ -219,6 +254,16 @@ final class NothingWalk extends Walk {
             public Void visitNullTest(NullTest test) {
                 test(test, then, otherwise, whole);
                 return null;
+            }
+        });
+    }
+
+    /** A bare value as a condition asks for nothing where the value is used, or where nothing leaves at once. */
+    private void truth(Node condition, Node then, Optional<Node> otherwise, Node whole) {
+        Truth.asked(condition).ifPresent(test -> {
+            boolean leaves = !test.negated() && Exits.leaves(then) && !(test.subject() instanceof Call);
+            if (leaves || Truth.isUsed(condition, whole)) {
+                test(test, then, otherwise, whole);
             }
         });
     }

@@ -17,9 +17,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** The routines of a project that give null for "nothing", with those that only hand it on. */
 final class Sources {
+    private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
+
     private final Program program;
     private final Map<String, RoutineOutline> routines = new HashMap<>();
     private final Map<String, Source> sources = new LinkedHashMap<>();
@@ -112,7 +115,7 @@ final class Sources {
     private boolean isLookUp(NothingSighting each) {
         return each.trail().lastName().equals("get") && Trail.argumentsOf(each.trail().last()) == 1
                 && program.typeOf(each.trail().owner(), each.within())
-                .filter(value -> value.ref().simpleName().endsWith("Map")).isPresent()
+                .filter(value -> MAP.matcher(value.ref().simpleName()).matches()).isPresent()
                 && program.projectType(each.trail().owner(), each.within()).isEmpty();
     }
 

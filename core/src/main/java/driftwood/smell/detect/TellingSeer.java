@@ -28,7 +28,7 @@ final class TellingSeer implements Seer<Telling> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
@@ -104,18 +104,27 @@ final class TellingSeer implements Seer<Telling> {
                 return Optional.empty();
             }
             String receiver = file.brief(call.receiver().get());
-            boolean field = isField(call.receiver().get(), routine);
-            if (!field) {
+            if (!isField(call.receiver().get(), routine) && !isFetched(call.receiver().get())) {
                 return Optional.empty();
             }
             List<String> names = new ArrayList<>();
             for (Node argument : call.arguments()) {
                 if (argument instanceof Name name) {
                     names.add(name.name());
+                } else if (argument instanceof Member
+                        || argument instanceof Call asked && asked.arguments().isEmpty() && asked.receiver().isPresent()) {
+                    names.add(file.brief(argument));
                 }
             }
             return names.isEmpty() ? Optional.empty()
                     : Optional.of(new Told(receiver, trail(call), file.brief(call), names, file.line(call)));
+        }
+
+        /** A collaborator made on the spot, or the one instance of a class. */
+        private static boolean isFetched(Node receiver) {
+            return receiver instanceof Creation || receiver instanceof Call call && call.arguments().isEmpty()
+                    && call.receiver().map(each -> each instanceof Name name && Character.isUpperCase(name.name().charAt(0)))
+                    .orElse(false);
         }
 
         /** A bare name that is no parameter or local of the routine, or a member of the object itself. */

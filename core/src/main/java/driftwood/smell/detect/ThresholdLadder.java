@@ -1,6 +1,8 @@
 package driftwood.smell.detect;
 
+import driftwood.program.Fields;
 import driftwood.program.Program;
+import driftwood.program.Trail;
 import driftwood.smell.Detail;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -90,7 +92,18 @@ public final class ThresholdLadder implements Detector<Chain> {
     /** Work hands the request to somebody in the project; a computation of numbers is a table written out. */
     private static boolean acts(Arm arm, Chain chain, Program program) {
         return arm.work() == Work.ACTS && arm.deed().filter(deed ->
-                !program.routinesAt(deed.call(), chain.within()).isEmpty()).isPresent();
+                !program.routinesAt(deed.call(), chain.within()).isEmpty()
+                        || isHandedOn(deed.call(), chain, program)).isPresent();
+    }
+
+    /** Where types are not declared: something of the object's own is called with the request, and is no collection. */
+    private static boolean isHandedOn(Trail call, Chain chain, Program program) {
+        boolean own = call.isCall() && call.start() == Trail.Start.THIS && call.steps().size() == 2
+                && Trail.argumentsOf(call.last()) > 0 && !call.isCollecting()
+                && program.type(chain.within()).filter(type -> program.fileOf(type).language().isDuckTyped()).isPresent();
+        boolean foreign = program.fieldAt(call.owner(), chain.within()).flatMap(Fields.Found::field)
+                .filter(field -> field.type().isPresent()).isPresent();
+        return own && !foreign || !program.answering(call, chain.within()).isEmpty();
     }
 
     /** All signs the same way, and where the limits are numbers, rising or falling with them; ranges count too. */
