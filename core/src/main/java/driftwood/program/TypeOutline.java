@@ -59,4 +59,13 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
     public List<RoutineOutline> constructors() {
         return routines.stream().filter(RoutineOutline::isConstructor).toList();
     }
+
+    /** Whether its name or a parent's says that it is thrown. */
+    public boolean isError() {
+        return isThrown(simpleName()) || supertypes.stream().anyMatch(each -> isThrown(each.simpleName()));
+    }
+
+    private static boolean isThrown(String name) {
+        return name.endsWith("Exception") || name.endsWith("Error") || name.equals("Throwable");
+    }
 }

@@ -1,6 +1,7 @@
 package driftwood.smell.detect;
 
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
@@ -87,11 +88,22 @@ public final class BypassedWrapper implements Detector<Reaching.Fact> {
         Set<TypeOutline> kinds = new LinkedHashSet<>(program.ancestors(wrapped));
         kinds.add(wrapped);
         shared.retainAll(kinds);
+        boolean open = program.fileOf(wrapper).language().isDuckTyped();
         boolean holds = wrapper.fields().stream().anyMatch(each -> program.resolve(each.type(), wrapper)
-                .map(shared::contains).orElse(false));
-        return holds && !program.ancestors(wrapper).contains(wrapped) && !wrapper.equals(wrapped) && wrapper.constructors().stream().anyMatch(each ->
-                each.parameters().size() == 1 && program.resolve(each.parameters().get(0).type(), wrapper)
-                        .map(shared::contains).orElse(false));
+                .map(shared::contains).orElse(open && !each.type().isPresent()));
+        boolean takes = wrapper.constructors().stream().anyMatch(each -> each.parameters().size() == 1
+                && program.resolve(each.parameters().get(0).type(), wrapper).map(shared::contains)
+                        .orElse(open && !each.parameters().get(0).type().isPresent()));
+        return holds && takes && !program.ancestors(wrapper).contains(wrapped) && !wrapper.equals(wrapped)
+                && (!shared.isEmpty() || open && answersAll(wrapper, wrapped));
+    }
+
+    /** Where types are not declared, what answers the same calls is of the same interface. */
+    private static boolean answersAll(TypeOutline wrapper, TypeOutline wrapped) {
+        List<String> answered = wrapper.routines().stream().map(RoutineOutline::name).toList();
+        List<String> asked = wrapped.routines().stream().filter(each -> !each.isConstructor())
+                .map(RoutineOutline::name).filter(each -> !each.startsWith("_")).toList();
+        return !asked.isEmpty() && answered.containsAll(asked);
     }
 
     private static Optional<Finding> finding(TypeOutline type, List<Site> sites, Program program,

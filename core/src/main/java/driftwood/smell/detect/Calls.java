@@ -55,8 +55,10 @@ final class Calls {
     private Place place(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
         List<String> filled = new ArrayList<>();
         for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
+            String keyword = arguments.get(i).keyword();
             if (arguments.get(i).isFiller()) {
-                filled.add(called.parameters().get(i).name() + " with " + arguments.get(i).name());
+                filled.add((keyword.isEmpty() ? called.parameters().get(i).name() : keyword) + " with "
+                        + arguments.get(i).name());
             }
         }
         String file = program.type(within).map(TypeOutline::file).orElse("");
@@ -74,6 +76,13 @@ final class Calls {
                 .filter(each -> isOutside(type, each.within()) && counts(type, each.within())
                         && each.arguments().size() == constructor.parameters().size())
                 .map(each -> each.arguments().get(at)).toList();
+    }
+
+    /** Whether somebody outside passes so many arguments or more without naming them. */
+    boolean isCalledByPosition(TypeOutline type, RoutineOutline constructor, int least) {
+        return program.creations(type).stream().filter(each -> isOutside(type, each.within()) && counts(type, each.within())
+                && constructor.takes(each.arguments().size())).anyMatch(each -> each.arguments().stream()
+                .filter(argument -> argument.keyword().isEmpty()).count() >= least);
     }
 
     /** Whether a builder of its own already stands beside the constructors. */

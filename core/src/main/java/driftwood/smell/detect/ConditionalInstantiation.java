@@ -1,6 +1,7 @@
 package driftwood.smell.detect;
 
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
@@ -18,6 +19,7 @@ import driftwood.smell.chain.Chain.Arm;
 import driftwood.smell.chain.ChainSeer;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -118,7 +120,8 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         for (Arm arm : arms) {
             Optional<TypeOutline> made = arm.product().filter(product -> !product.anonymous())
                     .flatMap(product -> program.resolve(new TypeRef(product.type()), scope.get()))
-                    .filter(type -> !isError(type) && !isCopied(arm, type));
+                    .filter(type -> !type.isError() && program.ancestors(type).stream().noneMatch(TypeOutline::isError)
+                            && !isCopied(arm, type));
             if (made.isPresent()) {
                 table.put(arm.labels().isEmpty() ? OTHERWISE : arm.title(), made.get());
                 uses.add(arm.product().get().use());
@@ -133,7 +136,7 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         }
         Optional<TypeOutline> common = program.commonOf(table.values());
         boolean collected = uses.iterator().next().indexOf('.') > 0;
-        return common.isPresent() || collected || !uses.contains("return")
+        return common.isPresent() || collected || !uses.contains("return") || answerAlike(table.values(), scope.get(), program)
                 ? Optional.of(new Deciding(file, chain, table, common, deciding)) : Optional.empty();
     }
 
@@ -143,8 +146,12 @@ public final class ConditionalInstantiation implements Detector<Chain> {
                 && new TypeRef(label.text()).simpleName().equals(made.simpleName()));
     }
 
-    private static boolean isError(TypeOutline type) {
-        return type.simpleName().endsWith("Exception") || type.simpleName().endsWith("Error");
+    /** Where types are not declared, what is made is used alike if all answer a call of the same name. */
+    private static boolean answerAlike(Collection<TypeOutline> types, TypeOutline scope, Program program) {
+        Set<String> shared = new HashSet<>();
+        types.forEach(type -> type.routines().forEach(each -> shared.add(each.isConstructor() ? "" : each.name())));
+        types.forEach(type -> shared.retainAll(type.routines().stream().map(RoutineOutline::name).toList()));
+        return program.fileOf(scope).language().isDuckTyped() && !shared.isEmpty();
     }
 
     private static Finding finding(Deciding one, List<Deciding> repeats) {

@@ -22,6 +22,10 @@ final class ConstructorWorkSeer implements Seer<Deed> {
             + "info|warn|error|trace|fine|config|add|put|set|append|push|copy|sort|fill|lock|unlock|super|this|get|is|"
             + "println|print|message|addAll|putAll|remove|clear|init|close|of|pop|update|extend|discard).*|.*(Check|Copy).*");
 
+    /** On an object that was handed in, these change it. */
+    private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|register)"
+            + "([A-Z_].*)?");
+
     private ConstructorWorkSeer() {
     }
 
@@ -32,7 +36,7 @@ final class ConstructorWorkSeer implements Seer<Deed> {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override
@@ -113,7 +117,8 @@ final class ConstructorWorkSeer implements Seer<Deed> {
 
         @Override
         public Void visitEvaluate(Evaluate evaluate) {
-            if (inside && evaluate.expression() instanceof Call call && !HARMLESS.matcher(call.name()).matches()
+            if (inside && evaluate.expression() instanceof Call call
+                    && (CHANGES.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())
                     && call.receiver().map(this::isOther).orElse(false)) {
                 if (loops > 0) {
                     deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call);
@@ -136,7 +141,7 @@ final class ConstructorWorkSeer implements Seer<Deed> {
         @Override
         public Void visitCall(Call call) {
             if (inside) {
-                Resources.ofCall(call, file.unit()).ifPresent(what -> {
+                Resources.ofCall(call, file).ifPresent(what -> {
                     if (what.kind().isOutside()) {
                         deed(Kind.RESOURCE, what.title(), 0, call);
                     }
@@ -163,7 +168,7 @@ final class ConstructorWorkSeer implements Seer<Deed> {
         @Override
         public Void visitCreation(Creation creation) {
             if (inside) {
-                Resources.ofCreation(creation, file.unit()).ifPresent(what -> {
+                Resources.ofCreation(creation, file).ifPresent(what -> {
                     if (what.kind().isOutside()) {
                         deed(Kind.RESOURCE, what.title(), 0, creation);
                     }

@@ -28,7 +28,7 @@ final class FlagSeer implements Seer<Split> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
@@ -47,7 +47,7 @@ final class FlagSeer implements Seer<Split> {
 
         @Override
         public Void visitRoutine(Routine routine) {
-            if (routine.body().isPresent() && routine.parameters().stream().anyMatch(Seeing::isBoolean)
+            if (routine.body().isPresent() && routine.parameters().stream().anyMatch(this::isBoolean)
                     && !SETTER.matcher(routine.name()).matches() && !routine.traits().isAnnotated("Override")) {
                 List<Node> core = core(Search.statements(routine.body().get()));
                 for (int i = 0; i < routine.parameters().size(); i++) {
@@ -82,11 +82,12 @@ final class FlagSeer implements Seer<Split> {
             return statement instanceof If branch && branch.otherwise().isEmpty() && Exits.leaves(branch.then());
         }
 
-        private static boolean isBoolean(Parameter parameter) {
+        private boolean isBoolean(Parameter parameter) {
             String type = parameter.type().text();
             boolean fallback = parameter.fallback().map(value -> value instanceof Literal literal
                     && literal.kind() == LiteralKind.BOOLEAN).orElse(false);
-            return type.equals("boolean") || type.equals("Boolean") || type.equals("bool") || fallback;
+            boolean open = type.isEmpty() && parameter.fallback().isEmpty() && file.file().language().isDuckTyped();
+            return type.equals("boolean") || type.equals("Boolean") || type.equals("bool") || fallback || open;
         }
 
         private void split(Routine routine, int at, List<Node> core) {

@@ -76,9 +76,14 @@ final class Guarding {
         int core = roles.indexOf(Role.CORE);
         long set = 0;
         for (int i = 0; i < roles.size(); i++) {
-            set += roles.get(i) == Role.BOOKKEEPING && isAssignment(statements.get(i)) ? 1 : 0;
+            set += roles.get(i) == Role.BOOKKEEPING && isStored(statements.get(i)) ? 1 : 0;
         }
         return core >= 0 && isAssignment(statements.get(core)) && set >= INITIALISES;
+    }
+
+    private static boolean isStored(Node statement) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
+                && assignment.operator().equals("=");
     }
 
     private static boolean isAssignment(Node statement) {

@@ -24,6 +24,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -76,7 +77,8 @@ public final class HalfBuiltObject implements Detector<Half> {
             Map<String, FieldUse> needed = new LinkedHashMap<>();
             fields.forEach((field, each) -> {
                 boolean born = each.stream().anyMatch(use -> use.kind() == Kind.BORN);
-                boolean setter = each.stream().anyMatch(use -> use.kind() == Kind.SET);
+                boolean setter = each.stream().anyMatch(use -> use.kind() == Kind.SET)
+                        || set.getOrDefault(name, Set.of()).contains(plain(field));
                 if (setter && !born) {
                     each.stream().filter(use -> use.kind() == Kind.DEMANDED && !use.name().startsWith("set"))
                             .findFirst().ifPresent(use -> demanded.put(field, use));
@@ -125,11 +127,10 @@ public final class HalfBuiltObject implements Detector<Half> {
         reason.forEach((field, use) -> {
             evidence.add(new Evidence(type.file(), use.line(), use.line(), use.name() + "() "
                     + (use.kind() == Kind.DEMANDED ? "throws without " : "needs ") + field + ": " + use.text()));
-            fields.get(field).stream().filter(each -> each.kind() == Kind.SET).findFirst().ifPresent(each -> {
-                setters.add(each.name() + "()");
-                evidence.add(new Evidence(type.file(), each.line(), each.line(), "only " + each.name() + "() sets "
-                        + field));
-            });
+            Optional<FieldUse> setter = fields.get(field).stream().filter(each -> each.kind() == Kind.SET).findFirst();
+            setters.add(setter.map(each -> each.name() + "()").orElse(field));
+            setter.ifPresent(each -> evidence.add(new Evidence(type.file(), each.line(), each.line(), "only "
+                    + each.name() + "() sets " + field)));
         });
         sites.forEach(each -> {
             files.add(each.file());
@@ -141,7 +142,8 @@ public final class HalfBuiltObject implements Detector<Half> {
                 List.of(type.simpleName()), "setters", List.copyOf(setters)), sites);
         FieldUse first = reason.values().iterator().next();
         return SMELL.finding(Spot.of(type), drag, "unusable until " + Listing.of(List.copyOf(setters))
-                + (setters.size() == 1 ? " was called: " : " were called: ") + first.name() + "() fails without "
+                + (setters.size() == 1 ? " was " : " were ") + (setters.stream().allMatch(each -> each.endsWith(")"))
+                ? "called: " : "set: ") + first.name() + "() fails without "
                 + first.field(), evidence, detail);
     }
 }

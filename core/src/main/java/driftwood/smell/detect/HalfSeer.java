@@ -19,6 +19,8 @@ final class HalfSeer implements Seer<Half> {
     static final HalfSeer INSTANCE = new HalfSeer();
 
     private static final int LEAST = 3;
+    /** Built-in functions that fail for nothing. */
+    private static final Set<String> COUNTING = Set.of("len", "sum", "min", "max", "sorted", "iter", "enumerate", "list");
 
     private HalfSeer() {
     }
@@ -30,7 +32,7 @@ final class HalfSeer implements Seer<Half> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
@@ -125,15 +127,35 @@ final class HalfSeer implements Seer<Half> {
 
         @Override
         public Void visitCall(Call call) {
-            call.receiver().flatMap(this::own).filter(field -> !guarded.contains(field) && !isBirth())
-                    .ifPresent(field -> use(Kind.NEEDED, field, call));
+            call.receiver().ifPresent(each -> needed(each, call));
+            if (call.receiver().isEmpty() && COUNTING.contains(call.name()) && file.file().language().isDuckTyped()) {
+                call.arguments().forEach(each -> needed(each, call));
+            }
             return super.visitCall(call);
+        }
+
+        private void needed(Node value, Node at) {
+            own(value).filter(field -> !guarded.contains(field) && !isBirth())
+                    .ifPresent(field -> use(Kind.NEEDED, field, at));
+        }
+
+        @Override
+        public Void visitIndex(Index index) {
+            needed(index.receiver(), index);
+            return super.visitIndex(index);
+        }
+
+        @Override
+        public Void visitLoop(Loop loop) {
+            if (loop.kind() == LoopKind.EACH && loop.header().size() == 2) {
+                needed(loop.header().get(1), loop.header().get(1));
+            }
+            return super.visitLoop(loop);
         }
 
         @Override
         public Void visitMember(Member member) {
-            own(member.receiver()).filter(field -> !guarded.contains(field) && !isBirth())
-                    .ifPresent(field -> use(Kind.NEEDED, field, member));
+            needed(member.receiver(), member);
             return super.visitMember(member);
         }
 

@@ -27,6 +27,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * hard-coded-instantiation: a class with work of its own creates a collaborator that reaches outside (a file, the
@@ -47,6 +48,8 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
             }
             """,
             List.of("dependency-injection", "factory-method", "factory"));
+
+    private static final Pattern ACCESSOR = Pattern.compile("(get|is|has|set)[A-Z_].*|toString|equals|hashCode");
 
     private final Roots roots;
 
@@ -109,8 +112,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     }
 
     private static boolean isCollaborator(TypeOutline type) {
-        String name = type.simpleName();
-        return type.kind() == TypeKind.CLASS && !name.endsWith("Exception") && !name.endsWith("Error")
+        return type.kind() == TypeKind.CLASS && !type.isError()
                 && type.routines().stream().anyMatch(each -> !each.isConstructor());
     }
 
@@ -119,8 +121,8 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     }
 
     private static boolean works(TypeOutline client) {
-        return client.routines().stream().anyMatch(each -> !each.isConstructor()
-                && each.endLine() > each.line() && !each.traits().isStatic());
+        return client.routines().stream().anyMatch(each -> !each.isConstructor() && each.hasBody()
+                && !each.traits().isStatic() && !(each.brief() && ACCESSOR.matcher(each.name()).matches()));
     }
 
     /** A constructor or a setter takes one: what is created inside is a default. */

@@ -31,7 +31,7 @@ record Ladder(List<RoutineOutline> steps) {
                 .filter(each -> !repeatsParent(each, calls)).toList();
         Ladder ladder = of(candidates, (small, large) -> calls.inside(small, "this").stream()
                 .anyMatch(call -> fills(small, large, call.arguments())));
-        return isError(type) && ladder.isConventional() ? new Ladder(List.of()) : ladder;
+        return type.isError() && ladder.isConventional() ? new Ladder(List.of()) : ladder;
     }
 
     static Ladder ofCreationRoutines(TypeOutline type, List<RoutineOutline> routines, Calls calls) {
@@ -160,12 +160,6 @@ record Ladder(List<RoutineOutline> steps) {
         return !constructor.parameters().isEmpty() && calls.inside(constructor, "super").stream().anyMatch(call ->
                 call.arguments().size() == constructor.parameters().size()
                         && constructor.brief());
-    }
-
-    private static boolean isError(TypeOutline type) {
-        return type.simpleName().endsWith("Exception") || type.simpleName().endsWith("Error")
-                || type.supertypes().stream().anyMatch(each -> each.simpleName().endsWith("Exception")
-                || each.simpleName().endsWith("Error") || each.simpleName().equals("Throwable"));
     }
 
     /** Message and cause come and go in the overloads of an exception; only what is left counts. */

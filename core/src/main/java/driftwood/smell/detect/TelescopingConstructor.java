@@ -48,6 +48,8 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
             List.of("builder", "factory-method"));
 
     private static final int MANY = 5;
+    /** So many arguments by position are misread where they could be named. */
+    private static final int BY_POSITION = 4;
 
     @Override
     public Smell smell() {
@@ -156,11 +158,14 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
                     .stream().anyMatch(Argument::isBooleanLiteral);
             boolean nothing = calls.argumentsAt(type, constructor, at).stream()
                     .anyMatch(argument -> argument.kind() == Argument.Kind.NULL);
-            if (parameter.nullable() || checked.contains(parameter.name()) || literal || nothing) {
+            if (parameter.nullable() || parameter.optional() && !parameter.named() || checked.contains(parameter.name()) || literal || nothing) {
                 names.add(parameter.name());
             }
         }
-        if (names.size() < 2) {
+        boolean named = constructor.parameters().stream().anyMatch(ParameterOutline::optional);
+        boolean filled = fillers.stream().anyMatch(place -> names.stream().anyMatch(name ->
+                place.note().contains(" " + name + " with ")));
+        if (names.size() < 2 || named && !filled && !calls.isCalledByPosition(type, constructor, BY_POSITION)) {
             return;
         }
         List<String> neighbours = neighbours(constructor);

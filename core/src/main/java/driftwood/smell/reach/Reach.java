@@ -18,6 +18,6 @@ public record Reach(String type, String routine, boolean atBirth, boolean stored
 
     /** Whether the type exists to reach outside, rather than to look at the clock while it does something else. */
     public boolean isEssential() {
-        return resource.kind().isOutside() || given || stored && resource.kind() == Resource.Kind.RANDOM;
+        return resource.kind().isOutside() || resource.kind() == Resource.Kind.CONSOLE || given || stored && resource.kind() == Resource.Kind.RANDOM;
     }
 }

@@ -23,7 +23,7 @@ public final class ReachSeer implements Seer<Reach> {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override
@@ -84,13 +84,13 @@ public final class ReachSeer implements Seer<Reach> {
 
         @Override
         public Void visitCall(Call call) {
-            Resources.ofCall(call, file.unit()).ifPresent(each -> reach(each, call, call.arguments()));
+            Resources.ofCall(call, file).ifPresent(each -> reach(each, call, call.arguments()));
             return super.visitCall(call);
         }
 
         @Override
         public Void visitCreation(Creation creation) {
-            Resources.ofCreation(creation, file.unit()).ifPresent(each -> reach(each, creation, creation.arguments()));
+            Resources.ofCreation(creation, file).ifPresent(each -> reach(each, creation, creation.arguments()));
             return super.visitCreation(creation);
         }
 

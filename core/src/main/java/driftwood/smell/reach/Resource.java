@@ -12,7 +12,8 @@ public record Resource(Kind kind, String title, boolean held) {
     /** Parts of the world outside. */
     public enum Kind {
         FILE("a file"), NETWORK("the network"), DATABASE("a database"), DEVICE("a device"), PROCESS("another process"),
-        CLOCK("the clock"), RANDOM("randomness"), THREAD("a thread"), ENVIRONMENT("the environment");
+        CLOCK("the clock"), RANDOM("randomness"), THREAD("a thread"), ENVIRONMENT("the environment"),
+        CONSOLE("the console");
 
         private final String title;
 

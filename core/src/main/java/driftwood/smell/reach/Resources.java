@@ -1,13 +1,14 @@
 package driftwood.smell.reach;
 
 import driftwood.smell.reach.Resource.Kind;
+import driftwood.read.FileTree;
+import driftwood.source.Language;
 import driftwood.tree.Call;
 import driftwood.tree.Creation;
 import driftwood.tree.Import;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
-import driftwood.tree.Unit;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +30,9 @@ public final class Resources {
             "socket.socket", "socket.create_connection", "sqlite3.connect", "psycopg2.connect", "serial.Serial",
             "http.client.HTTPConnection", "smtplib.SMTP", "ftplib.FTP");
     /** In sight without an import. */
-    private static final Set<String> ALWAYS = Set.of("System", "Runtime", "Math", "Thread", "ProcessBuilder", "open");
+    private static final Set<String> ALWAYS = Set.of("System", "Runtime", "Math", "Thread", "ProcessBuilder");
+    /** Functions that Python has built in. */
+    private static final Set<String> BUILT_IN = Set.of("open", "print");
 
     static {
         creations(Kind.FILE, "FileWriter", "FileReader", "FileInputStream", "FileOutputStream", "RandomAccessFile",
@@ -58,6 +61,7 @@ public final class Resources {
                 "Thread.sleep");
         calls(Kind.RANDOM, "Math.random", "UUID.randomUUID", "ThreadLocalRandom.current", "random.random",
                 "random.randint", "random.choice", "random.shuffle", "random.uniform", "uuid.uuid4", "secrets.token_hex");
+        calls(Kind.CONSOLE, "System.out.println", "System.out.print", "System.out.printf", "print");
         calls(Kind.ENVIRONMENT, "System.getenv", "System.setProperty", "os.getenv", "os.environ.get");
     }
 
@@ -77,32 +81,32 @@ public final class Resources {
     }
 
     /** What a creation reaches; empty where it reaches nothing that is known. */
-    public static Optional<Resource> ofCreation(Creation creation, Unit unit) {
+    public static Optional<Resource> ofCreation(Creation creation, FileTree file) {
         String name = creation.type().name();
         if (creation.array()) {
             return Optional.empty();
         }
         String simple = creation.type().simpleName();
-        boolean date = simple.equals("Date") && creation.arguments().isEmpty() && isInSight("Date", unit);
+        boolean date = simple.equals("Date") && creation.arguments().isEmpty() && isInSight("Date", file);
         if (date) {
             return Optional.of(new Resource(Kind.CLOCK, "the clock (new Date())", false));
         }
         Kind kind = CREATIONS.getOrDefault(name, CREATIONS.getOrDefault(simple, CALLS.get(name)));
-        return kind == null || !isInSight(name.contains(".") ? name.substring(0, name.indexOf('.')) : simple, unit)
+        return kind == null || !isInSight(name.contains(".") ? name.substring(0, name.indexOf('.')) : simple, file)
                 ? Optional.empty()
                 : Optional.of(new Resource(kind, kind.title() + " (" + name + ")", HELD.contains(simple)
                         || HELD.contains(name)));
     }
 
     /** What a call reaches; empty where it reaches nothing that is known. */
-    public static Optional<Resource> ofCall(Call call, Unit unit) {
+    public static Optional<Resource> ofCall(Call call, FileTree file) {
         String name = call.receiver().map(receiver -> dotted(receiver) + "." + call.name()).orElse(call.name());
         Kind kind = CALLS.get(name);
         if (kind == null) {
             return Optional.empty();
         }
         int dot = name.indexOf('.');
-        return isInSight(dot < 0 ? name : name.substring(0, dot), unit)
+        return isInSight(dot < 0 ? name : name.substring(0, dot), file)
                 ? Optional.of(new Resource(kind, kind.title() + " (" + name + ")", HELD.contains(name)))
                 : Optional.empty();
     }
@@ -116,11 +120,11 @@ public final class Resources {
     }
 
     /** Whether a name can mean the platform's here. */
-    private static boolean isInSight(String name, Unit unit) {
-        if (ALWAYS.contains(name)) {
+    private static boolean isInSight(String name, FileTree file) {
+        if (ALWAYS.contains(name) || BUILT_IN.contains(name) && file.file().language() == Language.PYTHON) {
             return true;
         }
-        for (Import each : unit.imports()) {
+        for (Import each : file.unit().imports()) {
             boolean platform = !each.name().contains(".") || each.name().startsWith("java.")
                     || each.name().startsWith("javax.");
             if (each.name().equals(name) || each.name().endsWith("." + name) && isPlatform(each)
