@@ -27,6 +27,11 @@ public enum Language {
         return title;
     }
 
+    /** The word for nothing in the language of a file. @param file its path */
+    public static String nothingIn(String file) {
+        return ofFileName(file).filter(PYTHON::equals).isPresent() ? "None" : "null";
+    }
+
     /** Whether a bare name inside a type can mean a member of the object itself. */
     public boolean hasImpliedSelf() {
         return this != PYTHON;

@@ -17,6 +17,8 @@ import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,9 +29,9 @@ import java.util.regex.Pattern;
 
 /**
  * container-type-check: while walking children or parts, code asks whether each is a container or a leaf, and descends
- * into containers by recursion, an inner loop or a work list. Not: foreign trees; making one or many arguments a list;
- * tests for having no children; filters that descend nowhere; telling several leaves apart. (Catalogue,
- * container-type-check.)
+ * into containers by recursion, an inner loop or a work list. Not: foreign trees; routines that tell several containers
+ * apart; making one or many arguments a list; tests for having no children; filters that descend nowhere; telling
+ * several leaves apart. (Catalogue, container-type-check.)
  */
 public final class ContainerTypeCheck implements Detector<Descent> {
     private static final Smell SMELL = new Smell("container-type-check", "ct", "Container type check",
@@ -48,7 +50,7 @@ public final class ContainerTypeCheck implements Detector<Descent> {
             """,
             List.of("composite"));
 
-    /** A type with more subtypes than this is the root of everything, not a kind of container. */
+    /** A type with more subtypes or siblings than this belongs to the root of everything, and is no kind of container. */
     private static final int MOST_KINDS = 15;
     private static final Set<String> OPEN = Set.of("Object", "object", "Any", "?");
     private static final Pattern COLLECTION = Pattern.compile(
@@ -78,6 +80,10 @@ public final class ContainerTypeCheck implements Detector<Descent> {
                         .add(new Into(seen.file(), seen.sighting(), type)));
             }
         }
+        Map<String, Set<String>> byRoutine = new HashMap<>();
+        byContainer.forEach((name, all) -> all.forEach(each ->
+                byRoutine.computeIfAbsent(each.descent().routine(), key -> new HashSet<>()).add(name)));
+        byContainer.values().forEach(all -> all.removeIf(each -> byRoutine.get(each.descent().routine()).size() > 1));
         List<Finding> findings = new ArrayList<>();
         for (List<Into> same : byContainer.values()) {
             for (Into each : same) {
@@ -95,7 +101,7 @@ public final class ContainerTypeCheck implements Detector<Descent> {
                 : scope.flatMap(found -> program.resolve(new TypeRef(descent.test()), found));
         return type.filter(found -> (holdsItsLike(found, element, program)
                 || descent.again() && holdsAnything(found, descent.into(), program))
-                && program.descendants(found).size() <= MOST_KINDS
+                && program.descendants(found).size() <= MOST_KINDS && besides(found, program).size() <= MOST_KINDS
                 && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
     }
 
@@ -113,10 +119,13 @@ public final class ContainerTypeCheck implements Detector<Descent> {
         return type.field(name).isPresent() || type.routines().stream().anyMatch(each -> each.name().equals(name));
     }
 
-    /** Whether a member holds a collection of nothing definite: that the same walk goes on there shows what is in it. */
+    /**
+     * Whether a member of the container's own holds a collection of nothing definite: that the same walk goes on there
+     * shows what is in it. What leaves have as well makes no container.
+     */
     private static boolean holdsAnything(TypeOutline type, String member, Program program) {
         Set<TypeOutline> owners = new LinkedHashSet<>(List.of(type));
-        owners.addAll(program.ancestors(type));
+        program.ancestors(type).stream().filter(each -> program.children(each).size() == 1).forEach(owners::add);
         return owners.stream().anyMatch(owner -> owner.field(member).map(FieldOutline::type).or(() -> owner.routines()
                 .stream().filter(each -> each.name().equals(member) && each.parameters().isEmpty())
                 .map(RoutineOutline::returns).findFirst()).filter(ContainerTypeCheck::isOpen).isPresent());
@@ -155,11 +164,16 @@ public final class ContainerTypeCheck implements Detector<Descent> {
                 || program.ancestors(found).stream().anyMatch(kin::contains)).orElse(false));
     }
 
+    /** The other types of its parents. */
+    private static List<TypeOutline> besides(TypeOutline container, Program program) {
+        return program.parents(container).stream().flatMap(parent -> program.children(parent).stream())
+                .filter(each -> !each.equals(container)).toList();
+    }
+
     private static Finding finding(Into one, List<Into> same, Program program) {
         Descent descent = one.descent();
-        List<String> leaves = program.parents(one.container()).stream()
-                .flatMap(parent -> program.children(parent).stream()).filter(each -> !each.equals(one.container()))
-                .map(TypeOutline::simpleName).distinct().sorted().toList();
+        List<String> leaves = besides(one.container(), program).stream().map(TypeOutline::simpleName).distinct().sorted()
+                .toList();
         List<Place> others = new ArrayList<>();
         Set<String> files = new LinkedHashSet<>(Set.of(one.file()));
         for (Into other : same) {

@@ -27,7 +27,7 @@ final class DescentSeer implements Seer<Descent> {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override
@@ -174,9 +174,7 @@ final class DescentSeer implements Seer<Descent> {
             String own = routine().map(Routine::name).orElse("");
             for (Call call : Search.all(then, Call.class)) {
                 boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
-                if (within && part && call.name().equals(own) && call.receiver().map(each ->
-                        each instanceof Name name && (name.name().equals("this") || name.name().equals("self")))
-                        .orElse(true)) {
+                if (within && part && call.name().equals(own) && isOwn(call)) {
                     return Optional.of(new Down(call, true));
                 }
                 if (within && part && isPush(call) && call.arguments().stream().anyMatch(each ->
@@ -186,13 +184,20 @@ final class DescentSeer implements Seer<Descent> {
             }
             for (Loop loop : Search.all(then, Loop.class)) {
                 boolean over = loop.header().stream().anyMatch(each -> mentionsAny(each, names));
-                boolean recurs = Search.all(loop.body(), Call.class).stream().anyMatch(each -> each.name().equals(own));
+                boolean recurs = Search.all(loop.body(), Call.class).stream().anyMatch(each -> each.name().equals(own)
+                        && isOwn(each) && !each.arguments().isEmpty());
                 boolean pushed = Search.all(loop.body(), Call.class).stream().anyMatch(this::isPush);
                 if (over && (part || recurs || pushed)) {
                     return Optional.of(new Down(loop, recurs || pushed));
                 }
             }
             return Optional.empty();
+        }
+
+        /** A call of this object's own routine, or of its type's. */
+        private static boolean isOwn(Call call) {
+            return call.receiver().map(each -> each instanceof Name name && (name.name().equals("this")
+                    || name.name().equals("cls") || Character.isUpperCase(name.name().charAt(0)))).orElse(true);
         }
 
         private boolean isPush(Call call) {

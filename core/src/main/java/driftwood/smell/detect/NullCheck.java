@@ -5,17 +5,18 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
+import driftwood.smell.Detail;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
-import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Finding;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.NothingSighting.Kind;
+import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -119,7 +120,7 @@ public final class NullCheck implements Detector<NothingSighting> {
         List<Evidence> evidence = new ArrayList<>(source.yields());
         guards.forEach(place -> evidence.add(place.evidence()));
         careless.forEach(place -> evidence.add(place.evidence()));
-        String message = routine.name() + "() stands for nothing by null, guarded in " + guards.size()
+        String message = routine.name() + "() stands for nothing by " + Language.nothingIn(source.file()) + ", guarded in " + guards.size()
                 + (guards.size() == 1 ? " place" : " places")
                 + (careless.isEmpty() ? "" : ", used unguarded in " + careless.size());
         Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);

@@ -8,15 +8,16 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
+import driftwood.smell.Detail;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
-import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Finding;
 import driftwood.smell.Seen;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.NothingSighting.Kind;
+import driftwood.source.Language;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -120,7 +121,8 @@ final class NullFields {
     private Optional<Evidence> why(Fields.Found found) {
         FieldOutline field = found.field().orElseThrow();
         String file = found.owner().file();
-        Evidence declared = new Evidence(file, field.line(), field.endLine(), "the field begins as null");
+        Evidence declared = new Evidence(file, field.line(), field.endLine(), "the field begins as "
+                + Language.nothingIn(file));
         if (field.start() == FieldOutline.Start.NULL) {
             return Optional.of(declared);
         }
@@ -129,7 +131,7 @@ final class NullFields {
         List<Seen<NothingSighting>> set = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_SET).toList();
         Optional<Evidence> toNull = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_NULL)
                 .map(seen -> new Evidence(seen.file(), seen.sighting().line(), seen.sighting().endLine(),
-                        "the field is set to null")).findFirst()
+                        "the field is set to " + Language.nothingIn(seen.file()))).findFirst()
                 .or(() -> set.stream().flatMap(seen -> nullPassed(found.owner(), seen.sighting()).stream()).findFirst());
         if (toNull.isPresent()) {
             return toNull;
@@ -154,7 +156,7 @@ final class NullFields {
                             && creation.arguments().get(i).kind() == Argument.Kind.NULL) {
                         String file = program.type(creation.within()).map(TypeOutline::file).orElse(owner.file());
                         return Optional.of(new Evidence(file, creation.line(), creation.line(),
-                                "null is passed for " + set.note()));
+                                Language.nothingIn(file) + " is passed for " + set.note()));
                     }
                 }
             }
@@ -169,7 +171,8 @@ final class NullFields {
         Drag drag = Drag.of(guards.size(), files.size(), 1).build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));
         guards.forEach(place -> evidence.add(place.evidence()));
-        String message = "field " + field.name() + " stands for nothing by null, guarded in " + guards.size()
+        String message = "field " + field.name() + " stands for nothing by "
+                + Language.nothingIn(found.owner().file()) + ", guarded in " + guards.size()
                 + " places";
         Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), guards, List.of());
         Spot spot = new Spot(found.owner().file(), field.line(), field.endLine(), found.symbol());

@@ -7,6 +7,7 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Evidence;
 import driftwood.smell.Seen;
 import driftwood.smell.detect.NothingSighting.Kind;
+import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -56,7 +57,7 @@ final class Sources {
         Sources sources = new Sources(program);
         for (Seen<NothingSighting> seen : sighted) {
             if (seen.sighting().kind() == Kind.YIELDS) {
-                sources.add(seen, "gives null " + seen.sighting().note());
+                sources.add(seen, "gives " + Language.nothingIn(seen.file()) + " " + seen.sighting().note());
             } else if (seen.sighting().kind() == Kind.HANDS_ON && sources.isLookUp(seen.sighting())) {
                 sources.add(seen, "hands on a look-up that may find nothing");
             }
@@ -77,7 +78,7 @@ final class Sources {
                 NothingSighting each = seen.sighting();
                 Source origin = sources.sourceOf(entry.meant()).orElse(null);
                 if (origin != null && !sources.knows(each.routine())
-                        && sources.add(seen, "hands on the null of " + each.trail().lastName() + "()")) {
+                        && sources.add(seen, "hands on the " + Language.nothingIn(seen.file()) + " of " + each.trail().lastName() + "()")) {
                     grown = true;
                     sources.handedOn(each.routine(), origin);
                 }

@@ -28,7 +28,7 @@ import java.util.TreeSet;
 
 /**
  * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
- * bodies repeated across one dimension; four or more cells present, with bodies. Not: messages and data classes.
+ * bodies repeated across one dimension, or levels that repeat the same word; four or more cells present, with bodies. Not: messages and data classes.
  * (Catalogue, subclass-explosion; Gamma et al., Bridge and Decorator on combinations of subclasses.)
  */
 public final class SubclassExplosion implements Detector<Shape> {
@@ -70,7 +70,7 @@ public final class SubclassExplosion implements Detector<Shape> {
             List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
                     && each.isConcrete() && shapes.containsKey(each.name())).toList();
             if (family.size() >= CELLS && !program.fileOf(parent).test()) {
-                List<Cell> grid = grid(family, shapes);
+                List<Cell> grid = grid(family, shapes, program);
                 if (grid.size() >= CELLS) {
                     grids.put(parent, grid);
                 }
@@ -97,11 +97,11 @@ public final class SubclassExplosion implements Detector<Shape> {
     }
 
     /** The largest grid with repeated bodies among the types of a family; empty where there is none. */
-    private static List<Cell> grid(List<TypeOutline> family, Map<String, List<Shape>> shapes) {
+    private static List<Cell> grid(List<TypeOutline> family, Map<String, List<Shape>> shapes, Program program) {
         Map<String, List<Cell>> bySplit = new TreeMap<>();
         for (TypeOutline type : family) {
             String[] words = type.simpleName().split("(?<=[a-z0-9])(?=[A-Z])|_");
-            for (int i = 1; i < words.length; i++) {
+            for (int i = isVaried(type, program) ? 0 : 1; i < words.length; i++) {
                 for (int j = i + 1; j <= words.length; j++) {
                     String row = String.join("", List.of(words).subList(0, i));
                     String column = String.join("", List.of(words).subList(i, j));
@@ -121,6 +121,12 @@ public final class SubclassExplosion implements Detector<Shape> {
             }
         }
         return best;
+    }
+
+    /** Whether a level below repeats the type with one word more: it is the plain one of its column. */
+    private static boolean isVaried(TypeOutline type, Program program) {
+        return program.children(type).stream().anyMatch(each -> each.simpleName().endsWith(type.simpleName())
+                && each.simpleName().length() > type.simpleName().length());
     }
 
     /** Each type in one cell: that of the fullest row and column. */
@@ -182,10 +188,11 @@ public final class SubclassExplosion implements Detector<Shape> {
         List<Place> places = new ArrayList<>();
         Set<String> files = new LinkedHashSet<>();
         for (Cell cell : grid) {
-            rows.computeIfAbsent(cell.row(), key -> new ArrayList<>()).add(cell.column());
+            String row = cell.row().isEmpty() ? "plain" : cell.row();
+            rows.computeIfAbsent(row, key -> new ArrayList<>()).add(cell.column());
             columns.add(cell.column());
             files.add(cell.type().file());
-            evidence.add(new Evidence(cell.type().file(), cell.type().line(), cell.type().endLine(), cell.row() + " x "
+            evidence.add(new Evidence(cell.type().file(), cell.type().line(), cell.type().endLine(), row + " x "
                     + cell.column() + ": " + cell.type().simpleName()));
             places.add(new Place(cell.type().file(), cell.type().line(), cell.type().endLine(), cell.type().name(),
                     "a class beside this one"));
