@@ -91,7 +91,7 @@ final class Calls {
     }
 
     /** What only tests pass, to see it refused, says nothing of the project's own needs. @param place a symbol */
-    private boolean counts(TypeOutline type, String place) {
+    boolean counts(TypeOutline type, String place) {
         int hash = place.indexOf('#');
         boolean test = program.type(hash < 0 ? place : place.substring(0, hash))
                 .map(found -> program.fileOf(found).test()).orElse(false);

@@ -77,7 +77,7 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
 
         @Override
         public int version() {
-            return 4;
+            return 5;
         }
 
         @Override

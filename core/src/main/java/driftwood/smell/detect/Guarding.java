@@ -118,8 +118,8 @@ final class Guarding {
         }
         if (statement instanceof Local local) {
             return local.initial().filter(Guarding::isLimit).filter(value -> !computes(value)).isPresent() ? Role.CLAMP
-                    : local.initial().map(value -> Search.any(value, Creation.class::isInstance)).orElse(false)
-                    ? Role.CORE : Role.PLAIN;
+                    : local.initial().map(value -> Search.any(value, node -> node instanceof Creation || changes(node)))
+                    .orElse(false) ? Role.CORE : Role.PLAIN;
         }
         if (statement instanceof Return back) {
             return back.value().map(value -> isPlain(value) ? Role.PLAIN : Role.CORE).orElse(Role.PLAIN);
@@ -129,8 +129,7 @@ final class Guarding {
 
     /** An early exit, an error, or a value forced into its limits. */
     private static Role ofIf(If branch, Map<String, Integer> asked) {
-        if (branch.otherwise().isPresent() || Search.any(branch.condition(), node -> node instanceof Call call
-                && call.receiver().isPresent() && CHANGES.matcher(call.name()).matches())) {
+        if (branch.otherwise().isPresent() || Search.any(branch.condition(), Guarding::changes)) {
             return Role.CORE;
         }
         List<Node> body = Search.statements(branch.then());
@@ -150,6 +149,10 @@ final class Guarding {
                 && evaluate.expression() instanceof Assignment assignment && assignment.target() instanceof Name name
                 && isPlain(assignment.value()) && Search.mentions(branch.condition(), name.name());
         return clamps ? Role.CLAMP : Role.CORE;
+    }
+
+    private static boolean changes(Node node) {
+        return node instanceof Call call && call.receiver().isPresent() && CHANGES.matcher(call.name()).matches();
     }
 
     /** A note or a remark on the way out; any other call is another way of doing the work. */

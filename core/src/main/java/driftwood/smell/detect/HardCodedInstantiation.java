@@ -75,7 +75,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
         Map<String, List<Reach>> reaches = new LinkedHashMap<>();
         for (Seen<Reaching.Fact> seen : sighted) {
-            seen.sighting().reach().filter(Reach::isEssential).ifPresent(each ->
+            seen.sighting().reach().filter(each -> each.isEssential(isPrivate(each, program))).ifPresent(each ->
                     reaches.computeIfAbsent(each.type(), key -> new ArrayList<>()).add(each));
         }
         Map<String, Group> groups = new LinkedHashMap<>();
@@ -89,6 +89,11 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
             findings.add(finding(group, reaches.get(group.collaborator().name()), program));
         }
         return findings;
+    }
+
+    private static boolean isPrivate(Reach reach, Program program) {
+        return program.type(reach.type()).stream().flatMap(type -> type.routines().stream())
+                .anyMatch(each -> each.traits().isPrivate() && each.symbol().equals(reach.routine()));
     }
 
     private void gather(String file, Birth birth, Map<String, List<Reach>> reaches, Program program,

@@ -84,8 +84,16 @@ public final class LongParameterList implements Detector<Void> {
     private static boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
         boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has("native")
+                || isListed(type, routine)
                 || routine.traits().isAnnotated("Override") || !program.rootOf(routine).equals(routine)
                 || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
+    }
+
+    /** One of several overloads that take e1, e2, e3 ... one by one: a list of any length, written out. */
+    private static boolean isListed(TypeOutline type, RoutineOutline routine) {
+        long numbered = routine.parameters().stream().filter(each -> each.name().matches(".*\\d")).count();
+        return numbered >= routine.parameters().size() - 1 && routine.traits().isStatic()
+                && type.routines().stream().filter(each -> each.name().equals(routine.name())).count() > 2;
     }
 
     /** The parent's constructor gets nearly all of it handed on. */

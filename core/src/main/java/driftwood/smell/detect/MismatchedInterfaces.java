@@ -1,5 +1,6 @@
 package driftwood.smell.detect;
 
+import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
@@ -29,6 +30,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * mismatched-interfaces: a client that, for one purpose, chooses between unrelated types and calls a differently named
@@ -76,10 +78,9 @@ public final class MismatchedInterfaces implements Detector<Chain> {
             }
         }
         List<Finding> findings = new ArrayList<>();
-        for (Choice each : choices) {
-            findings.add(finding(each, choices.stream().filter(other -> other != each
-                    && other.types().equals(each.types())).toList()));
-        }
+        Map<Set<String>, List<Choice>> byTypes = new LinkedHashMap<>();
+        choices.forEach(each -> byTypes.computeIfAbsent(each.types(), key -> new ArrayList<>()).add(each));
+        byTypes.values().forEach(same -> findings.add(finding(same.get(0), same.subList(1, same.size()))));
         return findings;
     }
 
@@ -109,6 +110,12 @@ public final class MismatchedInterfaces implements Detector<Chain> {
                 ? Optional.of(new Choice(file, chain, calling, calls)) : Optional.empty();
     }
 
+    /** Whether a type holds the other or hands it out: a whole and its part are no strangers. */
+    private static boolean gives(TypeOutline type, TypeOutline other, Program program) {
+        return Stream.concat(type.fields().stream().map(FieldOutline::type), type.routines().stream()
+                .map(RoutineOutline::returns)).anyMatch(each -> program.resolve(each, type).filter(other::equals).isPresent());
+    }
+
     private static List<RoutineOutline> routines(Deed deed, Chain chain, Program program) {
         List<RoutineOutline> found = program.routinesAt(deed.call(), chain.within());
         return found.isEmpty() ? program.answering(deed.call(), chain.within()) : found;
@@ -127,7 +134,9 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
                 calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
         boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
-        return areAlternatives(calls, chain) && shapes.size() == calls.size() && results.size() == 1
+        boolean part = calls.keySet().stream().anyMatch(type -> calls.keySet().stream().anyMatch(other ->
+                type != other && gives(type, other, program)));
+        return !part && areAlternatives(calls, chain) && shapes.size() == calls.size() && results.size() == 1
                 && !results.contains("void") && !offered && !kin;
     }
 

@@ -74,8 +74,15 @@ public final class NearTwinClasses implements Detector<Shape> {
             while (left.size() > 1) {
                 TypeOutline first = left.remove(0);
                 List<TypeOutline> twins = new ArrayList<>(List.of(first));
-                left.stream().filter(each -> areTwins(byType.get(first.name()), byType.get(each.name()))
-                        && !isKin(first, each, program)).forEach(twins::add);
+                Set<String> differing = new LinkedHashSet<>();
+                for (TypeOutline each : left) {
+                    Set<String> more = new LinkedHashSet<>(differing);
+                    more.addAll(differing(byType.get(first.name()), byType.get(each.name())));
+                    if (!isKin(first, each, program) && areTwins(byType.get(first.name()), more)) {
+                        twins.add(each);
+                        differing = more;
+                    }
+                }
                 left.removeAll(twins);
                 if (twins.size() > 1) {
                     findings.add(finding(twins, byType));
@@ -97,20 +104,22 @@ public final class NearTwinClasses implements Detector<Shape> {
         return program.ancestors(one).contains(other) || program.ancestors(other).contains(one);
     }
 
-    private static boolean areTwins(Map<String, Shape> one, Map<String, Shape> other) {
-        int differing = 0;
-        int repeated = 0;
-        for (Map.Entry<String, Shape> each : one.entrySet()) {
-            Shape mine = each.getValue();
-            Shape theirs = other.get(each.getKey());
-            if (mine.outline() != theirs.outline()) {
-                differing++;
-            } else if (mine.statements() >= 2 && !mine.name().equals("new") && !IDENTITY.contains(mine.name())) {
-                repeated++;
+    /** The routines of which the bodies differ, literals aside. */
+    private static Set<String> differing(Map<String, Shape> one, Map<String, Shape> other) {
+        Set<String> keys = new LinkedHashSet<>();
+        one.forEach((key, mine) -> {
+            if (mine.outline() != other.get(key).outline()) {
+                keys.add(key);
             }
-        }
-        boolean onlyTheDifferingOne = one.size() == 1 && differing == 1;
-        return differing <= 1 && repeated >= 1 && !onlyTheDifferingOne;
+        });
+        return keys;
+    }
+
+    /** One routine differs at most, and at least one with some work in it is repeated. */
+    private static boolean areTwins(Map<String, Shape> shapes, Set<String> differing) {
+        boolean repeats = shapes.values().stream().anyMatch(each -> !differing.contains(each.key())
+                && each.statements() >= 2 && !each.name().equals("new") && !IDENTITY.contains(each.name()));
+        return differing.size() <= 1 && repeats;
     }
 
     private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType) {

@@ -116,7 +116,8 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         RoutineOutline longest = steps.get(steps.size() - 1);
         boolean constructors = longest.isConstructor();
         List<Place> callers = new ArrayList<>();
-        steps.forEach(step -> callers.addAll(calls.outside(type, step)));
+        steps.forEach(step -> callers.addAll(calls.outside(type, step).stream()
+                .filter(place -> calls.counts(type, place.symbol())).toList()));
         List<String> neighbours = neighbours(longest);
         List<Evidence> evidence = new ArrayList<>();
         for (RoutineOutline step : steps) {

@@ -56,6 +56,8 @@ public final class TypeSwitch implements Detector<Chain> {
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(
             "(?i)(c|ch|chr|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
+    private static final Pattern PIECE = Pattern.compile("(?i).*(opcode|tag|token|insn|instruction|bytecode)");
+    private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
     /** Called back by a parser for each piece that it reads. */
     private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(start|end|on|visit|handle)(Element|Token|Tag|Line).*");
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
@@ -103,7 +105,7 @@ public final class TypeSwitch implements Detector<Chain> {
     }
 
     private static boolean isExcused(Chain chain) {
-        return COMPARISONS.contains(chain.routineName()) || isMain(chain) || isReading(chain)
+        return COMPARISONS.contains(chain.routineName()) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches()
                 || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
     }
@@ -122,6 +124,13 @@ public final class TypeSwitch implements Detector<Chain> {
                 arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER) || arm.isOn(Label.Kind.NAME));
         boolean called = CALLED_IN_A_LOOP.matcher(chain.routineName()).matches();
         return reader && literal && (chain.inLoop() || called || TOKEN.matcher(chain.subject().word()).matches());
+    }
+
+    /** What a loop takes from its input piece by piece: an instruction, a tag, an item. */
+    private static boolean isTaken(Chain chain) {
+        return chain.inLoop() && PIECE.matcher(chain.subject().word()).matches() && chain.arms().stream().allMatch(arm ->
+                arm.isOn(Label.Kind.NAME) || arm.isOn(Label.Kind.INTEGER)) && READER.matcher(chain.within()
+                + "." + chain.routineName()).matches();
     }
 
     /** At least two arms on variants do work, and the chain does more than create. */

@@ -16,8 +16,13 @@ package driftwood.smell.reach;
 public record Reach(String type, String routine, boolean atBirth, boolean stored, Resource resource, String source,
         boolean parameter, boolean given, int line) {
 
-    /** Whether the type exists to reach outside, rather than to look at the clock while it does something else. */
-    public boolean isEssential() {
-        return resource.kind().isOutside() || resource.kind() == Resource.Kind.CONSOLE || given || stored && resource.kind() == Resource.Kind.RANDOM;
+    /**
+     * Whether the type exists to reach outside, rather than to look at the clock while it does something else.
+     *
+     * @param hidden whether the routine around is private, so that what it gives back goes to its own type
+     */
+    public boolean isEssential(boolean hidden) {
+        return resource.kind().isOutside() || resource.kind() == Resource.Kind.CONSOLE || given && !hidden
+                || stored && resource.kind() == Resource.Kind.RANDOM;
     }
 }
