@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * hard-wired-notification: a routine that, having done its own work, tells two or more different collaborators of the
@@ -142,11 +143,15 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                 : program.answering(told.call(), telling.type());
     }
 
-    /** Handing a property down is no event, nor is a step that hands back the one that took it. */
+    private static final Pattern COLLECTION = Pattern.compile(".*(Map|Set|List|Collection|Queue|Deque|Vector|Cache|Table|Stack|Buffer)");
+
+    /** Handing a property down is no event, nor is what is kept in a collection, nor is a step that hands back the one that took it. */
     private static boolean isCommand(Told told, Telling telling, Program program) {
         List<RoutineOutline> meant = program.routinesAt(told.call(), telling.type());
         List<RoutineOutline> all = meant.isEmpty() ? answering(told, telling, program) : meant;
-        return !told.call().lastName().matches("set[A-Z_].*") && !all.isEmpty()
+        boolean kept = told.call().isCollecting() && program.typeOf(told.call().owner(), telling.type())
+                .filter(value -> COLLECTION.matcher(value.ref().simpleName()).matches()).isPresent();
+        return !kept && !told.call().lastName().matches("set[A-Z_].*") && !all.isEmpty()
                 && all.stream().noneMatch(each -> each.returns().isPresent() && each.owner().endsWith(each.returns().simpleName()));
     }
 

@@ -154,12 +154,20 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE)) || texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
         boolean handed = false;
         for (int i = 0; i < texts.size(); i++) {
-            String asArgument = ".*[(,]\\s*" + receivers.get(i) + "\\s*[),].*";
+            String asArgument = ".*[(,]\\s*(\\([\\w.<>]+\\)\\s*)?" + receivers.get(i) + "\\s*[),].*";
             for (int j = 0; j < texts.size(); j++) {
                 handed |= i != j && texts.get(j).matches(asArgument);
             }
         }
-        return !handed && (typed || receivers.stream().distinct().count() == calls.size());
+        return !handed && !isCapability(texts, chain) && (typed || receivers.stream().distinct().count() == calls.size());
+    }
+
+    /** Asks whether the subject can do more than its type says, and takes what all can do where it cannot. */
+    private static boolean isCapability(List<String> texts, Chain chain) {
+        String subject = chain.subject().text();
+        boolean tested = chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.TYPE));
+        return tested && chain.arms().size() < texts.size() && texts.stream().anyMatch(text -> text.startsWith(subject + "."))
+                && texts.stream().anyMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
     }
 
     private static Finding finding(Choice one, List<Choice> repeats) {

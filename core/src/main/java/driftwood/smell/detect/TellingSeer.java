@@ -28,7 +28,7 @@ final class TellingSeer implements Seer<Telling> {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override
@@ -63,7 +63,7 @@ final class TellingSeer implements Seer<Telling> {
             int from = end;
             while (from > 0) {
                 Optional<Told> told = told(statements.get(from - 1), routine);
-                if (isLogging(statements.get(from - 1))) {
+                if (isLogging(inner(statements.get(from - 1)))) {
                     from--;
                     continue;
                 }
@@ -90,16 +90,18 @@ final class TellingSeer implements Seer<Telling> {
                     || statement instanceof Loop || statement instanceof Match;
         }
 
-        /** A call on a field, whose result nobody uses; perhaps under a condition. */
-        private Optional<Told> told(Node statement, Routine routine) {
-            Node inner = statement;
+        /** The one statement under a condition, or the statement itself. */
+        private static Node inner(Node statement) {
             if (statement instanceof If branch && branch.otherwise().isEmpty()) {
                 List<Node> body = Search.statements(branch.then());
-                if (body.size() == 1) {
-                    inner = body.get(0);
-                }
+                return body.size() == 1 ? body.get(0) : statement;
             }
-            if (!(inner instanceof Evaluate evaluate) || !(evaluate.expression() instanceof Call call)
+            return statement;
+        }
+
+        /** A call on a field, whose result nobody uses; perhaps under a condition. */
+        private Optional<Told> told(Node statement, Routine routine) {
+            if (!(inner(statement) instanceof Evaluate evaluate) || !(evaluate.expression() instanceof Call call)
                     || call.receiver().isEmpty() || call.arguments().isEmpty()) {
                 return Optional.empty();
             }

