@@ -1,11 +1,14 @@
 package driftwood.source;
 
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** A language that Driftwood reads, told by the extension of the file name. */
 public enum Language {
     JAVA("java", "java", "Java"), PYTHON("python", "py", "Python");
+
+    private static final Map<String, String> PYTHON_WORDS = Map.of("null", "None", "true", "True", "false", "False");
 
     private final String key;
     private final String extension;
@@ -29,7 +32,13 @@ public enum Language {
 
     /** The word for nothing in the language of a file. @param file its path */
     public static String nothingIn(String file) {
-        return ofFileName(file).filter(PYTHON::equals).isPresent() ? "None" : "null";
+        return spelledIn(file, "null");
+    }
+
+    /** A literal as the language of a file spells it. @param word null, true, false, or anything else, which stays as it is */
+    public static String spelledIn(String file, String word) {
+        boolean python = ofFileName(file).filter(PYTHON::equals).isPresent();
+        return python ? PYTHON_WORDS.getOrDefault(word, word) : word;
     }
 
     /** Whether a bare name inside a type can mean a member of the object itself. */

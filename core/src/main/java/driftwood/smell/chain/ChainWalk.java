@@ -7,6 +7,7 @@ import driftwood.smell.chain.Chain.Form;
 import driftwood.smell.chain.Chain.Label;
 import driftwood.smell.chain.Chain.Subject;
 import driftwood.smell.chain.Labels.Question;
+import driftwood.source.Language;
 import driftwood.tree.*;
 import driftwood.tree.Arm;
 import java.util.ArrayList;
@@ -30,7 +31,7 @@ final class ChainWalk extends Walk {
 
     ChainWalk(FileTree file) {
         super(file);
-        this.labels = new Labels(this::trail, file.source().text());
+        this.labels = new Labels(this::trail, file.source().text(), Language.nothingIn(file.file().path()));
         this.bodies = new Bodies(file.source().text());
         this.deeds = new Deeds(file, this::trail);
     }

@@ -37,11 +37,13 @@ final class Labels {
 
     private final Function<Node, Trail> trails;
     private final String source;
+    private final String nothing;
 
-    /** @param trails the way to a value @param source text of the file */
-    Labels(Function<Node, Trail> trails, String source) {
+    /** @param trails the way to a value @param source text of the file @param nothing its word for nothing */
+    Labels(Function<Node, Trail> trails, String source, String nothing) {
         this.trails = trails;
         this.source = source;
+        this.nothing = nothing;
     }
 
     /**
@@ -83,7 +85,7 @@ final class Labels {
         @Override
         public Optional<Question> visitNullTest(NullTest test) {
             return test.negated() ? Optional.empty()
-                    : one(test.subject(), new Label(Label.Kind.NULL, "null", Trail.UNKNOWN));
+                    : one(test.subject(), new Label(Label.Kind.NULL, nothing, Trail.UNKNOWN));
         }
 
         @Override

@@ -8,6 +8,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
+import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -54,14 +55,14 @@ final class Calls {
 
     private Place place(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
         List<String> filled = new ArrayList<>();
+        String file = program.type(within).map(TypeOutline::file).orElse("");
         for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
             String keyword = arguments.get(i).keyword();
             if (arguments.get(i).isFiller()) {
                 filled.add((keyword.isEmpty() ? called.parameters().get(i).name() : keyword) + " with "
-                        + arguments.get(i).name());
+                        + Language.spelledIn(file, arguments.get(i).name()));
             }
         }
-        String file = program.type(within).map(TypeOutline::file).orElse("");
         return new Place(file, line, line, routine, filled.isEmpty() ? "calls it" : "fills " + String.join(", ", filled));
     }
 

@@ -17,6 +17,7 @@ import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
+import driftwood.source.Language;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -125,7 +126,8 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
         boolean test = program.type(within).map(type -> program.fileOf(type).test()).orElse(true);
         if (!test && routine.takes(arguments.size()) && passed.filter(Argument::isBooleanLiteral).isPresent()) {
             String file = program.type(within).map(TypeOutline::file).orElse("");
-            places.add(new Place(file, line, line, caller, "passes " + passed.get().name()));
+            places.add(new Place(file, line, line, caller, "passes "
+                    + Language.spelledIn(file, passed.get().name())));
         }
     }
 

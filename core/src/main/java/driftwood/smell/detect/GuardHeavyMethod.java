@@ -77,7 +77,7 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
 
         @Override
         public int version() {
-            return 5;
+            return 6;
         }
 
         @Override

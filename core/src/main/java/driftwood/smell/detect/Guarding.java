@@ -68,7 +68,26 @@ final class Guarding {
         Map<String, Integer> asked = new HashMap<>();
         List<Role> roles = statements.stream().map(each -> role(each, asked, given)).toList();
         boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
-        return looksUp || initialises(statements, roles) ? List.of() : roles;
+        return looksUp || initialises(statements, roles) || decides(statements, roles) ? List.of() : roles;
+    }
+
+    /** Exits with different answers are a table of decisions; exits with yes or no before a last answer are a question. */
+    private static boolean decides(List<Node> statements, List<Role> roles) {
+        Set<String> answers = new HashSet<>();
+        for (int i = 0; i < roles.size(); i++) {
+            if (roles.get(i) == Role.GUARD && statements.get(i) instanceof If branch) {
+                Search.all(branch.then(), Return.class).forEach(each -> each.value().ifPresent(value ->
+                        answers.add(answer(value))));
+            }
+        }
+        int core = roles.indexOf(Role.CORE);
+        boolean question = core >= 0 && statements.get(core) instanceof Return && !answers.isEmpty()
+                && Set.of("true", "false").containsAll(answers);
+        return answers.size() > 1 || question;
+    }
+
+    private static String answer(Node value) {
+        return value instanceof Literal literal ? literal.text() : name(value);
     }
 
     /** One field is worked out and others are set beside it: that makes an object ready, it guards nothing. */

@@ -20,13 +20,16 @@ import driftwood.smell.creation.Birth;
 import driftwood.smell.creation.Birth.How;
 import driftwood.smell.reach.Reach;
 import driftwood.smell.reach.Reaching;
+import driftwood.smell.reach.Resource;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -78,6 +81,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
             seen.sighting().reach().filter(each -> each.isEssential(isPrivate(each, program))).ifPresent(each ->
                     reaches.computeIfAbsent(each.type(), key -> new ArrayList<>()).add(each));
         }
+        reaches.entrySet().removeIf(each -> isAside(each.getKey(), each.getValue(), program));
         Map<String, Group> groups = new LinkedHashMap<>();
         for (Seen<Reaching.Fact> seen : sighted) {
             if (!seen.test() && seen.sighting().birth().isPresent()) {
@@ -89,6 +93,16 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
             findings.add(finding(group, reaches.get(group.collaborator().name()), program));
         }
         return findings;
+    }
+
+    /** A type that does other things and prints something beside them. */
+    private static boolean isAside(String type, List<Reach> reaches, Program program) {
+        Set<String> printing = new HashSet<>();
+        reaches.forEach(each -> printing.add(each.routine()));
+        long working = program.type(type).stream().flatMap(each -> each.routines().stream())
+                .filter(each -> each.hasBody() && !each.isConstructor()).count();
+        return reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CONSOLE)
+                && printing.size() * 2L < working;
     }
 
     private static boolean isPrivate(Reach reach, Program program) {

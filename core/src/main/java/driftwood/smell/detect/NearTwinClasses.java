@@ -60,7 +60,7 @@ public final class NearTwinClasses implements Detector<Shape> {
     public List<Finding> judge(Program program, List<Seen<Shape>> sighted) {
         Map<String, Map<String, Shape>> byType = new LinkedHashMap<>();
         for (Seen<Shape> seen : sighted) {
-            if (!seen.test()) {
+            if (!seen.test() && !seen.sighting().name().isEmpty()) {
                 byType.computeIfAbsent(seen.sighting().type(), key -> new TreeMap<>())
                         .put(seen.sighting().key(), seen.sighting());
             }

@@ -47,7 +47,7 @@ public final class SwappedArguments implements Detector<Void> {
             List.of("parameter-object", "builder"));
 
     private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
-            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|decrypt|orient).*");
+            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
     /** Names that say nothing: numbered ones, and single letters that are no measure. */
     private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
     private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
@@ -173,7 +173,8 @@ public final class SwappedArguments implements Detector<Void> {
         }
         RoutineOutline called = meant.get(0);
         String own = caller.substring(caller.indexOf('#') + 1);
-        boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(own).matches()
+        String routine = own.replaceAll("\\(.*", "");
+        boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(routine).matches()
                 || own.startsWith(called.name() + "(") || DELIBERATE.matcher(caller).matches()
                 || called.returns().text().equals("boolean") || differentOwners(arguments, called)
                 || isAlsoStraight(called, arguments, outline, caller);

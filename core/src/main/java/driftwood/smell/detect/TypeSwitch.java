@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -122,6 +123,9 @@ public final class TypeSwitch implements Detector<Chain> {
                 || READING.matcher(chain.routineName()).matches();
         boolean literal = chain.arms().stream().anyMatch(
                 arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER) || arm.isOn(Label.Kind.NAME));
+        if (literal && chain.inLoop() && chain.subject().word().toLowerCase(Locale.ROOT).contains("token")) {
+            return true;
+        }
         boolean called = CALLED_IN_A_LOOP.matcher(chain.routineName()).matches();
         return reader && literal && (chain.inLoop() || called || TOKEN.matcher(chain.subject().word()).matches());
     }
