@@ -28,7 +28,7 @@ final class FlagSeer implements Seer<Split> {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override
@@ -92,6 +92,10 @@ final class FlagSeer implements Seer<Split> {
 
         private void split(Routine routine, int at, List<Node> core) {
             String flag = routine.parameters().get(at).name();
+            if (core.size() == 1 && core.get(0) instanceof Return back
+                    && back.value().orElse(null) instanceof Conditional choice) {
+                choice(routine, at, choice);
+            }
             if (core.isEmpty() || !(core.get(0) instanceof If branch)) {
                 return;
             }
@@ -111,6 +115,18 @@ final class FlagSeer implements Seer<Split> {
                 String second = file.brief(otherwise.get(0));
                 splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first));
             }
+        }
+
+        /** The whole body is one value or another. */
+        private void choice(Routine routine, int at, Conditional choice) {
+            String flag = routine.parameters().get(at).name();
+            asks(choice.condition(), flag).ifPresent(on -> {
+                if (Search.any(choice.then(), Call.class::isInstance) && Search.any(choice.otherwise(), Call.class::isInstance)) {
+                    Node whenOn = on ? choice.then() : choice.otherwise();
+                    Node whenOff = on ? choice.otherwise() : choice.then();
+                    splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff)));
+                }
+            });
         }
 
         private String member(Routine routine) {

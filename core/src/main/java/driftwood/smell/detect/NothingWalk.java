@@ -16,6 +16,8 @@ import java.util.Set;
 
 /** Walks one file for {@link NothingSeer}. */
 final class NothingWalk extends Walk {
+    private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
+
     private final List<NothingSighting> sightings = new ArrayList<>();
     private final Deque<Frame> frames = new ArrayDeque<>();
     private int lambdas;
@@ -132,6 +134,17 @@ final class NothingWalk extends Walk {
                 add(Kind.HANDS_ON, trail, "", at, condition());
             }
             return null;
+        }
+
+        /** A search or a look-up that is told to give nothing where it finds nothing. */
+        @Override
+        public Void visitCall(Call call) {
+            List<Node> arguments = call.arguments();
+            if (SEARCHING.contains(call.name()) && !arguments.isEmpty() && isNull(arguments.get(arguments.size() - 1))) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, "where " + call.name() + "() finds nothing");
+                return null;
+            }
+            return visitNode(call);
         }
 
         @Override
@@ -284,7 +297,8 @@ final class NothingWalk extends Walk {
     }
 
     private void guard(NullTest test, Kind kind, Node at, String note) {
-        Trail trail = trail(test.subject()).unheld();
+        Node asked = test.subject() instanceof Assignment assignment ? assignment.value() : test.subject();
+        Trail trail = trail(asked).unheld();
         if (trail.isKnown() && (trail.isCall() || !trail.steps().isEmpty() || trail.start() == Trail.Start.NAME)) {
             add(kind, trail, "", at, note);
         }
