@@ -6,6 +6,7 @@ import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.detect.ConstructorWork.Deed;
 import driftwood.smell.detect.ConstructorWork.Kind;
+import driftwood.smell.reach.Resource;
 import driftwood.smell.reach.Resources;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -36,7 +37,7 @@ final class ConstructorWorkSeer implements Seer<Deed> {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override
@@ -49,6 +50,7 @@ final class ConstructorWorkSeer implements Seer<Deed> {
     private static final class Seeing extends Walk {
         private final List<Deed> deeds = new ArrayList<>();
         private final Set<String> parameters = new HashSet<>();
+        private final Set<String> threads = new HashSet<>();
         private boolean inside;
         private int loops;
         private int branches;
@@ -73,6 +75,7 @@ final class ConstructorWorkSeer implements Seer<Deed> {
                 loops = 0;
                 branches = 0;
                 parameters.clear();
+                threads.clear();
                 routine.parameters().forEach(each -> parameters.add(each.name()));
                 super.visitRoutine(routine);
                 inside = false;
@@ -146,6 +149,10 @@ final class ConstructorWorkSeer implements Seer<Deed> {
                         deed(Kind.RESOURCE, what.title(), 0, call);
                     }
                 });
+                if (call.name().equals("start") && call.arguments().isEmpty()
+                        && call.receiver().map(this::isThread).orElse(false)) {
+                    deed(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
+                }
                 boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                         && (name.name().equals("this") || name.name().equals("self")));
                 boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each)).orElse(false);
@@ -159,6 +166,30 @@ final class ConstructorWorkSeer implements Seer<Deed> {
                 }
             }
             return super.visitCall(call);
+        }
+
+        /** A thread made here, at once or a line before. */
+        private boolean isThread(Node receiver) {
+            String name = receiver instanceof Name bare ? bare.name() : receiver instanceof Member member ? member.name() : "";
+            return receiver instanceof Creation made ? made.type().simpleName().endsWith("Thread") : threads.contains(name);
+        }
+
+        @Override
+        public Void visitAssignment(Assignment assignment) {
+            if (inside && assignment.value() instanceof Creation made && made.type().simpleName().endsWith("Thread")) {
+                threads.add(assignment.target() instanceof Member member ? member.name()
+                        : assignment.target() instanceof Name name ? name.name() : "");
+            }
+            return super.visitAssignment(assignment);
+        }
+
+        @Override
+        public Void visitLocal(Local local) {
+            if (inside && local.initial().orElse(local) instanceof Creation made
+                    && made.type().simpleName().endsWith("Thread")) {
+                threads.add(local.name());
+            }
+            return super.visitLocal(local);
         }
 
         private static boolean isStatic(Node receiver) {

@@ -167,7 +167,7 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     /** A class of its own that holds something, and not part of the same class. */
     private static boolean isOther(TypeOutline other, TypeOutline type, Program program) {
         boolean module = program.type(type.outer()).map(TypeOutline::isModule).orElse(false);
-        boolean nested = other.name().startsWith(type.name() + ".")
+        boolean nested = !type.isModule() && other.name().startsWith(type.name() + ".")
                 || program.ancestors(type).stream().anyMatch(each -> other.name().startsWith(each.name() + ".")) || type.name().startsWith(other.name() + ".")
                 || !module && !other.outer().isEmpty() && other.outer().equals(type.outer());
         return !nested && other.kind() != TypeKind.ENUM && !other.isInterface()
