@@ -1,0 +1,219 @@
+package driftwood.smell.clause;
+
+/** The clauses of the catalogue for flag-argument, each with a source that has it or has it not. */
+class FlagArgumentClausesTest extends Clauses {
+
+    @Override
+    String smell() {
+        return "flag-argument";
+    }
+
+    @Override
+    void clauses() {
+        java("split").has("""
+                package quay;
+                class Tower {
+                    void signal(String s, boolean urgent) {
+                        if (urgent) {
+                            ring();
+                            System.out.println(s + "!");
+                        } else {
+                            System.out.println(s);
+                            log(s);
+                        }
+                    }
+                    void ring() { System.out.println(1); }
+                    void log(String s) { System.out.println(s); }
+                }
+                class O {
+                    void go(Tower t) { t.signal("x", true); }
+                }
+                """);
+        java("shared declarations and return").has("""
+                package quay;
+                class Dues {
+                    int quote(int n, boolean summer) {
+                        int sum;
+                        if (summer) {
+                            sum = n * 3;
+                            sum += extra(n);
+                        } else {
+                            sum = n * 2;
+                            log(n);
+                        }
+                        return sum;
+                    }
+                    int extra(int n) { return n; }
+                    void log(int n) { System.out.println(n); }
+                    int a() { return quote(3, false); }
+                }
+                """);
+        java("early return").has("""
+                package quay;
+                class Dues {
+                    int quote(int n, boolean summer) {
+                        if (summer) {
+                            log(n);
+                            return n * 3;
+                        }
+                        log(n + 1);
+                        return n * 2;
+                    }
+                    void log(int n) { System.out.println(n); }
+                    int a() { return quote(3, true) + quote(4, false); }
+                }
+                """);
+        java("no literal").hasNot("""
+                package quay;
+                class Dues {
+                    int quote(int n, boolean summer) {
+                        if (summer) {
+                            log(n);
+                            return n * 3;
+                        }
+                        log(n + 1);
+                        return n * 2;
+                    }
+                    void log(int n) { System.out.println(n); }
+                    int a(boolean b) { return quote(3, b); }
+                }
+                """);
+        java("partial body").hasNot("""
+                package quay;
+                class Dues {
+                    int quote(int n, boolean summer) {
+                        log(n);
+                        log(n + 2);
+                        int s = n * 4;
+                        if (summer) { s += 3; }
+                        log(s);
+                        return s;
+                    }
+                    void log(int n) { System.out.println(n); }
+                    int a() { return quote(3, true); }
+                }
+                """);
+        java("setter").hasNot("""
+                package quay;
+                class Dues {
+                    boolean open;
+                    void setOpen(boolean open) { this.open = open; }
+                    void a() { setOpen(true); }
+                }
+                """);
+        python("split").has("""
+                class Tower:
+                    def signal(self, text, urgent):
+                        if urgent:
+                            self.ring()
+                            print(text + "!")
+                        else:
+                            print(text)
+                            self.log(text)
+                    def ring(self): print(1)
+                    def log(self, t): print(t)
+                def go(t: Tower):
+                    t.signal("x", True)
+                """);
+        python("keyword default").has("""
+                class Tower:
+                    def signal(self, text, urgent=False):
+                        if urgent:
+                            self.ring()
+                            print(text + "!")
+                        else:
+                            print(text)
+                            self.log(text)
+                    def ring(self): print(1)
+                    def log(self, t): print(t)
+                def go():
+                    Tower().signal("x", urgent=True)
+                """);
+        python("function").has("""
+                def quote(n, summer):
+                    if summer:
+                        print(n)
+                        return n * 3
+                    print(n + 1)
+                    return n * 2
+                def a(): return quote(3, True)
+                """);
+        python("partial").hasNot("""
+                def quote(n, summer):
+                    print(n)
+                    s = n * 4
+                    if summer:
+                        s += 3
+                    print(s)
+                    return s
+                def a(): return quote(3, True)
+                """);
+        java("conditional return").has("""
+                package quay;
+                class Horn {
+                    int loud(int n) { return n; }
+                    int soft(int n) { return n; }
+                    int blow(int n, boolean loud) { return loud ? loud(n) * 2 : soft(n) + 1; }
+                    int a() { return blow(3, true); }
+                }
+                """);
+        java("negated with shared locals").has("""
+                package quay;
+                class Horn {
+                    void blow(int n, boolean quiet) {
+                        int times = n * 2;
+                        if (!quiet) {
+                            for (int i = 0; i < times; i++) { sound(); }
+                        } else { lamp(times); }
+                    }
+                    void sound() { System.out.println(1); }
+                    void lamp(int t) { System.out.println(t); }
+                }
+                class O {
+                    void a(Horn h) { h.blow(2, false); }
+                }
+                """);
+        java("flag handed on").hasNot("""
+                package quay;
+                class Horn {
+                    void blow(boolean quiet) { sound(quiet); }
+                    void sound(boolean q) { System.out.println(q); }
+                    void a() { blow(true); }
+                }
+                """);
+        java("guard only").hasNot("""
+                package quay;
+                class Horn {
+                    int n;
+                    void blow(boolean on) {
+                        if (!on) { return; }
+                        n++;
+                        sound(n);
+                    }
+                    void sound(int q) { System.out.println(q); }
+                    void a() { blow(true); }
+                }
+                """);
+        python("conditional return").has("""
+                class Horn:
+                    def blow(self, n, loud=False):
+                        return self.loud(n) * 2 if loud else self.soft(n) + 1
+                    def loud(self, n): return n
+                    def soft(self, n): return n
+                def a(h: Horn):
+                    h.blow(3, True)
+                """);
+        python("never literal").hasNot("""
+                class Horn:
+                    def blow(self, n, loud):
+                        if loud:
+                            print(n)
+                            return self.a(n)
+                        return self.b(n) + 1
+                    def a(self, n): return n
+                    def b(self, n): return n
+                def go(h: Horn, x):
+                    h.blow(3, x)
+                """);
+    }
+}

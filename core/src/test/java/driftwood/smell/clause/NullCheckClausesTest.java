@@ -1,0 +1,531 @@
+package driftwood.smell.clause;
+
+/** The clauses of the catalogue for null-check, each with a source that has it or has it not. */
+class NullCheckClausesTest extends Clauses {
+
+    @Override
+    String smell() {
+        return "null-check";
+    }
+
+    @Override
+    void clauses() {
+        java("routine").has("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    String name;
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    List<Pilot> all = new ArrayList<>();
+                    Pilot find(String n) {
+                        for (Pilot p : all) {
+                            if (p.name.equals(n)) { return p; }
+                        }
+                        return null;
+                    }
+                }
+                class Office {
+                    Roster r;
+                    void a(String n) {
+                        Pilot p = r.find(n);
+                        if (p != null) { p.board(); }
+                    }
+                }
+                """);
+        java("map get handed on").has("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    Map<String, Pilot> all = new HashMap<>();
+                    Pilot find(String n) { return all.get(n); }
+                }
+                class Office {
+                    Roster r;
+                    void a(String n) {
+                        Pilot p = r.find(n);
+                        if (p != null) { p.board(); }
+                    }
+                }
+                """);
+        java("map get via local").has("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    Map<String, Pilot> all = new HashMap<>();
+                    Pilot find(String n) {
+                        Pilot p = all.get(n);
+                        return p;
+                    }
+                }
+                class Office {
+                    Roster r;
+                    String a(String n) {
+                        Pilot p = r.find(n);
+                        if (p == null) { return "none"; }
+                        p.board();
+                        return "ok";
+                    }
+                }
+                """);
+        java("field in three places").has("""
+                package quay;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                    void leave() { System.out.println(2); }
+                    String n() { return "x"; }
+                }
+                class Ship {
+                    Pilot pilot;
+                    void set(Pilot p) { pilot = p; }
+                    void a() {
+                        if (pilot != null) { pilot.board(); }
+                    }
+                    void b() {
+                        if (pilot != null) { pilot.leave(); }
+                    }
+                    String c() { return pilot == null ? "none" : pilot.n(); }
+                }
+                """);
+        java("getter three places").has("""
+                package quay;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                    String n() { return "x"; }
+                }
+                class Ship {
+                    private Pilot pilot;
+                    Pilot getPilot() { return pilot; }
+                    void setPilot(Pilot p) { pilot = p; }
+                }
+                class O {
+                    void a(Ship s) {
+                        if (s.getPilot() != null) { s.getPilot().board(); }
+                    }
+                    String b(Ship s) { return s.getPilot() == null ? "none" : s.getPilot().n(); }
+                    void c(Ship s) {
+                        if (s.getPilot() == null) return;
+                        s.getPilot().board();
+                    }
+                }
+                """);
+        java("argument check").hasNot("""
+                package quay;
+                class Ship {
+                    String n;
+                    void a(String n) {
+                        if (n == null) throw new IllegalArgumentException("n");
+                        this.n = n;
+                    }
+                }
+                """);
+        java("lazy").hasNot("""
+                package quay;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Ship {
+                    private Pilot p;
+                    Pilot pilot() {
+                        if (p == null) { p = new Pilot(); }
+                        return p;
+                    }
+                    void a() { pilot().board(); }
+                    void b() {
+                        if (p == null) { p = new Pilot(); }
+                        p.board();
+                    }
+                    void c() {
+                        if (p == null) { p = new Pilot(); }
+                        p.board();
+                    }
+                }
+                """);
+        java("error thrown at once").hasNot("""
+                package quay;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    Pilot p;
+                    boolean k;
+                    Pilot find(String n) {
+                        if (k) { return p; }
+                        return null;
+                    }
+                }
+                class Office {
+                    Roster r;
+                    void a(String n) {
+                        Pilot p = r.find(n);
+                        if (p == null) { throw new IllegalStateException("none"); }
+                        p.board();
+                    }
+                }
+                """);
+        java("foreign").hasNot("""
+                package quay;
+                import java.util.*;
+                class O {
+                    void a(Map<String, String> m) {
+                        String s = m.get("x");
+                        if (s != null) { System.out.println(s); }
+                    }
+                    void b() {
+                        String e = System.getenv("X");
+                        if (e != null) System.out.println(e);
+                    }
+                }
+                """);
+        java("optional").hasNot("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    void board() { }
+                }
+                class R {
+                    Optional<Pilot> find() { return Optional.empty(); }
+                }
+                class O {
+                    void a(R r) { r.find().ifPresent(Pilot::board); }
+                }
+                """);
+        python("routine is None").has("""
+                class Pilot:
+                    def board(self): print(1)
+                class Roster:
+                    def __init__(self): self.all = []
+                    def find(self, name):
+                        for p in self.all:
+                            if p.name == name:
+                                return p
+                        return None
+                class Office:
+                    def __init__(self): self.roster = Roster()
+                    def a(self, n):
+                        p = self.roster.find(n)
+                        if p is not None:
+                            p.board()
+                """);
+        python("truth guard").has("""
+                class Pilot:
+                    def board(self): print(1)
+                class Roster:
+                    def __init__(self): self.all = []
+                    def find(self, name):
+                        for p in self.all:
+                            if p.name == name:
+                                return p
+                        return None
+                class Office:
+                    def __init__(self): self.roster = Roster()
+                    def a(self, n):
+                        p = self.roster.find(n)
+                        if p:
+                            p.board()
+                    def b(self, n):
+                        p = self.roster.find(n)
+                        if not p:
+                            return "none"
+                        return p.board()
+                """);
+        python("implicit None").has("""
+                class Roster:
+                    def __init__(self): self.all = []
+                    def find(self, name):
+                        for p in self.all:
+                            if p.name == name:
+                                return p
+                def a(r: Roster, n):
+                    p = r.find(n)
+                    if p is None:
+                        return "nobody"
+                    return p.name
+                """);
+        python("dict get handed on").has("""
+                class Roster:
+                    def __init__(self): self.all = {}
+                    def find(self, name):
+                        return self.all.get(name)
+                def a(r: Roster, n):
+                    p = r.find(n)
+                    if p is None:
+                        return "nobody"
+                    return p.name
+                """);
+        python("field").has("""
+                class Ship:
+                    def __init__(self, name):
+                        self.name = name
+                        self.pilot = None
+                    def take(self, pilot): self.pilot = pilot
+                    def a(self):
+                        if self.pilot is not None:
+                            self.pilot.board()
+                    def b(self):
+                        if self.pilot is not None:
+                            self.pilot.leave()
+                    def c(self):
+                        return "none" if self.pilot is None else self.pilot.name
+                """);
+        python("default replaced").hasNot("""
+                class Ship:
+                    def __init__(self, crew=None):
+                        if crew is None:
+                            crew = []
+                        self.crew = crew
+                    def a(self, log=None):
+                        log = log if log is not None else print
+                        log("x")
+                """);
+        python("lazy").hasNot("""
+                class Ship:
+                    def __init__(self):
+                        self._pilot = None
+                    def pilot(self):
+                        if self._pilot is None:
+                            self._pilot = object()
+                        return self._pilot
+                    def b(self):
+                        if self._pilot is None:
+                            self._pilot = object()
+                        return self._pilot
+                    def c(self):
+                        if self._pilot is None:
+                            self._pilot = object()
+                        return self._pilot
+                """);
+        python("raised at once").hasNot("""
+                class Roster:
+                    def find(self, name):
+                        if name in self.all:
+                            return self.all[name]
+                        return None
+                def a(r: Roster, n):
+                    p = r.find(n)
+                    if p is None:
+                        raise KeyError(n)
+                    return p.name
+                """);
+        java("stream orElse null").has("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    String name;
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    List<Pilot> all = new ArrayList<>();
+                    Pilot find(String n) {
+                        return all.stream().filter(p -> p.name.equals(n)).findFirst().orElse(null);
+                    }
+                }
+                class Office {
+                    Roster r;
+                    void a(String n) {
+                        Pilot p = r.find(n);
+                        if (p != null) { p.board(); }
+                    }
+                }
+                """);
+        java("Objects.nonNull guard").has("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    String name;
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    Map<String, Pilot> all = new HashMap<>();
+                    Pilot find(String n) {
+                        if (all.containsKey(n)) { return all.get(n); }
+                        return null;
+                    }
+                }
+                class Office {
+                    Roster r;
+                    void a(String n) {
+                        Pilot p = r.find(n);
+                        if (Objects.nonNull(p)) { p.board(); }
+                    }
+                }
+                """);
+        java("conditional default").has("""
+                package quay;
+                class Pilot {
+                    String name() { return "x"; }
+                }
+                class Roster {
+                    Pilot duty;
+                    boolean open;
+                    Pilot onDuty() { return open ? duty : null; }
+                }
+                class Office {
+                    Roster r;
+                    String a() {
+                        Pilot p = r.onDuty();
+                        return p == null ? "nobody" : p.name();
+                    }
+                }
+                """);
+        java("guard directly on the call").has("""
+                package quay;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    Pilot duty;
+                    boolean open;
+                    Pilot onDuty() {
+                        if (!open) { return null; }
+                        return duty;
+                    }
+                }
+                class Office {
+                    Roster r;
+                    void a() {
+                        if (r.onDuty() != null) { r.onDuty().board(); }
+                    }
+                }
+                """);
+        java("ofNullable wraps").has("""
+                package quay;
+                import java.util.*;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Roster {
+                    Pilot duty;
+                    boolean open;
+                    Pilot onDuty() {
+                        if (!open) { return null; }
+                        return duty;
+                    }
+                }
+                class Office {
+                    Roster r;
+                    void a() { Optional.ofNullable(r.onDuty()).ifPresent(Pilot::board); }
+                }
+                """);
+        java("null in null out").hasNot("""
+                package quay;
+                class Names {
+                    String trimmed(String s) {
+                        if (s == null) { return null; }
+                        return s.trim();
+                    }
+                }
+                class Office {
+                    Names n;
+                    void a(String s) {
+                        String t = n.trimmed(s);
+                        if (t != null) { System.out.println(t); }
+                    }
+                }
+                """);
+        java("field guarded twice only").hasNot("""
+                package quay;
+                class Pilot {
+                    void board() { System.out.println(1); }
+                }
+                class Ship {
+                    Pilot p;
+                    void set(Pilot q) { p = q; }
+                    void a() { if (p != null) p.board(); }
+                    void b() { if (p != null) p.board(); }
+                }
+                """);
+        python("next with default None").has("""
+                class Roster:
+                    def __init__(self): self.all = []
+                    def find(self, name):
+                        return next((p for p in self.all if p.name == name), None)
+                class Office:
+                    def __init__(self, roster: Roster): self.roster = roster
+                    def board(self, name):
+                        p = self.roster.find(name)
+                        if p is not None:
+                            p.board()
+                """);
+        python("walrus").has("""
+                class Roster:
+                    def __init__(self): self.all = {}
+                    def find(self, name):
+                        if name in self.all:
+                            return self.all[name]
+                        return None
+                class Office:
+                    def __init__(self): self.roster = Roster()
+                    def board(self, name):
+                        if (p := self.roster.find(name)) is not None:
+                            p.board()
+                """);
+        python("or default").has("""
+                class Roster:
+                    def find(self, name):
+                        for p in self.all:
+                            if p.name == name:
+                                return p
+                        return None
+                def board(roster: Roster, name):
+                    p = roster.find(name) or Guest()
+                    p.board()
+                class Guest:
+                    def board(self): print(1)
+                """);
+        python("optional annotation and guard in other module").has(at("roster.py", """
+                from typing import Optional
+                class Pilot:
+                    def board(self) -> None:
+                        print("x")
+                class Roster:
+                    def __init__(self) -> None:
+                        self.pilots: list[Pilot] = []
+                    def find(self, name: str) -> Optional[Pilot]:
+                        for pilot in self.pilots:
+                            if pilot.name == name:
+                                return pilot
+                        return None
+                """),
+                at("office.py", """
+                from roster import Roster
+                class Office:
+                    def __init__(self, roster: Roster) -> None:
+                        self.roster = roster
+                    def arrive(self, name: str) -> None:
+                        pilot = self.roster.find(name)
+                        if pilot is None:
+                            return
+                        pilot.board()
+                """));
+        python("boolean result").hasNot("""
+                class Gate:
+                    def is_open(self, name):
+                        if name == "x":
+                            return True
+                def a(gate: Gate, name):
+                    o = gate.is_open(name)
+                    if o:
+                        print(o)
+                """);
+        python("generator").hasNot("""
+                class Roster:
+                    def names(self):
+                        for p in self.all:
+                            if p.hidden:
+                                return
+                            yield p.name
+                def a(r: Roster):
+                    n = r.names()
+                    if n:
+                        print(list(n))
+                """);
+    }
+}

@@ -1,0 +1,147 @@
+package driftwood.smell.clause;
+
+/** The clauses of the catalogue for subclass-explosion, each with a source that has it or has it not. */
+class SubclassExplosionClausesTest extends Clauses {
+
+    @Override
+    String smell() {
+        return "subclass-explosion";
+    }
+
+    @Override
+    void clauses() {
+        java("grid 2x2").has("""
+                package quay;
+                abstract class Boat {
+                    abstract int go(int n);
+                }
+                class FastTug extends Boat {
+                    int go(int n) {
+                        int s = n * 2;
+                        s += 3;
+                        return s;
+                    }
+                }
+                class SlowTug extends Boat {
+                    int go(int n) {
+                        int s = n;
+                        s += 3;
+                        return s;
+                    }
+                }
+                class FastYacht extends Boat {
+                    int go(int n) {
+                        int s = n * 2;
+                        s += 7;
+                        return s;
+                    }
+                }
+                class SlowYacht extends Boat {
+                    int go(int n) {
+                        int s = n;
+                        s += 7;
+                        return s;
+                    }
+                }
+                """);
+        java("levels").has("""
+                package quay;
+                abstract class Berth {
+                    int fee;
+                    abstract int dues(int n);
+                }
+                class InnerBerth extends Berth {
+                    int dues(int n) {
+                        int s = n * 3;
+                        return s + fee;
+                    }
+                }
+                class OuterBerth extends Berth {
+                    int dues(int n) {
+                        int s = n * 2;
+                        return s + fee;
+                    }
+                }
+                class HeatedInnerBerth extends InnerBerth {
+                    int dues(int n) {
+                        int s = super.dues(n);
+                        s += 40;
+                        return s;
+                    }
+                }
+                class HeatedOuterBerth extends OuterBerth {
+                    int dues(int n) {
+                        int s = super.dues(n);
+                        s += 40;
+                        return s;
+                    }
+                }
+                """);
+        java("data classes").hasNot("""
+                package quay;
+                interface Event { }
+                record FastTug(int a) implements Event { }
+                record SlowTug(int a) implements Event { }
+                record FastYacht(int a) implements Event { }
+                record SlowYacht(int a) implements Event { }
+                """);
+        java("only three").hasNot("""
+                package quay;
+                abstract class Boat {
+                    abstract int go(int n);
+                }
+                class FastTug extends Boat {
+                    int go(int n) {
+                        int s = n * 2;
+                        s += 3;
+                        return s;
+                    }
+                }
+                class SlowTug extends Boat {
+                    int go(int n) {
+                        int s = n;
+                        s += 3;
+                        return s;
+                    }
+                }
+                class FastYacht extends Boat {
+                    int go(int n) {
+                        int s = n * 2;
+                        s += 7;
+                        return s;
+                    }
+                }
+                """);
+        python("grid").has("""
+                class Boat:
+                    def go(self, n): raise NotImplementedError
+                class FastTug(Boat):
+                    def go(self, n):
+                        s = n * 2
+                        s += 3
+                        return s
+                class SlowTug(Boat):
+                    def go(self, n):
+                        s = n
+                        s += 3
+                        return s
+                class FastYacht(Boat):
+                    def go(self, n):
+                        s = n * 2
+                        s += 7
+                        return s
+                class SlowYacht(Boat):
+                    def go(self, n):
+                        s = n
+                        s += 7
+                        return s
+                """);
+        python("exceptions").hasNot("""
+                class QuayError(Exception): pass
+                class FastTugError(QuayError): pass
+                class SlowTugError(QuayError): pass
+                class FastYachtError(QuayError): pass
+                class SlowYachtError(QuayError): pass
+                """);
+    }
+}
