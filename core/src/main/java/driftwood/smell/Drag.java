@@ -3,7 +3,6 @@ package driftwood.smell;
 import driftwood.history.Churn;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * How much a smell will hold back the next change, 0.0 to 5.0. Growing with the logarithm: the second place that must
@@ -36,8 +35,8 @@ public record Drag(double value, List<String> reasons) {
         private Builder(int reach, int files, int size) {
             sum = PER_REACH * log2(1 + Math.max(1, reach)) + PER_SPREAD * log2(Math.max(1, files))
                     + PER_SIZE * log2(1 + Math.max(0, size));
-            reasons.add(String.format(Locale.ROOT, "%d %s in %d %s to edit together", reach,
-                    reach == 1 ? "place" : "places", files, files == 1 ? "file" : "files"));
+            reasons.add(reach + (reach == 1 ? " place in " : " places in ") + files
+                    + (files == 1 ? " file to edit together" : " files to edit together"));
         }
 
         /** A risk of getting the change silently wrong. @param weight negative where something guards against it */

@@ -66,7 +66,7 @@ public final class NearTwinClasses implements Detector<Shape> {
             }
         }
         Map<String, List<TypeOutline>> alike = new LinkedHashMap<>();
-        byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && shapes.size() > 0)
+        byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && repeats(shapes, Set.of()))
                 .ifPresent(type -> alike.computeIfAbsent(members(type, shapes, program), key -> new ArrayList<>()).add(type)));
         List<Finding> findings = new ArrayList<>();
         for (List<TypeOutline> candidates : alike.values()) {
@@ -117,9 +117,12 @@ public final class NearTwinClasses implements Detector<Shape> {
 
     /** One routine differs at most, and at least one with some work in it is repeated. */
     private static boolean areTwins(Map<String, Shape> shapes, Set<String> differing) {
-        boolean repeats = shapes.values().stream().anyMatch(each -> !differing.contains(each.key())
-                && each.statements() >= 2 && !each.name().equals("new") && !IDENTITY.contains(each.name()));
-        return differing.size() <= 1 && repeats;
+        return differing.size() <= 1 && repeats(shapes, differing);
+    }
+
+    private static boolean repeats(Map<String, Shape> shapes, Set<String> differing) {
+        return shapes.values().stream().anyMatch(each -> !differing.contains(each.key()) && each.statements() >= 2
+                && !each.name().equals("new") && !IDENTITY.contains(each.name()));
     }
 
     private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType) {

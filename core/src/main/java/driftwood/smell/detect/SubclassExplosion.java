@@ -67,6 +67,9 @@ public final class SubclassExplosion implements Detector<Shape> {
         }
         Map<TypeOutline, List<Cell>> grids = new LinkedHashMap<>();
         for (TypeOutline parent : program.types()) {
+            if (program.children(parent).isEmpty()) {
+                continue;
+            }
             List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
                     && each.isConcrete() && shapes.containsKey(each.name())).toList();
             if (family.size() >= CELLS && !program.fileOf(parent).test()) {

@@ -137,13 +137,22 @@ public final class SwappedArguments implements Detector<Void> {
             return found >= 2;
         }
 
+        private static boolean maySwapIn(List<RoutineOutline> routines, List<Argument> arguments) {
+            for (RoutineOutline each : routines) {
+                if (isSwapped(arguments, each)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
         private Optional<Finding> ofCall(Outline outline, CallFact call) {
             if (call.arguments().size() < 2) {
                 return Optional.empty();
             }
             String name = call.trail().lastName();
             if (name.equals("super") || name.equals("this") || !maySwap(call.arguments(), name)
-                    || byName.getOrDefault(name, List.of()).stream().noneMatch(each -> isSwapped(call.arguments(), each))) {
+                    || !maySwapIn(byName.getOrDefault(name, List.of()), call.arguments())) {
                 return Optional.empty();
             }
             return among(program.routinesAt(call.trail(), call.within()), call.arguments(), outline, call.routine(),
@@ -207,12 +216,18 @@ public final class SwappedArguments implements Detector<Void> {
     private static List<Integer> crossed(List<Argument> arguments, RoutineOutline routine) {
         List<ParameterOutline> parameters = routine.parameters();
         int length = Math.min(arguments.size(), parameters.size());
+        int[] targets = new int[length];
+        int elsewhere = 0;
         for (int i = 0; i < length; i++) {
+            targets[i] = target(arguments.get(i), parameters, length);
+            elsewhere += targets[i] >= 0 && targets[i] != i ? 1 : 0;
+        }
+        for (int i = 0; elsewhere >= 2 && i < length; i++) {
             List<Integer> cycle = new ArrayList<>();
             int at = i;
             while (at >= 0 && !cycle.contains(at)) {
                 cycle.add(at);
-                at = target(arguments.get(at), parameters, length);
+                at = targets[at];
             }
             if (at == i && cycle.size() >= 2 && typesAllow(cycle, parameters)) {
                 return cycle;
