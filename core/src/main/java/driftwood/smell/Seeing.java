@@ -47,7 +47,8 @@ final class Seeing {
         this.seers = seers;
         this.options = options;
         this.crew = new Crew("see", options.threads(), STACK);
-        StringBuilder stamp = new StringBuilder().append(OutlineBuilder.VERSION).append(options.settings().generated());
+        StringBuilder stamp = new StringBuilder().append(OutlineBuilder.VERSION)
+                .append(options.settings().generated()).append(options.judgesTests());
         seers.forEach(seer -> stamp.append(' ').append(seer.key()).append(seer.version()));
         this.common = stamp.append(' ').append(Runtime.version().feature()).append('\n').toString();
     }
@@ -191,10 +192,11 @@ final class Seeing {
         return Digest.of(context) + Digest.of(bytes);
     }
 
+    /** Files that are not judged only declare and use: who calls, creates and overrides is found there, but no smell. */
     private Optional<Facts.Fresh> see(FileTree tree) {
         try {
             Map<String, List<Object>> sightings = new LinkedHashMap<>();
-            for (Seer<?> seer : seers) {
+            for (Seer<?> seer : tree.file().test() && !options.judgesTests() ? List.<Seer<?>>of() : seers) {
                 sightings.put(seer.key(), List.copyOf(seer.see(tree)));
             }
             return Optional.of(new Facts.Fresh(OutlineBuilder.of(tree), sightings,

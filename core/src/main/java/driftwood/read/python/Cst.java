@@ -14,13 +14,19 @@ import java.util.Set;
  * @param start    offset of the first character
  * @param end      offset behind the last character
  * @param children in order
+ * @param inner    those that are neither punctuation nor comments
  */
-record Cst(String kind, boolean named, String field, int start, int end, List<Cst> children) {
+record Cst(String kind, boolean named, String field, int start, int end, List<Cst> children, List<Cst> inner) {
     /** A region that the parser could not make sense of. */
     static final String ERROR = "ERROR";
     /** Kinds whose inner parts nobody needs. */
     static final Set<String> LEAVES = Set.of("identifier", "integer", "float", "comment", "string_start", "string_end",
             "escape_sequence", "line_continuation");
+    /** Kinds of which the children play no part but follow one another. */
+    static final Set<String> ROWS = Set.of("module", "block", "expression_statement", "argument_list", "list", "tuple", "set",
+            "dictionary", "binary_operator", "boolean_operator", "comparison_operator", "parenthesized_expression",
+            "return_statement", "string", "concatenated_string", "parameters", "expression_list", "pattern_list",
+            "not_operator", "unary_operator", "subscript", "keyword_argument");
 
     /** The child that plays a part. */
     Optional<Cst> part(String wanted) {
@@ -43,18 +49,9 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
         return found;
     }
 
-    /** Children that are neither punctuation nor comments. */
-    List<Cst> inner() {
-        if (children.isEmpty()) {
-            return children;
-        }
-        List<Cst> found = new ArrayList<>(children.size());
-        for (Cst child : children) {
-            if (child.named && !child.kind.equals("comment") && !child.kind.equals("line_continuation")) {
-                found.add(child);
-            }
-        }
-        return found;
+    /** Whether it is neither punctuation nor a comment. */
+    boolean isInner() {
+        return named && !kind.equals("comment") && !kind.equals("line_continuation");
     }
 
     boolean is(String wanted) {

@@ -32,7 +32,7 @@ final class Grammar {
             String name = language.symbolName(i);
             symbols[i] = name == null ? "" : name.intern();
             named[i] = language.isNamed(i);
-            tokens[i] = new Cst(symbols[i], false, "", 0, 0, List.of());
+            tokens[i] = new Cst(symbols[i], false, "", 0, 0, List.of(), List.of());
         }
         fields = new String[language.getFieldCount() + 1];
         fields[0] = "";
@@ -63,11 +63,15 @@ final class Grammar {
         Tree tree = parser.parse(text, null);
         TreeCursor cursor = tree.walk();
         List<Cst> errors = new ArrayList<>();
-        return new Parsed(node(cursor, offsets, text, errors), errors);
+        return new Parsed(node(cursor, offsets, text, errors, false), errors);
     }
 
-    /** Each question to the binding costs: keywords and punctuation are asked for their kind only. */
-    private Cst node(TreeCursor cursor, Offsets offsets, String text, List<Cst> errors) {
+    /**
+     * Each question to the binding costs: keywords and punctuation are asked for their kind only.
+     *
+     * @param part whether it can play a part in the node around
+     */
+    private Cst node(TreeCursor cursor, Offsets offsets, String text, List<Cst> errors, boolean part) {
         Node node = cursor.getCurrentNode();
         int symbol = node.getSymbol() & 0xffff;
         boolean error = symbol == 0xffff;
@@ -78,17 +82,24 @@ final class Grammar {
         int start = offsets.at(node.getStartByte());
         int end = offsets.at(node.getEndByte());
         List<Cst> children = List.of();
+        List<Cst> inner = children;
         if (!isLeaf(kind, text, start) && cursor.gotoFirstChild()) {
             children = new ArrayList<>(4);
+            inner = new ArrayList<>(4);
+            boolean parts = !Cst.ROWS.contains(kind);
             do {
-                children.add(node(cursor, offsets, text, errors));
+                Cst child = node(cursor, offsets, text, errors, parts);
+                children.add(child);
+                if (child.isInner()) {
+                    inner.add(child);
+                }
             } while (cursor.gotoNextSibling());
             cursor.gotoParent();
         }
-        int field = cursor.getCurrentFieldId() & 0xffff;
-        Cst made = new Cst(kind, true, field < fields.length ? fields[field] : "", start, end, children);
+        int field = part ? cursor.getCurrentFieldId() & 0xffff : 0;
+        Cst made = new Cst(kind, true, field < fields.length ? fields[field] : "", start, end, children, inner);
         if (error) {
-            errors.removeIf(inner -> inner.start() >= start);
+            errors.removeIf(each -> each.start() >= start);
             errors.add(made);
         }
         return made;
