@@ -7,6 +7,7 @@ import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import driftwood.source.Unread;
 import driftwood.store.Cache;
+import driftwood.store.Folder;
 import driftwood.store.Configuration;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -114,7 +115,7 @@ public final class Project {
         Progress progress = new Progress(console);
         IntConsumer count = progress::seen;
         Settings settings = settings();
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         Scan.Result result = new Scan(new Scan.Options(smells, tests, threads(), count, settings, memory,
                 Patterns::fits))
                 .run(root, places);

@@ -68,8 +68,10 @@ final class NullObject implements Pattern {
         long skipping = nothing.guards().stream().filter(place -> place.note().contains("skips")).count();
         double score = 0.45 + 0.35 * skipping / Math.max(1, nothing.guards().size())
                 + (nothing.careless().isEmpty() ? 0 : 0.08) + (type.get().isInterface() ? 0.04 : 0);
-        return Optional.of(new Fit(key(), score, skipping + " of " + nothing.guards().size()
-                + " guards only skip, which a neutral " + type.get().simpleName() + " does by itself"));
+        String neutral = "a neutral " + type.get().simpleName();
+        return Optional.of(new Fit(key(), score, skipping == 0
+                ? neutral + " can answer in one place what its callers put in place of nothing"
+                : skipping + " of " + nothing.guards().size() + " guards only skip, which " + neutral + " does by itself"));
     }
 
     @Override

@@ -4,6 +4,7 @@ import driftwood.tree.RoutineKind;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeRef;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A routine as other files may see it.
@@ -23,6 +24,7 @@ import java.util.List;
 public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> generics,
         TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, boolean brief,
         int line, int endLine) {
+    private static final Set<String> NUMBERS = Set.of("byte", "short", "char", "int", "long", "float", "double");
 
     /**
      * A parameter of a routine.
@@ -64,6 +66,11 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
 
     public boolean isConstructor() {
         return kind == RoutineKind.CONSTRUCTOR;
+    }
+
+    /** Whether it works out a number from nothing but its arguments. */
+    public boolean isFormula() {
+        return traits.isStatic() && NUMBERS.contains(returns.text());
     }
 
     /** Name and parameter types in the form {@code quay.Tariff#quote(Vessel,int)}. */

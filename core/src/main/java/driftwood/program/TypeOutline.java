@@ -60,6 +60,11 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         return routines.stream().filter(RoutineOutline::isConstructor).toList();
     }
 
+    /** Whether it is a class that has routines and is not thrown. */
+    public boolean behaves() {
+        return kind == TypeKind.CLASS && !isError() && routines.stream().anyMatch(each -> !each.isConstructor());
+    }
+
     /** Whether its name or a parent's says that it is thrown. */
     public boolean isError() {
         return isThrown(simpleName()) || supertypes.stream().anyMatch(each -> isThrown(each.simpleName()));

@@ -35,11 +35,11 @@ public final class Cache implements Memory, AutoCloseable {
         }
     }
 
-    /** The memory of a project; one that remembers nothing where there can be none. @param root of the project */
-    public static Memory of(Path root) {
+    /** The memory of a project; one that remembers nothing where there can be none. @param folder of the project */
+    public static Memory of(Folder folder) {
         Path file;
         try {
-            file = new Folder(root).cache().resolve(NAME);
+            file = folder.cache().resolve(NAME);
         } catch (RuntimeException e) {
             return NONE;
         }

@@ -28,7 +28,7 @@ class CacheTest {
     }
 
     private void remember() {
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         memory.remember(Kind.USED, "quay/Berth.java", "stamp", VALUE);
         close(memory);
     }
@@ -36,7 +36,7 @@ class CacheTest {
     @Test
     void whatWasRememberedIsRecalledByTheNextRun() {
         remember();
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stamp")).contains(VALUE);
         assertThat(memory.stamp(Kind.USED, "quay/Berth.java")).contains("stamp");
         close(memory);
@@ -45,7 +45,7 @@ class CacheTest {
     @Test
     void onlyTheSameKindKeyAndStampRecallIt() {
         remember();
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         assertThat(memory.recall(Kind.DECLARED, "quay/Berth.java", "stamp")).isEmpty();
         assertThat(memory.recall(Kind.USED, "quay/Pilot.java", "stamp")).isEmpty();
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stam")).isEmpty();
@@ -58,7 +58,7 @@ class CacheTest {
     @Test
     void aNewValueTakesThePlaceOfTheFormer() {
         remember();
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         memory.remember(Kind.USED, "quay/Berth.java", "later", new byte[] {1});
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stamp")).isEmpty();
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "later")).contains(new byte[] {1});
@@ -68,9 +68,9 @@ class CacheTest {
 
     @Test
     void aFileThatAnotherRunHoldsIsDoneWithout() {
-        Memory first = Cache.of(root);
+        Memory first = Cache.of(new Folder(root));
         assertThat(first).isInstanceOf(Cache.class);
-        assertThat(Cache.of(root)).isSameAs(Memory.NONE);
+        assertThat(Cache.of(new Folder(root))).isSameAs(Memory.NONE);
         close(first);
     }
 
@@ -78,11 +78,11 @@ class CacheTest {
     void aDamagedFileIsBegunAnew() throws IOException {
         remember();
         Files.write(file(), "no store at all".repeat(600).getBytes(StandardCharsets.UTF_8));
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stamp")).isEmpty();
         memory.remember(Kind.USED, "quay/Berth.java", "stamp", VALUE);
         close(memory);
-        Memory again = Cache.of(root);
+        Memory again = Cache.of(new Folder(root));
         assertThat(again.recall(Kind.USED, "quay/Berth.java", "stamp")).contains(VALUE);
         close(again);
     }
@@ -96,7 +96,7 @@ class CacheTest {
             Map<String, byte[]> trace = store.openMap("trace");
             trace.put("quay/Berth.java", new byte[] {0, 0});
         }
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stamp")).isEmpty();
         assertThat(memory.stamp(Kind.TRACE, "quay/Berth.java")).isEmpty();
         memory.remember(Kind.USED, "quay/Berth.java", "stamp", VALUE);
@@ -107,14 +107,14 @@ class CacheTest {
     @Test
     void aFolderThatCannotBeWrittenIsDoneWithout() throws IOException {
         Files.writeString(root.resolve(".driftwood"), "a file where the folder should be");
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         memory.remember(Kind.USED, "quay/Berth.java", "stamp", VALUE);
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stamp")).isEmpty();
     }
 
     @Test
     void afterItIsClosedNothingIsRecalledAndNothingBreaks() {
-        Memory memory = Cache.of(root);
+        Memory memory = Cache.of(new Folder(root));
         close(memory);
         memory.remember(Kind.USED, "quay/Berth.java", "stamp", VALUE);
         assertThat(memory.recall(Kind.USED, "quay/Berth.java", "stamp")).isEmpty();

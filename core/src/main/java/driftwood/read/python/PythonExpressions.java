@@ -137,6 +137,7 @@ abstract class PythonExpressions {
 
     private void collect(Cst node, StringBuilder plain, List<Node> parts) {
         for (Cst child : node.children()) {
+            // driftwood: leave type-switch because the grammar fixes what a text consists of
             switch (child.kind()) {
                 case "string_content" -> plain.append(text(child));
                 case "string" -> {

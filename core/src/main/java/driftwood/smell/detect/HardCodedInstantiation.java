@@ -21,7 +21,6 @@ import driftwood.smell.creation.Birth.How;
 import driftwood.smell.reach.Reach;
 import driftwood.smell.reach.Reaching;
 import driftwood.smell.reach.Resource;
-import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -119,7 +118,7 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
             return;
         }
         Optional<TypeOutline> made = program.resolve(new TypeRef(birth.created()), client.get())
-                .filter(type -> reaches.containsKey(type.name()) && isCollaborator(type)
+                .filter(type -> reaches.containsKey(type.name()) && type.behaves()
                         && !top(type, program).equals(top(client.get(), program)));
         if (made.isEmpty() || roots.isRoot(client.get(), program) || !works(client.get())
                 || canBeGiven(client.get(), made.get(), program)
@@ -128,11 +127,6 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
         }
         groups.computeIfAbsent(client.get().name() + " " + made.get().name(), key ->
                 new Group(client.get(), made.get(), file, new ArrayList<>())).births().add(birth);
-    }
-
-    private static boolean isCollaborator(TypeOutline type) {
-        return type.kind() == TypeKind.CLASS && !type.isError()
-                && type.routines().stream().anyMatch(each -> !each.isConstructor());
     }
 
     private static TypeOutline top(TypeOutline type, Program program) {

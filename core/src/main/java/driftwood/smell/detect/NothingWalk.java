@@ -16,6 +16,7 @@ import java.util.Set;
 
 /** Walks one file for {@link NothingSeer}. */
 final class NothingWalk extends Walk {
+    private static final Set<String> LOGIC = Set.of("&&", "||");
     private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
 
     private final List<NothingSighting> sightings = new ArrayList<>();
@@ -110,7 +111,7 @@ final class NothingWalk extends Walk {
         boolean truth = value instanceof EqualityTest || value instanceof NullTest || value instanceof TypeTest
                 || value instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN;
         frames.peek().truths |= truth;
-        frames.peek().things |= !truth && !isNull(value);
+        frames.peek().things |= !truth && !Outcome.isNull(value);
         value.accept(new Given(at));
     }
 
@@ -140,7 +141,7 @@ final class NothingWalk extends Walk {
         @Override
         public Void visitCall(Call call) {
             List<Node> arguments = call.arguments();
-            if (SEARCHING.contains(call.name()) && !arguments.isEmpty() && isNull(arguments.get(arguments.size() - 1))) {
+            if (SEARCHING.contains(call.name()) && !arguments.isEmpty() && Outcome.isNull(arguments.get(arguments.size() - 1))) {
                 add(Kind.YIELDS, Trail.UNKNOWN, "", at, "where " + call.name() + "() finds nothing");
                 return null;
             }
@@ -158,7 +159,7 @@ final class NothingWalk extends Walk {
 
         @Override
         public Void visitLiteral(Literal literal) {
-            if (isNull(literal) && !isPassedThrough()) {
+            if (Outcome.isNull(literal) && !isPassedThrough()) {
                 add(Kind.YIELDS, Trail.UNKNOWN, "", at, condition());
             }
             return null;
@@ -224,12 +225,12 @@ final class NothingWalk extends Walk {
         if (binary.operator().equals("&&") && !isCondition(binary) && binary.left() instanceof NullTest test
                 && test.negated()) {
             guard(test, Kind.GUARD_SKIPS, binary, "takes false for nothing");
-        } else if (file.file().language().hasTruth() && !isCondition(binary)) {
+        } else if (file.file().language().hasTruth() && !isCondition(binary) && LOGIC.contains(binary.operator())) {
             Truth.asked(binary.left()).filter(NullTest::negated).ifPresent(test -> {
-                if (binary.operator().equals("||")) {
-                    guard(test, Kind.GUARD_DEFAULTS, binary, "takes " + file.brief(binary.right()) + " for nothing");
-                } else if (binary.operator().equals("&&") && Truth.isUsed(binary.left(), binary)) {
-                    guard(test, Kind.GUARD_SKIPS, binary, "takes nothing for nothing");
+                boolean either = binary.operator().equals("||");
+                if (either || Truth.isUsed(binary.left(), binary)) {
+                    guard(test, either ? Kind.GUARD_DEFAULTS : Kind.GUARD_SKIPS, binary, either
+                            ? "takes " + file.brief(binary.right()) + " for nothing" : "takes nothing for nothing");
                 }
             });
         }
@@ -284,7 +285,7 @@ final class NothingWalk extends Walk {
     private void test(NullTest test, Node then, Optional<Node> otherwise, Node whole) {
         Optional<Node> forNothing = test.negated() ? otherwise : Optional.of(then);
         Optional<Node> forSomething = test.negated() ? Optional.of(then) : otherwise;
-        boolean endsLoop = forNothing.isPresent() && lastOf(forNothing.get()) instanceof Jump jump
+        boolean endsLoop = forNothing.isPresent() && Outcome.lastOf(forNothing.get()) instanceof Jump jump
                 && jump.kind() == JumpKind.BREAK;
         if (endsLoop) {
             return;
@@ -292,7 +293,7 @@ final class NothingWalk extends Walk {
         if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
             add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
         } else {
-            guard(test, kindOf(forNothing), whole, describe(forNothing, forSomething));
+            guard(test, Outcome.of(forNothing), whole, Outcome.describe(file, forNothing, forSomething));
         }
     }
 
@@ -318,39 +319,6 @@ final class NothingWalk extends Walk {
         return found[0] && !(subject instanceof Name name && isLocal(name.name()));
     }
 
-    private static Kind kindOf(Optional<Node> forNothing) {
-        if (forNothing.isEmpty()) {
-            return Kind.GUARD_SKIPS;
-        }
-        Node last = lastOf(forNothing.get());
-        if (last instanceof Throw) {
-            return Kind.GUARD_THROWS;
-        }
-        boolean leaves = last instanceof Jump
-                || last instanceof Return back && (back.value().isEmpty() || isNull(back.value().get()));
-        return leaves ? Kind.GUARD_SKIPS : Kind.GUARD_DEFAULTS;
-    }
-
-    private static Node lastOf(Node body) {
-        return body instanceof Block block && !block.statements().isEmpty()
-                ? lastOf(block.statements().get(block.statements().size() - 1)) : body;
-    }
-
-    private static boolean isNull(Node node) {
-        return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
-    }
-
-    private String describe(Optional<Node> forNothing, Optional<Node> forSomething) {
-        if (forNothing.isEmpty()) {
-            return forSomething.map(node -> "skips " + file.brief(firstOf(node))).orElse("skips");
-        }
-        return "for nothing: " + file.brief(firstOf(forNothing.get()));
-    }
-
-    private static Node firstOf(Node body) {
-        return body instanceof Block block && !block.statements().isEmpty() ? firstOf(block.statements().get(0)) : body;
-    }
-
     @Override
     public Void visitAssignment(Assignment assignment) {
         if (assignment.operator().equals("=") && !frames.isEmpty()) {
@@ -368,7 +336,7 @@ final class NothingWalk extends Walk {
         }
         Trail trail = trail(assignment.target());
         String name = trail.last();
-        if (isNull(assignment.value())) {
+        if (Outcome.isNull(assignment.value())) {
             add(Kind.FIELD_NULL, trail, name, assignment, "");
         } else if (frames.peek().routine.kind() == RoutineKind.CONSTRUCTOR) {
             String from = assignment.value() instanceof Name value && isLocal(value.name()) ? value.name() : "";

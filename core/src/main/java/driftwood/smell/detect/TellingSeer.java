@@ -90,6 +90,12 @@ final class TellingSeer implements Seer<Telling> {
                     || statement instanceof Loop || statement instanceof Match;
         }
 
+        /** A variable, a part of something, or what it is asked for. */
+        private static boolean isNamed(Node argument) {
+            return argument instanceof Name || argument instanceof Member
+                    || argument instanceof Call asked && asked.arguments().isEmpty() && asked.receiver().isPresent();
+        }
+
         /** The one statement under a condition, or the statement itself. */
         private static Node inner(Node statement) {
             if (statement instanceof If branch && branch.otherwise().isEmpty()) {
@@ -111,10 +117,7 @@ final class TellingSeer implements Seer<Telling> {
             }
             List<String> names = new ArrayList<>();
             for (Node argument : call.arguments()) {
-                if (argument instanceof Name name) {
-                    names.add(name.name());
-                } else if (argument instanceof Member
-                        || argument instanceof Call asked && asked.arguments().isEmpty() && asked.receiver().isPresent()) {
+                if (isNamed(argument)) {
                     names.add(file.brief(argument));
                 }
             }

@@ -2,7 +2,6 @@ package driftwood.smell.detect;
 
 import driftwood.program.Fields;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.smell.Detail;
 import driftwood.smell.Detector;
@@ -23,7 +22,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -48,7 +46,6 @@ public final class ThresholdLadder implements Detector<Chain> {
     private static final Pattern NUMBER = Pattern.compile("-?\\d[\\d_]*(\\.\\d+)?");
     /** How many bits a number takes decides how it is written. */
     private static final Pattern WIDTH = Pattern.compile("0[xX][0-9a-fA-F]+|(Byte|Short|Character|Integer)\\.M(AX|IN)_VALUE");
-    private static final Set<String> NUMBERS = Set.of("byte", "short", "char", "int", "long", "float", "double");
     /** Orders of comparison and steps of a search are no requests. */
     private static final Pattern COMPARING = Pattern.compile("(?i)compare.*|.*search.*|sort.*|.*sift.*|hashCode|equals");
 
@@ -99,14 +96,9 @@ public final class ThresholdLadder implements Detector<Chain> {
     /** Work hands the request to somebody in the project; a computation of numbers is a table written out. */
     private static boolean acts(Arm arm, Chain chain, Program program) {
         return arm.work() == Work.ACTS && arm.deed().filter(deed ->
-                program.routinesAt(deed.call(), chain.within()).stream().anyMatch(each -> !isFormula(each, chain))
+                program.routinesAt(deed.call(), chain.within()).stream().anyMatch(each ->
+                        !each.isFormula() || !each.owner().equals(chain.within()))
                         || isHandedOn(deed.call(), chain, program)).isPresent();
-    }
-
-    /** A number worked out by a part of the same type is a computation cut in pieces. */
-    private static boolean isFormula(RoutineOutline routine, Chain chain) {
-        return routine.traits().isStatic() && NUMBERS.contains(routine.returns().text())
-                && routine.owner().equals(chain.within());
     }
 
     /** Where types are not declared: something of the object's own is called with the request, and is no collection. */

@@ -7,6 +7,7 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Sees where code reaches outside of itself. */
 public final class ReachSeer implements Seer<Reach> {
@@ -23,7 +24,7 @@ public final class ReachSeer implements Seer<Reach> {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override
@@ -32,6 +33,8 @@ public final class ReachSeer implements Seer<Reach> {
         walk.scan(file.unit());
         return walk.reaches;
     }
+
+    private static final Set<String> BINDING = Set.of("bind", "connect");
 
     private static final class Seeing extends Walk {
         private final List<Reach> reaches = new ArrayList<>();
@@ -94,6 +97,16 @@ public final class ReachSeer implements Seer<Reach> {
             return super.visitCreation(creation);
         }
 
+        /** The address that what was just made is bound to in the same routine, where the routine fixes it. */
+        private String bound() {
+            Optional<Routine> around = routine();
+            List<Call> calls = around.flatMap(Routine::body).map(body -> Search.all(body, Call.class)).orElse(List.of());
+            return calls.stream().filter(each -> BINDING.contains(each.name()) && each.arguments().size() == 1)
+                    .map(each -> each.arguments().get(0))
+                    .filter(address -> around.get().parameters().stream().noneMatch(one -> Search.mentions(address, one.name())))
+                    .map(file::brief).findFirst().orElse("");
+        }
+
         private void reach(Resource resource, Node at, List<Node> arguments) {
             boolean birth = field || routine().map(each -> each.kind() == RoutineKind.CONSTRUCTOR).orElse(false);
             Optional<Node> first = arguments.stream().findFirst();
@@ -106,6 +119,9 @@ public final class ReachSeer implements Seer<Reach> {
                         .anyMatch(one -> one.name().equals(name.name()))).orElse(false);
                 boolean constant = name.name().equals(name.name().toUpperCase(java.util.Locale.ROOT));
                 source = parameter || constant ? name.name() : "";
+            }
+            if (first.isEmpty()) {
+                source = bound();
             }
             reaches.add(new Reach(type(), member(), birth, storing, resource, source, parameter, returning,
                     file.line(at)));
