@@ -81,7 +81,7 @@ public final class LongParameterList implements Detector<Void> {
         return (int) routine.parameters().stream().filter(each -> !each.variadic()).count();
     }
 
-    private static boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
+    private boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
         boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has("native")
                 || isListed(type, routine)
@@ -90,9 +90,9 @@ public final class LongParameterList implements Detector<Void> {
     }
 
     /** One of several overloads that take e1, e2, e3 ... one by one: a list of any length, written out. */
-    private static boolean isListed(TypeOutline type, RoutineOutline routine) {
+    private boolean isListed(TypeOutline type, RoutineOutline routine) {
         long numbered = routine.parameters().stream().filter(each -> each.name().matches(".*\\d")).count();
-        return numbered >= routine.parameters().size() - 1 && routine.traits().isStatic()
+        return numbered >= 3 && routine.parameters().size() - numbered < limit && routine.traits().isStatic()
                 && type.routines().stream().filter(each -> each.name().equals(routine.name())).count() > 2;
     }
 

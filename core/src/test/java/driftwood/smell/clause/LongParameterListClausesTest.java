@@ -109,5 +109,15 @@ class LongParameterListClausesTest extends Clauses {
                     }
                 }
                 """);
+        java("a message and its parts one by one").hasNot("""
+                package quay;
+                class Checks {
+                    static void check(boolean ok, String text) { }
+                    static void check(boolean ok, String text, Object p1) { }
+                    static void check(boolean ok, String text, Object p1, Object p2, Object p3, Object p4) {
+                        if (!ok) { throw new IllegalStateException(text + p1 + p2 + p3 + p4); }
+                    }
+                }
+                """);
     }
 }
