@@ -43,4 +43,23 @@ class SourceTextTest {
     void aMissingFileIsToldAsThat() {
         assertThatThrownBy(() -> SourceText.read(FILE)).isInstanceOf(SourceText.NotReadable.class).hasMessage("it is gone");
     }
+
+    @Test
+    void oneLetterBeyondAsciiIsReadWhereverItStands() throws Exception {
+        for (int length = 1; length < 20; length++) {
+            for (int at = 0; at < length; at++) {
+                String text = "a".repeat(at) + "\u00e9" + "b".repeat(length - at - 1);
+                assertThat(decoded(text.getBytes(StandardCharsets.UTF_8)).text()).isEqualTo(text);
+                assertThat(decoded(text.getBytes(StandardCharsets.ISO_8859_1)).latin()).isTrue();
+            }
+        }
+    }
+
+    @Test
+    void plainTextOfAnyLengthIsReadAsItIs() throws Exception {
+        for (int length = 0; length < 20; length++) {
+            String text = "\u0001~".repeat(10).substring(0, length);
+            assertThat(decoded(text.getBytes(StandardCharsets.UTF_8)).text()).isEqualTo(text);
+        }
+    }
 }

@@ -219,7 +219,8 @@ public final class SwappedArguments implements Detector<Void> {
         int[] targets = new int[length];
         int elsewhere = 0;
         for (int i = 0; i < length; i++) {
-            targets[i] = target(arguments.get(i), parameters, length);
+            boolean straight = arguments.get(i).name().equals(parameters.get(i).name());
+            targets[i] = straight ? i : target(arguments.get(i), parameters, length);
             elsewhere += targets[i] >= 0 && targets[i] != i ? 1 : 0;
         }
         for (int i = 0; elsewhere >= 2 && i < length; i++) {
@@ -240,9 +241,14 @@ public final class SwappedArguments implements Detector<Void> {
         if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()) {
             return -1;
         }
+        String name = "";
         for (int i = 0; i < length; i++) {
             String parameter = parameters.get(i).name();
-            if (mayBe(argument.name(), parameter) && plain(parameter).equals(plain(argument.name()))) {
+            if (!mayBe(argument.name(), parameter)) {
+                continue;
+            }
+            name = name.isEmpty() ? plain(argument.name()) : name;
+            if (plain(parameter).equals(name)) {
                 return SAYS_NOTHING.matcher(argument.name()).matches() ? -1 : i;
             }
         }
