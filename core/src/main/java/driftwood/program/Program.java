@@ -71,7 +71,8 @@ public final class Program {
      * @param within qualified name of the type around it
      */
     public List<RoutineOutline> answering(Trail call, String within) {
-        boolean open = call.isCall() && call.start() != Trail.Start.MODULE && type(within).filter(type -> fileOf(type).language().isDuckTyped()).isPresent();
+        boolean open = call.isCall() && call.start() != Trail.Start.MODULE
+                && type(within).filter(type -> fileOf(type).language().isDuckTyped()).isPresent();
         return !open ? List.of() : types.routines(call.lastName()).stream()
                 .filter(each -> !each.isConstructor() && each.takes(Trail.argumentsOf(call.last()))).toList();
     }

@@ -35,7 +35,7 @@ public enum Language {
         return spelledIn(file, "null");
     }
 
-    /** A literal as the language of a file spells it. @param word null, true, false, or anything else, which stays as it is */
+    /** A literal as the language of a file spells it. @param word null, true, false; any other stays as it is */
     public static String spelledIn(String file, String word) {
         boolean python = ofFileName(file).filter(PYTHON::equals).isPresent();
         return python ? PYTHON_WORDS.getOrDefault(word, word) : word;

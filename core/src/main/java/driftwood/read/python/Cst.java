@@ -23,8 +23,8 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
     static final Set<String> LEAVES = Set.of("identifier", "integer", "float", "comment", "string_start", "string_end",
             "escape_sequence", "line_continuation");
     /** Kinds of which the children play no part but follow one another. */
-    static final Set<String> ROWS = Set.of("module", "block", "expression_statement", "argument_list", "list", "tuple", "set",
-            "dictionary", "binary_operator", "boolean_operator", "comparison_operator", "parenthesized_expression",
+    static final Set<String> ROWS = Set.of("module", "block", "expression_statement", "argument_list", "list", "tuple",
+            "set", "dictionary", "binary_operator", "boolean_operator", "comparison_operator", "parenthesized_expression",
             "return_statement", "string", "concatenated_string", "parameters", "expression_list", "pattern_list",
             "not_operator", "unary_operator", "subscript", "keyword_argument");
 

@@ -136,7 +136,8 @@ public final class ConditionalInstantiation implements Detector<Chain> {
         }
         Optional<TypeOutline> common = program.commonOf(table.values());
         boolean collected = uses.iterator().next().indexOf('.') > 0;
-        return common.isPresent() || collected || !uses.contains("return") || answerAlike(table.values(), scope.get(), program)
+        return common.isPresent() || collected || !uses.contains("return")
+                || answerAlike(table.values(), scope.get(), program)
                 ? Optional.of(new Deciding(file, chain, table, common, deciding)) : Optional.empty();
     }
 

@@ -24,8 +24,8 @@ final class ConstructorWorkSeer implements Seer<Deed> {
             + "println|print|message|addAll|putAll|remove|clear|init|close|of|pop|update|extend|discard).*|.*(Check|Copy).*");
 
     /** On an object that was handed in, these change it. */
-    private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|register)"
-            + "([A-Z_].*)?");
+    private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|"
+            + "register)([A-Z_].*)?");
 
     private ConstructorWorkSeer() {
     }
@@ -170,7 +170,8 @@ final class ConstructorWorkSeer implements Seer<Deed> {
 
         /** A thread made here, at once or a line before. */
         private boolean isThread(Node receiver) {
-            String name = receiver instanceof Name bare ? bare.name() : receiver instanceof Member member ? member.name() : "";
+            String name = receiver instanceof Name bare ? bare.name()
+                    : receiver instanceof Member member ? member.name() : "";
             return receiver instanceof Creation made ? made.type().simpleName().endsWith("Thread") : threads.contains(name);
         }
 

@@ -143,7 +143,7 @@ final class DescentSeer implements Seer<Descent> {
             return node instanceof Member member ? member.name() : node instanceof Call call ? call.name() : "";
         }
 
-        /** The member whose parts are walked: of the container itself, or where it is handed on whole, of what the loop walks. */
+        /** The member whose parts are walked: of the container, or where that is handed on whole, of what the loop walks. */
         private String into(Node down, Set<String> names) {
             Node where = down instanceof Loop loop && loop.header().size() == 2 ? loop.header().get(1) : down;
             for (Member member : Search.all(where, Member.class)) {

@@ -121,7 +121,8 @@ final class FlagSeer implements Seer<Split> {
         private void choice(Routine routine, int at, Conditional choice) {
             String flag = routine.parameters().get(at).name();
             asks(choice.condition(), flag).ifPresent(on -> {
-                if (Search.any(choice.then(), Call.class::isInstance) && Search.any(choice.otherwise(), Call.class::isInstance)) {
+                if (Search.any(choice.then(), Call.class::isInstance)
+                        && Search.any(choice.otherwise(), Call.class::isInstance)) {
                     Node whenOn = on ? choice.then() : choice.otherwise();
                     Node whenOff = on ? choice.otherwise() : choice.then();
                     splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff)));

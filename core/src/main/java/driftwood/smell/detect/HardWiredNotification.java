@@ -143,16 +143,18 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
                 : program.answering(told.call(), telling.type());
     }
 
-    private static final Pattern COLLECTION = Pattern.compile(".*(Map|Set|List|Collection|Queue|Deque|Vector|Cache|Table|Stack|Buffer)");
+    private static final Pattern COLLECTION =
+            Pattern.compile(".*(Map|Set|List|Collection|Queue|Deque|Vector|Cache|Table|Stack|Buffer)");
 
-    /** Handing a property down is no event, nor is what is kept in a collection, nor is a step that hands back the one that took it. */
+    /** No event: a property handed down, what is kept in a collection, a step that hands back the one that took it. */
     private static boolean isCommand(Told told, Telling telling, Program program) {
         List<RoutineOutline> meant = program.routinesAt(told.call(), telling.type());
         List<RoutineOutline> all = meant.isEmpty() ? answering(told, telling, program) : meant;
         boolean kept = told.call().isCollecting() && program.typeOf(told.call().owner(), telling.type())
                 .filter(value -> COLLECTION.matcher(value.ref().simpleName()).matches()).isPresent();
         return !kept && !told.call().lastName().matches("set[A-Z_].*") && !all.isEmpty()
-                && all.stream().noneMatch(each -> each.returns().isPresent() && each.owner().endsWith(each.returns().simpleName()));
+                && all.stream().noneMatch(each -> each.returns().isPresent()
+                && each.owner().endsWith(each.returns().simpleName()));
     }
 
     private static Optional<String> shared(List<Told> calls) {

@@ -113,7 +113,8 @@ public final class MismatchedInterfaces implements Detector<Chain> {
     /** Whether a type holds the other or hands it out: a whole and its part are no strangers. */
     private static boolean gives(TypeOutline type, TypeOutline other, Program program) {
         return Stream.concat(type.fields().stream().map(FieldOutline::type), type.routines().stream()
-                .map(RoutineOutline::returns)).anyMatch(each -> program.resolve(each, type).filter(other::equals).isPresent());
+                .map(RoutineOutline::returns))
+                .anyMatch(each -> program.resolve(each, type).filter(other::equals).isPresent());
     }
 
     private static List<RoutineOutline> routines(Deed deed, Chain chain, Program program) {
@@ -151,7 +152,8 @@ public final class MismatchedInterfaces implements Detector<Chain> {
             receivers.add(start.lookingAt() ? start.group(1) : text);
         }
         List<String> texts = calls.values().stream().map(Deed::text).toList();
-        boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE)) || texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
+        boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE))
+                || texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
         boolean handed = false;
         for (int i = 0; i < texts.size(); i++) {
             String asArgument = ".*[(,]\\s*(\\([\\w.<>]+\\)\\s*)?" + receivers.get(i) + "\\s*[),].*";
@@ -166,7 +168,8 @@ public final class MismatchedInterfaces implements Detector<Chain> {
     private static boolean isCapability(List<String> texts, Chain chain) {
         String subject = chain.subject().text();
         boolean tested = chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.TYPE));
-        return tested && chain.arms().size() < texts.size() && texts.stream().anyMatch(text -> text.startsWith(subject + "."))
+        return tested && chain.arms().size() < texts.size()
+                && texts.stream().anyMatch(text -> text.startsWith(subject + "."))
                 && texts.stream().anyMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
     }
 

@@ -168,7 +168,8 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     private static boolean isOther(TypeOutline other, TypeOutline type, Program program) {
         boolean module = program.type(type.outer()).map(TypeOutline::isModule).orElse(false);
         boolean nested = !type.isModule() && other.name().startsWith(type.name() + ".")
-                || program.ancestors(type).stream().anyMatch(each -> other.name().startsWith(each.name() + ".")) || type.name().startsWith(other.name() + ".")
+                || program.ancestors(type).stream().anyMatch(each -> other.name().startsWith(each.name() + "."))
+                || type.name().startsWith(other.name() + ".")
                 || !module && !other.outer().isEmpty() && other.outer().equals(type.outer());
         return !nested && other.kind() != TypeKind.ENUM && !other.isInterface()
                 && other.fields().stream().anyMatch(each -> !each.traits().isStatic())

@@ -141,7 +141,8 @@ final class NothingWalk extends Walk {
         @Override
         public Void visitCall(Call call) {
             List<Node> arguments = call.arguments();
-            if (SEARCHING.contains(call.name()) && !arguments.isEmpty() && Outcome.isNull(arguments.get(arguments.size() - 1))) {
+            if (SEARCHING.contains(call.name()) && !arguments.isEmpty()
+                    && Outcome.isNull(arguments.get(arguments.size() - 1))) {
                 add(Kind.YIELDS, Trail.UNKNOWN, "", at, "where " + call.name() + "() finds nothing");
                 return null;
             }

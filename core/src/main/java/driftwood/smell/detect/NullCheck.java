@@ -120,7 +120,8 @@ public final class NullCheck implements Detector<NothingSighting> {
         List<Evidence> evidence = new ArrayList<>(source.yields());
         guards.forEach(place -> evidence.add(place.evidence()));
         careless.forEach(place -> evidence.add(place.evidence()));
-        String message = routine.name() + "() stands for nothing by " + Language.nothingIn(source.file()) + ", guarded in " + guards.size()
+        String message = routine.name() + "() stands for nothing by " + Language.nothingIn(source.file())
+                + ", guarded in " + guards.size()
                 + (guards.size() == 1 ? " place" : " places")
                 + (careless.isEmpty() ? "" : ", used unguarded in " + careless.size());
         Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);

@@ -78,7 +78,8 @@ final class Sources {
                 NothingSighting each = seen.sighting();
                 Source origin = sources.sourceOf(entry.meant()).orElse(null);
                 if (origin != null && !sources.knows(each.routine())
-                        && sources.add(seen, "hands on the " + Language.nothingIn(seen.file()) + " of " + each.trail().lastName() + "()")) {
+                        && sources.add(seen, "hands on the " + Language.nothingIn(seen.file()) + " of "
+                        + each.trail().lastName() + "()")) {
                     grown = true;
                     sources.handedOn(each.routine(), origin);
                 }

@@ -28,8 +28,9 @@ import java.util.TreeSet;
 
 /**
  * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
- * bodies repeated across one dimension, or levels that repeat the same word; four or more cells present, with bodies. Not: messages and data classes.
- * (Catalogue, subclass-explosion; Gamma et al., Bridge and Decorator on combinations of subclasses.)
+ * bodies repeated across one dimension, or levels that repeat the same word; four or more cells present, with bodies.
+ * Not: messages and data classes. (Catalogue, subclass-explosion; Gamma et al., Bridge and Decorator on combinations of
+ * subclasses.)
  */
 public final class SubclassExplosion implements Detector<Shape> {
     private static final Smell SMELL = new Smell("subclass-explosion", "se", "Subclass explosion",

@@ -47,7 +47,8 @@ public final class SwappedArguments implements Detector<Void> {
             List.of("parameter-object", "builder"));
 
     private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
-            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
+            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|"
+            + "decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
     /** Names that say nothing: numbered ones, and single letters that are no measure. */
     private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
     private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");

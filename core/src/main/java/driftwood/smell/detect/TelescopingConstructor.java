@@ -159,7 +159,8 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
                     .stream().anyMatch(Argument::isBooleanLiteral);
             boolean nothing = calls.argumentsAt(type, constructor, at).stream()
                     .anyMatch(argument -> argument.kind() == Argument.Kind.NULL);
-            if (parameter.nullable() || parameter.optional() && !parameter.named() || checked.contains(parameter.name()) || literal || nothing) {
+            if (parameter.nullable() || parameter.optional() && !parameter.named() || literal || nothing
+                    || checked.contains(parameter.name())) {
                 names.add(parameter.name());
             }
         }

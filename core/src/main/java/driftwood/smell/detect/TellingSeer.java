@@ -127,7 +127,8 @@ final class TellingSeer implements Seer<Telling> {
 
         /** A collaborator made on the spot, or the one instance of a class. */
         private static boolean isFetched(Node receiver) {
-            return receiver instanceof Creation made && made.arguments().isEmpty() || receiver instanceof Call call && call.arguments().isEmpty()
+            return receiver instanceof Creation made && made.arguments().isEmpty()
+                    || receiver instanceof Call call && call.arguments().isEmpty()
                     && call.receiver().map(each -> each instanceof Name name && Character.isUpperCase(name.name().charAt(0)))
                     .orElse(false);
         }

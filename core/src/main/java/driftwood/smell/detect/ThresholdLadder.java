@@ -45,7 +45,8 @@ public final class ThresholdLadder implements Detector<Chain> {
     private static final Pattern SIGN = Pattern.compile("(<=|>=|<|>)");
     private static final Pattern NUMBER = Pattern.compile("-?\\d[\\d_]*(\\.\\d+)?");
     /** How many bits a number takes decides how it is written. */
-    private static final Pattern WIDTH = Pattern.compile("0[xX][0-9a-fA-F]+|(Byte|Short|Character|Integer)\\.M(AX|IN)_VALUE");
+    private static final Pattern WIDTH =
+            Pattern.compile("0[xX][0-9a-fA-F]+|(Byte|Short|Character|Integer)\\.M(AX|IN)_VALUE");
     /** Orders of comparison and steps of a search are no requests. */
     private static final Pattern COMPARING = Pattern.compile("(?i)compare.*|.*search.*|sort.*|.*sift.*|hashCode|equals");
 

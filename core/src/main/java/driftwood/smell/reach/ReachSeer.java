@@ -103,7 +103,8 @@ public final class ReachSeer implements Seer<Reach> {
             List<Call> calls = around.flatMap(Routine::body).map(body -> Search.all(body, Call.class)).orElse(List.of());
             return calls.stream().filter(each -> BINDING.contains(each.name()) && each.arguments().size() == 1)
                     .map(each -> each.arguments().get(0))
-                    .filter(address -> around.get().parameters().stream().noneMatch(one -> Search.mentions(address, one.name())))
+                    .filter(address -> around.get().parameters().stream()
+                            .noneMatch(one -> Search.mentions(address, one.name())))
                     .map(file::brief).findFirst().orElse("");
         }
 
