@@ -51,6 +51,11 @@ public enum Language {
         return this == PYTHON;
     }
 
+    /** Whether an import can give a type another name. */
+    public boolean hasAliases() {
+        return this == PYTHON;
+    }
+
     /** Whether any value can stand as a condition, where nothing counts as false. */
     public boolean hasTruth() {
         return this == PYTHON;

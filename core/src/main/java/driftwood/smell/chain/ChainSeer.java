@@ -19,7 +19,7 @@ public final class ChainSeer implements Seer<Chain> {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override

@@ -32,7 +32,7 @@ final class HalfSeer implements Seer<Half> {
 
     @Override
     public int version() {
-        return 2;
+        return BirthSeer.INSTANCE.version() * 100 + 2;
     }
 
     @Override

@@ -18,6 +18,7 @@ import driftwood.smell.Seer;
 import driftwood.smell.Smell;
 import driftwood.smell.reach.Reach;
 import driftwood.smell.reach.Reaching;
+import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -64,6 +65,11 @@ public final class UncontrolledInstances implements Detector<Reaching.Fact> {
                 holders.putIfAbsent(reach.type(), reach);
             }
         }
+        Map<String, Integer> made = new HashMap<>();
+        Reaching.births(sighted).forEach(each ->
+                made.merge(new TypeRef(each.sighting().created()).simpleName(), 1, Integer::sum));
+        holders.keySet().removeIf(name -> program.type(name).filter(type -> !program.fileOf(type).language().hasAliases()
+                && made.getOrDefault(type.simpleName(), 0) < 2).isPresent());
         List<Finding> findings = new ArrayList<>();
         holders.forEach((name, reach) -> program.type(name).filter(type -> !type.anonymous()).ifPresent(type -> {
             List<CreationFact> sites = sites(type, reach, program);

@@ -49,7 +49,7 @@ public final class Reaching implements Seer<Reaching.Fact> {
 
     @Override
     public int version() {
-        return 1;
+        return BirthSeer.INSTANCE.version() * 100 + ReachSeer.INSTANCE.version();
     }
 
     @Override
