@@ -1,6 +1,18 @@
 package driftwood.smell.detect;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.smell.Cures;
+import driftwood.smell.Finding;
+import driftwood.smell.Memory;
+import driftwood.smell.Scan;
+import driftwood.smell.Settings;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class GuardHeavyMethodTest extends SmellCases {
     private static String pump(String body) {
@@ -40,5 +52,27 @@ class GuardHeavyMethodTest extends SmellCases {
     @Override
     String smell() {
         return "guard-heavy-method";
+    }
+
+    @Test
+    void assertionsAreTheWorkOfATest(@TempDir Path root) {
+        String source = """
+                package quay;
+                class PumpTest {
+                    void pumpsNothing() {
+                        Pump pump = new Pump();
+                        assertEquals(0, pump.level());
+                        assertEquals(0, pump.calls());
+                        assertTrue(pump.isOpen());
+                        assertNull(pump.last());
+                        assertFalse(pump.isJammed());
+                    }
+                }
+                """;
+        Given.write(root.resolve("src/main/java/quay/Pump.java"), source.replace("PumpTest", "PumpProbe"));
+        Given.write(root.resolve("src/test/java/quay/PumpTest.java"), source);
+        Scan.Options all = new Scan.Options(List.of(smell()), true, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE);
+        assertThat(new Scan(all).run(root, List.of(root)).findings()).extracting(Finding::file)
+                .containsExactly("src/main/java/quay/Pump.java");
     }
 }
