@@ -24,7 +24,7 @@ public final class ReachSeer implements Seer<Reach> {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override
@@ -121,7 +121,7 @@ public final class ReachSeer implements Seer<Reach> {
                 boolean constant = name.name().equals(name.name().toUpperCase(java.util.Locale.ROOT));
                 source = parameter || constant ? name.name() : "";
             }
-            if (first.isEmpty()) {
+            if (first.isEmpty() && resource.held()) {
                 source = bound();
             }
             reaches.add(new Reach(type(), member(), birth, storing, resource, source, parameter, returning,
