@@ -90,7 +90,7 @@ public final class Project {
     }
 
     /** What the project decides for itself. @throws UsageException where its file cannot be understood */
-    private Settings settings() {
+    public Settings settings() {
         try {
             return Configuration.of(root);
         } catch (Configuration.Invalid e) {

@@ -17,13 +17,18 @@ final class AskingDriver implements Driver {
     }
 
     @Override
-    public List<Ran> run(List<Case> cases, Conditions conditions) {
-        List<Ran> all = other.run(cases.stream().map(chosen::applied).toList(), conditions);
+    public List<Ran> run(List<Case> cases, Queries queries, Conditions conditions) {
+        List<Ran> all = other.run(cases.stream().map(chosen::applied).toList(), queries, conditions);
         for (int i = 0; i < all.size(); i++) {
             if (!all.get(i).unmade().isEmpty()) {
                 chosen.ask(cases.get(i), all.get(i).unmade(), program);
             }
         }
         return all;
+    }
+
+    @Override
+    public Queries inquire(List<Case> cases, Queries candidates) {
+        return other.inquire(cases, candidates);
     }
 }

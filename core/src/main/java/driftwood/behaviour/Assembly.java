@@ -29,6 +29,8 @@ final class Assembly {
     static final String TYPE = "is";
     /** The key under which an object tells the creation routine that made it: its name carries meaning. */
     static final String BY = "by";
+    /** The key under which an object tells the calls that brought it into its state. */
+    static final String THEN = "then";
 
     private static final Set<String> BROKEN = Set.of("double", "float", "Double", "Float");
     /** Numbers that JSON can only write as texts. */
@@ -105,6 +107,9 @@ final class Assembly {
     }
 
     private Make structured(JsonNode value, TypeRef declared, TypeOutline scope) {
+        if (value.has("same")) {
+            return new Make.Same(value.get("same").asText());
+        }
         if (program.type(value.path(TYPE).asText()).isPresent()) {
             return object(value);
         }
@@ -148,11 +153,40 @@ final class Assembly {
         TypeOutline type = type(value.path(TYPE).asText());
         Map<String, JsonNode> parts = new LinkedHashMap<>();
         for (Map.Entry<String, JsonNode> field : value.properties()) {
-            if (!field.getKey().equals(TYPE) && !field.getKey().equals(BY)) {
+            if (!field.getKey().equals(TYPE) && !field.getKey().equals(BY) && !field.getKey().equals(THEN)) {
                 parts.put(field.getKey(), field.getValue());
             }
         }
-        return named(type, value.path(BY).asText(), parts).or(() -> exact(type, parts)).or(() -> built(type, parts))
+        Make made = made(type, value.path(BY).asText(), parts);
+        return value.has(THEN) ? new Make.Configured(made, then(type, value.get(THEN))) : made;
+    }
+
+    private List<Make.Call> then(TypeOutline type, JsonNode steps) {
+        List<Make.Call> calls = new ArrayList<>();
+        for (JsonNode step : steps) {
+            String name = step.path("call").asText();
+            JsonNode given = step.path("given");
+            List<TypeOutline> owners = new ArrayList<>(List.of(type));
+            owners.addAll(program.ancestors(type));
+            RoutineOutline routine = owners.stream().flatMap(owner -> owner.routines().stream()).filter(each -> each.name().equals(name)
+                    && each.parameters().size() == given.size()).findFirst().orElseThrow(() -> new CannotMake(type.name()
+                    + " has no routine " + name + " any more"));
+            TypeOutline owner = type(routine.owner());
+            List<String> parameters = new ArrayList<>();
+            List<Make> arguments = new ArrayList<>();
+            var values = given.elements();
+            for (ParameterOutline each : routine.parameters()) {
+                TypeRef declared = routine.bound(each.type());
+                parameters.add(erased(declared, owner));
+                arguments.add(make(values.next(), declared, owner));
+            }
+            calls.add(new Make.Call(ways.binaryName(type), List.of(), name, parameters, arguments));
+        }
+        return calls;
+    }
+
+    private Make made(TypeOutline type, String by, Map<String, JsonNode> parts) {
+        return named(type, by, parts).or(() -> exact(type, parts)).or(() -> built(type, parts))
                 .or(() -> set(type, parts))
                 .orElseThrow(() -> new CannotMake("no constructor, creation routine, builder or setters of " + type.name()
                         + " take the parts " + String.join(", ", parts.keySet())));

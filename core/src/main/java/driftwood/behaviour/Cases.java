@@ -11,7 +11,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.tree.RoutineKind;
 import driftwood.source.Language;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
@@ -33,15 +32,34 @@ final class Cases {
     private final Program program;
     private final Ways ways;
     private final Inputs inputs;
+    private final Constants constants;
+    /** Those of the observed types and of what they work with. */
+    private final Set<TypeOutline> types;
 
     Cases(Program program, Path root, Surface surface) {
         this.program = program;
         this.ways = new Ways(program);
-        this.inputs = new Inputs(program, Constants.of(root, files(surface)), ways);
+        this.types = types(surface);
+        this.constants = Constants.of(root, files());
+        this.inputs = new Inputs(program, constants, ways);
     }
 
-    /** Files whose constants matter: those of the observed types and of what they work with. */
-    private Set<String> files(Surface surface) {
+    /** The observed types and those that they work with. */
+    Set<TypeOutline> types() {
+        return types;
+    }
+
+    /** What these types compare with, or know. */
+    Constants constants() {
+        return constants;
+    }
+
+    /** Calls to make cases of, nothing observed yet. */
+    Vocabulary vocabulary() {
+        return new Vocabulary(program, inputs);
+    }
+
+    private Set<TypeOutline> types(Surface surface) {
         Set<TypeOutline> types = new LinkedHashSet<>();
         surface.targets().forEach(target -> types.add(target.type()));
         for (int round = 0; round < ROUNDS && types.size() < MOST_FILES; round++) {
@@ -61,6 +79,11 @@ final class Cases {
                 }
             }
         }
+        return types;
+    }
+
+    /** Files whose constants matter. */
+    private Set<String> files() {
         Set<String> files = new LinkedHashSet<>();
         types.stream().filter(type -> !program.fileOf(type).test()).map(TypeOutline::file).limit(MOST_FILES)
                 .forEach(files::add);
@@ -85,14 +108,29 @@ final class Cases {
         int[] sizes = {receivers.size(), befores.size(), Math.max(1, given.size())};
         for (int[] row : Pairs.choose(sizes, most, 7)) {
             JsonNode on = receivers.get(row[0]);
-            cases.add(new Case("", routine.symbol(), on.isNull() ? null : on, befores.get(row[1]),
-                    given.isEmpty() ? null : given.get(row[2]), null, List.of(), List.of()));
+            cases.add(Case.fresh(routine.symbol(), on, befores.get(row[1]), given.isEmpty() ? null : given.get(row[2])));
         }
         int front = Math.min(cases.size(), ALIGNED);
-        List<Case> aligned = cases.stream().map(each -> Neighbours.aligned(each, ALIGNED)).filter(each -> !each.isEmpty())
+        List<Case> aligned = cases.stream().map(each -> aligned(each, ALIGNED)).filter(each -> !each.isEmpty())
                 .limit(ALIGNED).flatMap(List::stream).toList();
         cases.addAll(front, aligned);
         return cases;
+    }
+
+    /** A case with numbers made equal, two at a time: what tells {@code <} from {@code <=}. @param most how many */
+    static List<Case> aligned(Case from, int most) {
+        Sequence one = Sequence.of(from);
+        List<JsonNode> values = Sequence.leaves(one.tree());
+        List<Case> found = new ArrayList<>();
+        for (int i = values.size() - 1; i >= 0; i--) {
+            for (int j = 0; j < values.size() && found.size() < most; j++) {
+                boolean numbers = values.get(i).isIntegralNumber() && values.get(j).isIntegralNumber();
+                if (numbers && !values.get(i).equals(values.get(j))) {
+                    found.add(one.with(Sequence.replaced(one.tree(), i, values.get(j))).told());
+                }
+            }
+        }
+        return found;
     }
 
     private List<Case> constructions(Target target, int most) {
@@ -107,7 +145,7 @@ final class Cases {
         for (List<ParameterOutline> parameters : lists) {
             if (ways.isMakeable(target.type()) || routines) {
                 for (ObjectNode object : inputs.ofWay(target.type(), parameters, share, -1)) {
-                    cases.add(new Case("", target.symbol(), object, List.of(), null, null, List.of(), List.of()));
+                    cases.add(Case.fresh(target.symbol(), object, List.of(), null));
                 }
             }
         }
@@ -139,24 +177,14 @@ final class Cases {
             return befores;
         }
         List<Step> singles = new ArrayList<>();
-        type.routines().stream().filter(Cases::mayChange).limit(MOST_MUTATORS).forEach(routine -> {
+        type.routines().stream().filter(each -> each.parameters().size() <= 1 && Commands.isLikely(each)).limit(MOST_MUTATORS).forEach(routine -> {
             List<ObjectNode> given = inputs.given(routine, type, 2);
-            singles.add(new Step(routine.name(), given.isEmpty() ? null : given.get(0)));
+            singles.add(Step.call(routine.name(), given.isEmpty() ? null : given.get(0)));
         });
         singles.forEach(step -> befores.add(List.of(step)));
         for (Step first : singles) {
             singles.forEach(second -> befores.add(List.of(first, second)));
         }
         return befores.subList(0, Math.min(befores.size(), 1 + MOST_MUTATORS + 18));
-    }
-
-    private static boolean mayChange(RoutineOutline routine) {
-        String name = routine.name();
-        return routine.kind() == RoutineKind.METHOD && !routine.traits().isStatic() && !routine.traits().isPrivate()
-                && routine.hasBody() && routine.parameters().size() <= 1
-                && !name.matches("(get|is|has|to)[A-Z].*|hashCode|equals|toString|compareTo|clone")
-                && (routine.returns().text().equals("void") || !routine.parameters().isEmpty()
-                || Optional.of(name).filter(each -> each.matches("(add|remove|next|open|close|push|pop|set|advance).*"))
-                .isPresent());
     }
 }

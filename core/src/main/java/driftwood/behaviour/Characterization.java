@@ -1,26 +1,31 @@
 package driftwood.behaviour;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Comparison.Difference;
 import driftwood.behaviour.Driver.Ran;
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Surface.Target;
 import driftwood.program.Program;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 
 /** Records what a surface does: makes cases, runs them under several conditions, masks what varies by itself. */
 public final class Characterization {
-    /** So many times the wanted cases are drawn; those that notice most are kept. */
-    private static final int POOL = 4;
+    /** So many times the wanted cases are drawn; the search goes on from them. */
+    private static final int POOL = 3;
+    /** Cases of a routine that never does the same twice. */
+    private static final int RESTLESS = 3;
 
     private final Program program;
     private final Path root;
@@ -36,19 +41,20 @@ public final class Characterization {
      * @param perTarget number of cases for each observed symbol
      * @param left      what could not be observed, with the reason
      * @param unmade    inputs that could not be made, by reason, with how often
-     * @param strength  how many slips the recording would notice
+     * @param notices   how many slips the recording would notice
+     * @param lacking   classes or resources without which a routine could not even be begun; nothing to save then
      */
     public record Result(Recording recording, Map<String, Integer> perTarget, List<String> left,
-            Map<String, Integer> unmade, Strength strength) {
+            Map<String, Integer> unmade, Notices notices, List<String> lacking) {
     }
 
-    /** Of Java code. @param classPath compiled classes of the project and what they need */
-    public Characterization(Program program, Path root, List<Path> classPath, Limits limits) {
+    /** Of Java code. */
+    public Characterization(Program program, Path root, Homes homes, Limits limits) {
         this.program = program;
         this.root = root;
         this.platform = Runtimes.platform();
-        this.driver = new JavaDriver(program, classPath, limits);
-        this.ground = surface -> new JavaGround(program, classPath, limits, surface);
+        this.driver = new JavaDriver(program, homes, limits);
+        this.ground = surface -> new JavaGround(program, homes, limits, surface);
     }
 
     /** Of code in another language. */
@@ -66,53 +72,85 @@ public final class Characterization {
      * Records.
      *
      * @param of      what the recording is of: a finding's id or type names
+     * @param kept    types that were named to be kept; none where what is recorded is about to change
      * @param surface what to observe
      * @param most    cases at most
-     * @param trial   how long slips may be tried; zero for not at all
+     * @param trial   how long slips may be tried at the end; zero for not at all
      */
-    public Result record(String of, Surface surface, int most, Duration trial) {
+    public Result record(String of, List<String> kept, Surface surface, int most, Duration trial) {
         List<String> left = new ArrayList<>(surface.left());
         Map<String, Integer> unmade = new LinkedHashMap<>();
-        List<Case> cases = new ArrayList<>();
+        Cases maker = new Cases(program, root, surface);
+        List<Case> drawn = new ArrayList<>();
         if (!surface.targets().isEmpty()) {
-            Cases maker = new Cases(program, root, surface);
             int share = Math.max(12, most / surface.targets().size());
-            int drawn = trial.isZero() ? share : POOL * share;
-            surface.targets().forEach(target -> cases.addAll(maker.of(target, drawn, left)));
+            int each = trial.isZero() ? share : POOL * share;
+            surface.targets().forEach(target -> drawn.addAll(maker.of(target, each, left)));
         }
-        List<Case> pool = observe(cases, unmade, Conditions.OTHERS);
-        Strength strength = Strength.unmeasured("it was not asked for");
-        List<Case> recorded;
-        if (!trial.isZero()) {
-            // driftwood: leave hard-coded-instantiation because proving is part of the work; its ground is handed in
-            Proof proof = new Proof(root, ground, fresh -> observe(fresh, new HashMap<>(), List.of()));
-            // Those that were found on the way were run once only.
-            recorded = observe(proof.chosen(pool, surface, most, trial), unmade, Conditions.OTHERS);
-            strength = proof.strength();
-        } else {
-            recorded = Kept.first(pool, most);
+        Queries candidates = new Candidates(program, root).of(maker.types());
+        List<Case> once = runnable(drawn, candidates, unmade);
+        Queries queries = drawn.isEmpty() ? Queries.NONE : driver.inquire(once, candidates);
+        Notices notices = Notices.unmeasured("it was not asked for");
+        List<Case> chosen = Kept.first(once, most);
+        if (!trial.isZero() && !once.isEmpty()) {
+            try (Ground under = ground.of(surface)) {
+                Search search = search(under, surface, maker, once, queries);
+                search.from(once, surface.targets().size());
+                List<Case> steady = search.kept(most);
+                notices = search.notices(steady, trial);
+                chosen = new ArrayList<>(steady);
+                chosen.addAll(Kept.restless(once, steady, RESTLESS));
+            } catch (IOException e) {
+                notices = Notices.unmeasured(e.getMessage());
+            }
+            queries = driver.inquire(chosen, candidates);
         }
+        List<Case> recorded = told(observe(Kept.numbered(bare(chosen)), queries, unmade));
         Map<String, Integer> perTarget = new LinkedHashMap<>();
-        for (Target target : surface.targets()) {
-            perTarget.put(target.symbol(), 0);
-        }
+        surface.targets().forEach(target -> perTarget.put(target.symbol(), 0));
         recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
-        Recording recording = new Recording(Recording.FORMAT, of,
-                surface.targets().stream().map(Target::symbol).toList(), platform, Recording.Proven.of(strength),
-                null, recorded);
-        return new Result(recording, perTarget, left, unmade, strength);
+        Recording recording = new Recording(Recording.FORMAT, of, kept, surface.targets().stream().map(Target::symbol).toList(),
+                platform, null, Recording.Proven.of(notices), queries.byType(), queries.types(), null, recorded);
+        return new Result(recording, perTarget, left, unmade, notices, Lacking.of(recorded));
     }
 
-    /** @param conditions beside the usual ones: what differs under them is masked */
-    private List<Case> observe(List<Case> cases, Map<String, Integer> unmade, List<Conditions> conditions) {
-        List<Case> named = new ArrayList<>();
-        for (Case each : cases) {
-            named.add(new Case("c" + (named.size() + 1), each.routine(), each.on(), each.before(), each.given(), null,
-                    List.of(), List.of()));
+    private Search search(Ground under, Surface surface, Cases maker, List<Case> once, Queries queries) {
+        Random random = Search.seed();
+        Vocabulary words = maker.vocabulary();
+        words.learn(surface, once, queries);
+        NearValues near = new NearValues(maker.constants().known(), random);
+        return new Search(under, queries, new Sequences(program, words, near, random), random);
+    }
+
+    /** As they are read back: what a file cannot hold is no part of a case. */
+    private static List<Case> bare(List<Case> cases) {
+        return cases.stream().map(Recordings::plain).map(each -> Case.fresh(each.routine(), each.on(), each.before(), each.given())).toList();
+    }
+
+    /** The cases that can be run at all and let the process live, with their outcomes; each once. */
+    private List<Case> runnable(List<Case> cases, Queries queries, Map<String, Integer> unmade) {
+        List<Case> distinct = List.copyOf(new LinkedHashSet<>(cases));
+        List<Ran> all = distinct.isEmpty() ? List.of() : driver.run(distinct, new Queries(Map.of(), queries.types()), Conditions.USUAL);
+        List<Case> once = new ArrayList<>();
+        for (int i = 0; i < distinct.size(); i++) {
+            Case each = distinct.get(i);
+            if (all.get(i).outcome().isMissingNode()) {
+                unmade.merge(all.get(i).unmade(), 1, Integer::sum);
+            } else {
+                once.add(new Case("", each.routine(), each.on(), each.before(), each.given(), all.get(i).outcome(), List.of(), List.of()));
+            }
         }
-        List<CompletableFuture<List<Ran>>> others = conditions.stream().map(each -> CompletableFuture
-                .supplyAsync(() -> driver.run(named, each), task -> new Thread(task).start())).toList();
-        List<Ran> usual = named.isEmpty() ? List.of() : driver.run(named, Conditions.USUAL);
+        return once;
+    }
+
+    /** Runs cases under the usual conditions and others: what differs under them is masked. */
+    private List<Case> observe(List<Case> named, Queries queries, Map<String, Integer> unmade) {
+        if (named.isEmpty()) {
+            return List.of();
+        }
+        List<CompletableFuture<List<Ran>>> others = Conditions.OTHERS.stream().map(each -> CompletableFuture
+                .supplyAsync(() -> driver.run(named, queries, each), task -> new Thread(task).start())).toList();
+        List<Ran> usual = driver.run(named, queries, Conditions.USUAL);
         List<List<Ran>> again = others.stream().map(CompletableFuture::join).toList();
         List<Case> recorded = new ArrayList<>();
         for (int i = 0; i < named.size(); i++) {
@@ -124,7 +162,25 @@ public final class Characterization {
                         again.stream().map(run -> run.get(at).outcome()).toList()));
             }
         }
-        return recorded;
+        return Kept.numbered(recorded);
+    }
+
+    /** How an object starts is told once for each way to make it. */
+    private static List<Case> told(List<Case> recorded) {
+        Set<JsonNode> known = new HashSet<>();
+        recorded.stream().filter(each -> each.member().equals("new")).forEach(each -> known.add(each.on()));
+        List<Case> all = new ArrayList<>();
+        for (Case each : recorded) {
+            if (each.outcome().has("starts") && !known.add(each.on())) {
+                ObjectNode outcome = each.outcome().deepCopy();
+                outcome.remove("starts");
+                all.add(new Case(each.id(), each.routine(), each.on(), each.before(), each.given(), outcome,
+                        each.varies().stream().filter(place -> !place.startsWith("/starts")).toList(), each.anyOrder()));
+            } else {
+                all.add(each);
+            }
+        }
+        return all;
     }
 
     /** A case with its outcome; what differs between runs of the same code is no behaviour to keep. */

@@ -1,5 +1,6 @@
 package driftwood.behaviour;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -7,15 +8,20 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Recording.Step;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
+import driftwood.tree.RoutineKind;
 import driftwood.store.Folder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 
 /**
@@ -31,6 +37,7 @@ public final class ChosenWays {
 
     private final Folder folder;
     private final Map<String, Way> ways = new LinkedHashMap<>();
+    private final Map<String, Renamed> routines = new LinkedHashMap<>();
     private boolean asked;
 
     /**
@@ -45,8 +52,19 @@ public final class ChosenWays {
     record Way(String type, List<String> parts, List<String> choices, String by, Map<String, String> names) {
     }
 
+    /**
+     * A routine that is not there any more, and what it is now.
+     *
+     * @param was     symbol without parameters, as {@code quay.HarbourDues#quote}
+     * @param choices routines of the type that could be it, the likeliest first
+     * @param now     the answer: the name of one of them; empty while nobody answered
+     */
+    record Renamed(String was, List<String> choices, String now) {
+    }
+
     /** The file. */
-    record Answers(String format, List<Way> ways) {
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record Answers(String format, List<Way> ways, List<Renamed> routines) {
     }
 
     private ChosenWays(Folder folder) {
@@ -64,9 +82,12 @@ public final class ChosenWays {
         if (Files.exists(file)) {
             Answers answers = chosen.folder.read(file, Answers.class);
             if (!FORMAT.equals(answers.format()) || answers.ways() == null) {
-                throw new IOException(file + ":1 is no " + FORMAT + " file");
+                throw new IOException(file + ":1 is not a " + FORMAT + " file");
             }
             answers.ways().forEach(each -> chosen.ways.put(key(each.type(), each.parts()), each));
+            if (answers.routines() != null) {
+                answers.routines().forEach(each -> chosen.routines.put(each.was(), each));
+            }
         }
         return chosen;
     }
@@ -81,13 +102,23 @@ public final class ChosenWays {
 
     /** The case with its objects made as was answered. */
     Case applied(Case each) {
-        if (ways.isEmpty()) {
+        if (ways.isEmpty() && routines.isEmpty()) {
             return each;
         }
-        List<Step> before = each.before() == null ? null : each.before().stream().map(step -> new Step(step.call(),
-                (ObjectNode) applied(step.given()))).toList();
-        return new Case(each.id(), each.routine(), applied(each.on()), before, (ObjectNode) applied(each.given()),
+        List<Step> before = each.before() == null ? null : each.before().stream().map(step -> new Step(
+                step.call() == null || step.of() != null ? step.call() : now(each.owner(), step.call()), step.of(),
+                step.make() == null ? null : applied(step.make()), (ObjectNode) applied(step.given()))).toList();
+        String now = now(each.owner(), each.member());
+        String routine = now.equals(each.member()) ? each.routine()
+                : each.owner() + "#" + now + each.routine().substring(each.owner().length() + 1 + each.member().length());
+        return new Case(each.id(), routine, applied(each.on()), before, (ObjectNode) applied(each.given()),
                 each.outcome(), each.varies(), each.anyOrder());
+    }
+
+    /** What a routine is called now. */
+    private String now(String owner, String name) {
+        Renamed renamed = routines.get(owner + "#" + name);
+        return renamed == null || renamed.now() == null || renamed.now().isBlank() ? name : renamed.now().replaceAll("\\(.*", "").strip();
     }
 
     private JsonNode applied(JsonNode value) {
@@ -121,13 +152,63 @@ public final class ChosenWays {
         return parts;
     }
 
-    /** Asks about the object that kept a case from being run. @param why what the driver said */
+    /** Asks about the routine that is not there any more, or the object that cannot be made, and so kept a case from being run. */
     void ask(Case each, String why, Program program) {
+        Optional<TypeOutline> type = program.type(each.owner());
+        List<Step> calls = new ArrayList<>(each.steps());
+        calls.add(Step.call(each.member(), each.given()));
+        for (Step step : calls) {
+            boolean own = type.isPresent() && step.call() != null && step.of() == null && !step.call().equals("new");
+            if (own && missing(type.get(), now(each.owner(), step.call()), program)) {
+                ask(type.get(), step, program);
+                return;
+            }
+        }
         ask(each.on(), why, program);
         ask(each.given(), why, program);
-        if (each.before() != null) {
-            each.before().forEach(step -> ask(step.given(), why, program));
+        each.steps().forEach(step -> {
+            ask(step.make(), why, program);
+            ask(step.given(), why, program);
+        });
+    }
+
+    private static boolean missing(TypeOutline type, String name, Program program) {
+        return all(type, program).stream().noneMatch(each -> each.name().equals(name));
+    }
+
+    private static List<RoutineOutline> all(TypeOutline type, Program program) {
+        List<RoutineOutline> all = new ArrayList<>(type.routines());
+        program.ancestors(type).forEach(each -> all.addAll(each.routines()));
+        return all;
+    }
+
+    /** The likeliest takes the same parameters; private ones are no answer. */
+    private void ask(TypeOutline type, Step step, Program program) {
+        List<String> given = new ArrayList<>();
+        if (step.given() != null) {
+            step.given().fieldNames().forEachRemaining(given::add);
         }
+        List<String> choices = all(type, program).stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isPrivate()
+                        && each.parameters().size() == given.size())
+                .sorted(Comparator.comparing(each -> !each.parameters().stream().map(ParameterOutline::name).toList().equals(given)))
+                .map(each -> each.name() + "(" + String.join(", ", each.parameters().stream().map(ParameterOutline::name).toList()) + ")")
+                .distinct().toList();
+        String was = type.name() + "#" + step.call();
+        if (!choices.isEmpty() && !routines.containsKey(was)) {
+            routines.put(was, new Renamed(was, choices, ""));
+            asked = true;
+        }
+    }
+
+    /** Questions about routines that nobody answered, in words: what was, and what it most likely is now. */
+    public List<String> renamed() {
+        return routines.values().stream().filter(each -> each.now() == null || each.now().isEmpty())
+                .map(each -> each.was() + " is not there any more. Is it " + each.choices().get(0) + " now?").toList();
+    }
+
+    /** Whether there is an open question about how objects are made. */
+    public boolean asksForObjects() {
+        return ways.values().stream().anyMatch(each -> each.by() == null || each.by().isEmpty());
     }
 
     private void ask(JsonNode value, String why, Program program) {
@@ -156,8 +237,8 @@ public final class ChosenWays {
     /** Writes what was asked anew; what was answered stays. @return whether there is something to answer */
     public boolean save() {
         if (asked) {
-            folder.write(NAME, new Answers(FORMAT, List.copyOf(ways.values())));
+            folder.write(NAME, new Answers(FORMAT, List.copyOf(ways.values()), routines.isEmpty() ? null : List.copyOf(routines.values())));
         }
-        return asked || ways.values().stream().anyMatch(each -> each.by() == null || each.by().isEmpty());
+        return asked || asksForObjects() || !renamed().isEmpty();
     }
 }

@@ -1,5 +1,6 @@
 package driftwood.behaviour;
 
+import driftwood.witness.Asking.Manner;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -10,8 +11,9 @@ import java.util.List;
  * @param order     of the cases: what earlier ones leave behind in static state shows
  * @param flags     of the JVM: other identity hashes, so that the order of hashed things differs
  * @param later     the clock that the project's own classes read is more than a year ahead
+ * @param manner    in which objects are asked
  */
-record Conditions(Order order, List<String> flags, boolean later) {
+record Conditions(Order order, List<String> flags, boolean later, Manner manner) {
     /** An order of cases; no case keeps its place in all of them. */
     enum Order {
         GIVEN, BACKWARDS, HALVES;
@@ -30,10 +32,10 @@ record Conditions(Order order, List<String> flags, boolean later) {
     }
 
     /** As any program runs. */
-    static final Conditions USUAL = new Conditions(Order.GIVEN, List.of(), false);
+    static final Conditions USUAL = new Conditions(Order.GIVEN, List.of(), false, Manner.ALONG);
     /** Other circumstances, to compare with. The flag chooses how HotSpot makes identity hashes. */
-    static final List<Conditions> OTHERS = List.of(new Conditions(Order.BACKWARDS, hashes(3), true),
-            new Conditions(Order.HALVES, hashes(0), false));
+    static final List<Conditions> OTHERS = List.of(new Conditions(Order.BACKWARDS, hashes(3), true, Manner.BACKWARDS),
+            new Conditions(Order.HALVES, hashes(0), false, Manner.ALONG));
 
     private static List<String> hashes(int way) {
         return List.of("-XX:+IgnoreUnrecognizedVMOptions", "-XX:+UnlockExperimentalVMOptions", "-XX:hashCode=" + way);

@@ -90,7 +90,8 @@ final class Constants extends TreeScanner {
 
     @Override
     public Void visitLiteral(Literal literal) {
-        boolean worth = literal.kind() == LiteralKind.INTEGER || literal.kind() == LiteralKind.CHARACTER
+        boolean worth = literal.kind() == LiteralKind.INTEGER || literal.kind() == LiteralKind.DECIMAL
+                || literal.kind() == LiteralKind.CHARACTER
                 || literal.kind() == LiteralKind.STRING && literal.text().length() <= LONGEST;
         if (worth && known.size() < MOST_KNOWN) {
             known.add(bare(literal));

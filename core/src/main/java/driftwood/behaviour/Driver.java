@@ -16,6 +16,14 @@ interface Driver {
     record Ran(JsonNode outcome, String unmade) {
     }
 
-    /** Runs cases under some conditions. @return an answer for each, in order */
-    List<Ran> run(List<Case> cases, Conditions conditions);
+    /** Runs cases under some conditions. @param queries what objects are asked @return an answer for each, in order */
+    List<Ran> run(List<Case> cases, Queries queries, Conditions conditions);
+
+    /**
+     * Finds out by asking which candidates are queries.
+     *
+     * @param cases in whose states they are asked
+     * @return those that were asked and are: they answer the same twice and leave everything else as it was
+     */
+    Queries inquire(List<Case> cases, Queries candidates);
 }

@@ -3,6 +3,7 @@ package driftwood.behaviour;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import driftwood.behaviour.Recording.Case;
+import driftwood.witness.Asking.Manner;
 import driftwood.witness.Witness;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -20,6 +21,9 @@ final class InterpreterDriver implements Driver {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final int MOST_RESTARTS = 25;
     private static final long START_MILLIS = 20_000;
+    private static final long INQUIRY_MILLIS = 60_000;
+    /** States to ask in; more tell little more. */
+    private static final int MOST_ASKED = 160;
 
     private final InterpreterRun run;
     private final Limits limits;
@@ -30,12 +34,12 @@ final class InterpreterDriver implements Driver {
     }
 
     @Override
-    public List<Ran> run(List<Case> cases, Conditions conditions) {
+    public List<Ran> run(List<Case> cases, Queries queries, Conditions conditions) {
         List<Case> ordered = conditions.order().of(cases, false);
         try {
             Path folder = Files.createTempDirectory("driftwood-witness-");
             try {
-                return conditions.order().of(all(ordered, conditions, folder), true);
+                return conditions.order().of(all(ordered, queries, conditions, folder), true);
             } finally {
                 FileUtils.deleteQuietly(folder.toFile());
             }
@@ -44,8 +48,31 @@ final class InterpreterDriver implements Driver {
         }
     }
 
-    private List<Ran> all(List<Case> cases, Conditions conditions, Path folder) throws IOException {
-        Path caseFile = InterpreterRun.cases(folder, cases);
+    @Override
+    public Queries inquire(List<Case> cases, Queries candidates) {
+        try {
+            Path folder = Files.createTempDirectory("driftwood-inquiry-");
+            try {
+                double step = Math.max(1.0, cases.size() / (double) MOST_ASKED);
+                List<Case> some = new ArrayList<>();
+                for (double at = 0; at < cases.size(); at += step) {
+                    some.add(cases.get((int) at));
+                }
+                Path caseFile = InterpreterRun.cases(folder, some, candidates, Manner.ALONG);
+                Path answers = Files.write(folder.resolve("answers"), new byte[0]);
+                run.start(folder, "inquiry.py", List.of(caseFile.toString(), answers.toString(), Long.toString(Math.min(300, limits.caseMillis())),
+                        Integer.toString(limits.memoryMib())), Conditions.USUAL, INQUIRY_MILLIS);
+                return candidates.only(Files.readAllLines(answers));
+            } finally {
+                FileUtils.deleteQuietly(folder.toFile());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e.getMessage(), e);
+        }
+    }
+
+    private List<Ran> all(List<Case> cases, Queries queries, Conditions conditions, Path folder) throws IOException {
+        Path caseFile = InterpreterRun.cases(folder, cases, queries, conditions.manner());
         List<Ran> all = new ArrayList<>();
         for (int restarts = 0; all.size() < cases.size(); restarts++) {
             Path outcomes = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);

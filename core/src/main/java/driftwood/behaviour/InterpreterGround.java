@@ -6,6 +6,7 @@ import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Slip.Kind;
 import driftwood.behaviour.Surface.Target;
 import driftwood.behaviour.TrialResults.Answer;
+import driftwood.witness.Asking.Manner;
 import driftwood.witness.Trial;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -16,6 +17,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.apache.commons.io.FileUtils;
 
@@ -25,6 +27,8 @@ final class InterpreterGround implements Ground {
     private static final long LIST_MILLIS = 20_000;
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
     private static final long CASE_MILLIS = 400;
+    /** So many times as long as in a compiled language a line takes here. */
+    private static final int SLOWER = 16;
 
     private final InterpreterRun run;
     private final String script;
@@ -33,6 +37,8 @@ final class InterpreterGround implements Ground {
     private final List<Slip> slips = new ArrayList<>();
     /** As the script told them, for it to find them again. */
     private final Map<Slip, JsonNode> told = new HashMap<>();
+    /** Lines that some case came to, by the number of their file. */
+    private final Map<Long, BitSet> reached = new TreeMap<>();
 
     InterpreterGround(InterpreterRun run, Path root, Limits limits, Surface surface) throws IOException {
         this.script = run.slips().orElseThrow(() -> new IOException("slips cannot be planted in this language yet"));
@@ -72,6 +78,11 @@ final class InterpreterGround implements Ground {
     }
 
     @Override
+    public boolean isMain(Slip slip) {
+        return !told.get(slip).path("beside").asBoolean();
+    }
+
+    @Override
     public String file(Slip slip) {
         Path file = Path.of(told.get(slip).path("file").asText());
         Path from = root.toAbsolutePath().normalize();
@@ -84,20 +95,21 @@ final class InterpreterGround implements Ground {
     }
 
     @Override
-    public TrialResults run(List<Case> cases, List<Slip> some, long until) throws IOException {
+    public TrialResults run(List<Case> cases, List<Slip> some, Queries queries, Effort effort) throws IOException {
         TrialResults results = new TrialResults();
+        long until = effort.until();
         Path folder = Files.createTempDirectory("driftwood-trial-");
         try {
-            Path caseFile = InterpreterRun.cases(folder, cases);
+            Path caseFile = InterpreterRun.cases(folder, cases, queries, Manner.ALONG);
             Path slipFile = folder.resolve("slips");
             JSON.writeValue(slipFile.toFile(), some.stream().map(told::get).toList());
-            for (int restarts = 0; results.answers().size() < some.size() && System.nanoTime() < until; restarts++) {
+            for (int restarts = 0; (restarts == 0 || results.answers().size() < some.size()) && System.nanoTime() < until; restarts++) {
                 Path answers = Files.write(folder.resolve("answers-" + restarts), new byte[0]);
                 int before = results.answers().size();
                 run.start(folder, script, List.of("try", caseFile.toString(), slipFile.toString(), answers.toString(),
                         Integer.toString(before), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
-                        Integer.toString(limits.memoryMib())), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
-                boolean begun = InterpreterRun.read(answers, each -> results.answers().add(answer(each)));
+                        Integer.toString(limits.memoryMib()), Long.toString(effort.work() / SLOWER)), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
+                boolean begun = InterpreterRun.read(answers, each -> take(each, results));
                 if (begun && System.nanoTime() < until) {
                     results.answers().add(new Answer(Trials.ENDED, List.of()));
                 } else if (results.answers().size() == before) {
@@ -113,6 +125,32 @@ final class InterpreterGround implements Ground {
         return results;
     }
 
+    private void take(JsonNode told, TrialResults results) {
+        if (told.has("passed")) {
+            Map<Long, BitSet> probes = new TreeMap<>();
+            told.path("lines").properties().forEach(each -> {
+                BitSet lines = new BitSet();
+                each.getValue().forEach(line -> lines.set(line.asInt()));
+                probes.put((long) each.getKey().hashCode(), lines);
+            });
+            List<Integer> features = new ArrayList<>();
+            told.path("features").forEach(each -> features.add(each.asInt()));
+            List<Long> states = new ArrayList<>();
+            told.path("states").forEach(each -> states.add(each.asLong()));
+            results.passed().put(told.get("passed").asInt(), new TrialResults.Passed(probes, told.path("work").asLong(),
+                    told.path("signature").asInt(), features, states, pairs(told.path("compared"))));
+        } else {
+            results.answers().add(answer(told));
+        }
+    }
+
+    private static List<TrialResults.Pair> pairs(JsonNode told) {
+        List<TrialResults.Pair> pairs = new ArrayList<>();
+        told.forEach(each -> pairs.add(new TrialResults.Pair(each.get(0).asText(), each.get(1).asText(), each.get(2).asText(),
+                each.get(3).asBoolean())));
+        return pairs;
+    }
+
     private static Answer answer(JsonNode told) {
         List<Integer> comers = new ArrayList<>();
         told.path("comers").forEach(each -> comers.add(each.asInt()));
@@ -120,8 +158,20 @@ final class InterpreterGround implements Ground {
     }
 
     @Override
+    public void close() {
+        // Nothing runs between two trials.
+    }
+
+    @Override
     public boolean takesNew(Map<Long, BitSet> taken) {
-        return false;
+        boolean anew = false;
+        for (Map.Entry<Long, BitSet> each : taken.entrySet()) {
+            BitSet known = reached.computeIfAbsent(each.getKey(), key -> new BitSet());
+            int before = known.cardinality();
+            known.or(each.getValue());
+            anew |= known.cardinality() > before;
+        }
+        return anew;
     }
 
     @Override

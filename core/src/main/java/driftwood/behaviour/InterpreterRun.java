@@ -4,12 +4,14 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
+import driftwood.witness.Asking.Manner;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -45,8 +47,8 @@ final class InterpreterRun {
         return scripts.stream().skip(1).findFirst();
     }
 
-    /** Writes cases as the scripts read them: numbered, and without what was recorded. */
-    static Path cases(Path folder, List<Case> cases) throws IOException {
+    /** Writes cases as the scripts read them: numbered, without what was recorded, and with what objects are asked. */
+    static Path cases(Path folder, List<Case> cases, Queries queries, Manner manner) throws IOException {
         List<ObjectNode> numbered = new ArrayList<>();
         for (Case each : cases) {
             ObjectNode node = JSON.valueToTree(each);
@@ -54,7 +56,11 @@ final class InterpreterRun {
             numbered.add(node.put("id", Integer.toString(numbered.size())));
         }
         Path file = folder.resolve("cases");
-        JSON.writeValue(file.toFile(), numbered);
+        ObjectNode whole = JSON.createObjectNode().put("manner", manner.name().toLowerCase(Locale.ROOT));
+        whole.set("asks", JSON.valueToTree(queries.byType()));
+        whole.set("types", JSON.valueToTree(queries.types()));
+        whole.set("cases", JSON.valueToTree(numbered));
+        JSON.writeValue(file.toFile(), whole);
         return file;
     }
 

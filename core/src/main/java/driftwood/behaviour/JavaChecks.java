@@ -59,6 +59,9 @@ final class JavaChecks {
         if (value.isArray()) {
             return items(subject, value, declared);
         }
+        if (value.has("same")) {
+            return List.of(object(subject) + ".isNotNull();");
+        }
         return structured(subject, value, type, masked, at, 0, "");
     }
 

@@ -73,6 +73,7 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
     private final Set<String> imports = new TreeSet<>();
     private final Map<String, String> meant = new HashMap<>();
     private final Set<String> helpers = new TreeSet<>();
+    private final Map<String, String> variables = new HashMap<>();
 
     /** What cannot be said in a test that stands on its own. The message says what. */
     static final class CannotWrite extends Exception {
@@ -86,6 +87,19 @@ final class JavaCode implements Make.Visitor<String, JavaCode.CannotWrite> {
     /** @param packageName of the test; its neighbours need no import */
     JavaCode(String packageName) {
         this.packageName = packageName;
+    }
+
+    /** From now on something that is alive in a case is called by a variable. */
+    void call(String alive, String variable) {
+        variables.put(alive, variable);
+    }
+
+    @Override
+    public String visitSame(Make.Same same) throws CannotWrite {
+        if (!variables.containsKey(same.name())) {
+            throw new CannotWrite("what is used again inside of other values");
+        }
+        return variables.get(same.name());
     }
 
     String of(Make make) throws CannotWrite {

@@ -6,7 +6,6 @@ import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
 import driftwood.witness.Outcome;
 import driftwood.witness.Script;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -15,18 +14,17 @@ import java.util.Map;
 /** Runs cases of Java code in witness processes. */
 final class JavaDriver implements Driver {
     private final Program program;
-    private final List<Path> classPath;
+    private final Homes homes;
     private final Limits limits;
 
-    /** @param classPath compiled classes of the project, and what they need */
-    JavaDriver(Program program, List<Path> classPath, Limits limits) {
+    JavaDriver(Program program, Homes homes, Limits limits) {
         this.program = program;
-        this.classPath = classPath;
+        this.homes = homes;
         this.limits = limits;
     }
 
     @Override
-    public List<Ran> run(List<Case> cases, Conditions conditions) {
+    public List<Ran> run(List<Case> cases, Queries queries, Conditions conditions) {
         Scripts scripts = new Scripts(program);
         List<Script> runnable = new ArrayList<>();
         Map<Case, String> gone = new HashMap<>();
@@ -38,13 +36,20 @@ final class JavaDriver implements Driver {
             }
         }
         // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
-        List<Outcome> outcomes = runnable.isEmpty() ? List.of() : new Observation(classPath, limits).run(runnable, conditions);
+        List<Outcome> outcomes = runnable.isEmpty() ? List.of() : new Observation(homes, limits)
+                .run(runnable, queries.asking(program, homes, conditions.manner()), conditions);
         List<Ran> all = new ArrayList<>();
         int next = 0;
         for (Case each : cases) {
             all.add(gone.containsKey(each) ? new Ran(MissingNode.getInstance(), gone.get(each)) : ran(outcomes.get(next++)));
         }
         return all;
+    }
+
+    @Override
+    public Queries inquire(List<Case> cases, Queries candidates) {
+        // driftwood: leave hard-coded-instantiation because observing is the work itself; its limits are handed in
+        return new Inquiries(program, homes, limits).of(cases, candidates);
     }
 
     private static Ran ran(Outcome outcome) {

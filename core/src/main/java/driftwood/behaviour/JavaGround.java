@@ -1,7 +1,9 @@
 package driftwood.behaviour;
 
+import driftwood.behaviour.Assembly.CannotMake;
 import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
+import driftwood.witness.Asking.Manner;
 import driftwood.witness.Script;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,21 +19,29 @@ final class JavaGround implements Ground {
     private final Under under;
     private final Trials trials;
     private final Program program;
+    private final Homes homes;
 
-    /** @param classPath the project's classes first */
-    JavaGround(Program program, List<Path> classPath, Limits limits, Surface surface) throws IOException {
-        if (!Files.isDirectory(classPath.get(0))) {
-            throw new IOException(classPath.get(0) + " is no folder of classes");
+    JavaGround(Program program, Homes homes, Limits limits, Surface surface) throws IOException {
+        for (Path each : homes.own()) {
+            if (!Files.isDirectory(each)) {
+                throw new IOException(each + " is no folder of classes");
+            }
         }
         this.program = program;
+        this.homes = homes;
         // driftwood: leave hard-coded-instantiation because trying slips is what the ground is for; its limits are handed in
-        this.trials = new Trials(classPath, limits);
-        this.under = new Under(program, classPath.get(0), surface.targets());
+        this.trials = new Trials(homes, limits);
+        this.under = new Under(program, homes.own(), surface.targets());
     }
 
     @Override
     public List<Slip> slips() {
         return under.slips();
+    }
+
+    @Override
+    public boolean isMain(Slip slip) {
+        return under.isMain(slip);
     }
 
     @Override
@@ -45,11 +55,22 @@ final class JavaGround implements Ground {
     }
 
     @Override
-    public TrialResults run(List<Case> cases, List<Slip> slips, long until) throws IOException {
+    public TrialResults run(List<Case> cases, List<Slip> slips, Queries queries, Effort effort) throws IOException {
         Scripts making = new Scripts(program);
         List<Script> scripts = new ArrayList<>();
-        cases.forEach(each -> scripts.add(making.of(each)));
-        return trials.run(scripts, slips, under, until);
+        for (int i = 0; i < cases.size(); i++) {
+            try {
+                scripts.add(making.of(cases.get(i).named("")));
+            } catch (CannotMake e) {
+                scripts.add(Trials.NONE);
+            }
+        }
+        return trials.run(scripts, slips, queries.asking(program, homes, Manner.ALONG), under, effort);
+    }
+
+    @Override
+    public void close() {
+        trials.close();
     }
 
     @Override

@@ -105,40 +105,32 @@ public final class JavaTests implements KeptTests {
             throw new CannotWrite("files and error output");
         }
         Script script = scripts.of(each);
-        boolean construction = script.call().isEmpty();
-        TypeRef result = construction ? new TypeRef(type.simpleName()) : scripts.observed(type, each).returns();
-        List<String> lines = new ArrayList<>();
-        String receiver = script.receiver().isEmpty() ? code.type(new Ways(program).binaryName(type))
-                : code.of(script.receiver().get(0));
+        boolean construction = script.steps().isEmpty();
+        RoutineOutline observed = construction ? null : scripts.observed(type, each);
+        TypeRef result = construction ? new TypeRef(type.simpleName()) : observed.returns();
+        if (!construction) {
+            refuse(type, observed, (Make.Call) script.steps().get(script.steps().size() - 1).act());
+        }
         boolean leaves = outcome.path("leaves").has("this");
-        String name = variable(type);
-        if (!script.before().isEmpty() || leaves) {
-            lines.add((script.receiver().isEmpty() ? code.type(new Ways(program).binaryName(type)) : "var") + " " + name + " = "
-                    + receiver + ";");
-            receiver = name;
-        }
-        for (Make.Call call : script.before()) {
-            lines.add(name + "." + code.call(call) + ";");
-        }
-        if (!construction && isVague(type, scripts.observed(type, each), script.call().get(0))) {
-            throw new CannotWrite("nothing handed to a routine with overloads or type parameters");
-        }
-        if (!construction && isMixed(scripts.observed(type, each), script.call().get(0))) {
-            throw new CannotWrite("arguments of different types where the routine's type parameters want one");
-        }
-        String subject = construction ? receiver : receiver + "." + code.call(script.call().get(0));
+        JavaSteps steps = new JavaSteps(script, code, outcome);
+        String subject = steps.write(variable(type), code.type(new Ways(program).binaryName(type)), leaves && !construction);
+        List<String> lines = new ArrayList<>(steps.lines());
         JavaChecks checks = new JavaChecks(code, program);
-        if (!gives && !leaves && !lines.isEmpty()) {
-            subject = "{\n            " + String.join("\n            ", lines)
-                    + (construction ? "" : "\n            " + subject + ";") + "\n        }";
-            lines.clear();
-        }
         lines.addAll(gives ? given(checks, code, subject, outcome, result, masked) : thrown(subject, outcome, masked));
         if (leaves) {
-            lines.addAll(checks.of(name, outcome.at("/leaves/this"), new TypeRef(type.simpleName()), masked, "/leaves/this"));
+            lines.addAll(checks.of(steps.receiver(), outcome.at("/leaves/this"), new TypeRef(type.simpleName()), masked, "/leaves/this"));
         }
-        String routine = construction ? "Construction" : scripts.observed(type, each).name();
+        String routine = construction ? "Construction" : observed.name();
         return new Piece(routine, TestNames.of(outcome, result), String.join("\n", lines));
+    }
+
+    private static void refuse(TypeOutline type, RoutineOutline observed, Make.Call call) throws CannotWrite {
+        if (isVague(type, observed, call)) {
+            throw new CannotWrite("nothing handed to a routine with overloads or type parameters");
+        }
+        if (isMixed(observed, call)) {
+            throw new CannotWrite("arguments of different types where the routine's type parameters want one");
+        }
     }
 
     /** Whether the compiler could not tell which routine a null means. */

@@ -37,6 +37,16 @@ final class Launch {
      * @return the exit code; -1 where the process had to be killed and would not go
      */
     int run(String program, List<String> arguments, List<String> flags, long millis) throws IOException {
+        return ended(builder(program, arguments, flags).redirectInput(ProcessBuilder.Redirect.from(nothing()))
+                .redirectOutput(folder.resolve("printed").toFile()).start(), millis);
+    }
+
+    /** Starts a program of the witness that is asked on its standard input and answers on its standard output. */
+    Process talking(String program, List<String> arguments) throws IOException {
+        return builder(program, arguments, List.of()).start();
+    }
+
+    private ProcessBuilder builder(String program, List<String> arguments, List<String> flags) throws IOException {
         List<Path> path = new ArrayList<>(List.of(own()));
         path.addAll(classPath);
         Path work = Files.createDirectories(folder.resolve("work"));
@@ -51,11 +61,7 @@ final class Launch {
         command.addAll(List.of("-cp", path.stream().map(each -> each.toAbsolutePath().toString())
                         .collect(Collectors.joining(File.pathSeparator)), program));
         command.addAll(arguments);
-        Process process = new ProcessBuilder(command)
-                .directory(work.toFile()).redirectInput(ProcessBuilder.Redirect.from(nothing()))
-                .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile())
-                .start();
-        return ended(process, millis);
+        return new ProcessBuilder(command).directory(work.toFile()).redirectError(folder.resolve("trouble").toFile());
     }
 
     /** Waits for a process; after its time it is killed, and its children with it. @return as {@link #run} */

@@ -15,8 +15,12 @@ import java.util.stream.Stream;
 final class NearValues {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
+    /** What texts that list something put between. */
+    private static final String SEPARATORS = "+,; :/-|=.\n";
+
     private final List<String> words = new ArrayList<>();
     private final List<Long> numbers = new ArrayList<>();
+    private final List<Double> decimals = new ArrayList<>();
     private final Random random;
 
     /** @param constants that the code under observation compares with, or knows */
@@ -27,6 +31,8 @@ final class NearValues {
         texts(constants, LiteralKind.INTEGER).forEach(each -> number(each).ifPresent(numbers::add));
         texts(constants, LiteralKind.DECIMAL).filter(each -> each.endsWith(".0")).forEach(each ->
                 number(each.replace(".0", "")).ifPresent(numbers::add));
+        texts(constants, LiteralKind.DECIMAL).filter(each -> each.matches("-?[\\d.]+")).map(Double::valueOf).forEach(decimals::add);
+        numbers.forEach(each -> decimals.add((double) each));
     }
 
     private static Stream<String> texts(Collection<Literal> constants, LiteralKind kind) {
@@ -52,10 +58,32 @@ final class NearValues {
         return text.substring(0, at) + other + text.substring(at + 1);
     }
 
+    /** @param others numbers that stand beside it: limits are often their sums with a constant */
+    JsonNode number(JsonNode leaf, List<JsonNode> others) {
+        if (!numbers.isEmpty() && !others.isEmpty() && random.nextInt(3) == 0) {
+            return sum(leaf, others.get(random.nextInt(others.size())));
+        }
+        return number(leaf);
+    }
+
+    private JsonNode sum(JsonNode leaf, JsonNode other) {
+        long constant = numbers.get(random.nextInt(numbers.size())) * (random.nextBoolean() ? 1 : -1) + new int[] {0, 0, 1, -1}[random.nextInt(4)];
+        if (leaf.isFloatingPointNumber()) {
+            return JSON.numberNode(other.asDouble() + constant);
+        }
+        long sum = other.asLong() + constant;
+        return leaf.isInt() || leaf.isShort() ? JSON.numberNode((int) Math.max(Integer.MIN_VALUE, Math.min(Integer.MAX_VALUE, sum)))
+                : JSON.numberNode(sum);
+    }
+
     JsonNode number(JsonNode leaf) {
         if (leaf.isFloatingPointNumber()) {
             double value = leaf.asDouble();
-            double[] near = {value + 1, value - 1, -value, value / 2, value * 10, 0, 1, Double.MAX_VALUE};
+            if (!decimals.isEmpty() && random.nextInt(3) == 0) {
+                double[] beside = {0, 0.5, -0.5, 0.01};
+                return JSON.numberNode(decimals.get(random.nextInt(decimals.size())) + beside[random.nextInt(beside.length)]);
+            }
+            double[] near = {value + 1, value - 1, 0.0 - value, value / 2, value * 10, 0, 1, Double.MAX_VALUE};
             return JSON.numberNode(near[random.nextInt(near.length)]);
         }
         long value = leaf.asLong();
@@ -84,9 +112,10 @@ final class NearValues {
         int at = text.isEmpty() ? 0 : random.nextInt(text.length());
         String odd = " aZ09-+.,/xXeE\"'\n_:$#LDf";
         String word = words.isEmpty() ? "" : words.get(random.nextInt(words.size()));
+        String another = words.isEmpty() ? text : words.get(random.nextInt(words.size()));
         String any = random.nextBoolean() && !word.isEmpty() ? word
                 : String.valueOf(odd.charAt(random.nextInt(odd.length())));
-        String changed = switch (random.nextInt(14)) {
+        String changed = switch (random.nextInt(17)) {
             case 0 -> text + any;
             case 1 -> any + text;
             case 2 -> text.substring(0, at) + any + text.substring(at);
@@ -96,6 +125,7 @@ final class NearValues {
             case 6, 7 -> otherCase(text);
             case 8, 9 -> otherCase(word);
             case 10, 11, 12 -> word;
+            case 13, 14 -> (random.nextBoolean() ? word : text) + SEPARATORS.charAt(random.nextInt(SEPARATORS.length())) + another;
             default -> text.substring(at);
         };
         return JSON.textNode(changed.length() > 200 ? "" : changed);

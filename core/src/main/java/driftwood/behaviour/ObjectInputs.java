@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.program.FieldOutline;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
@@ -22,6 +23,9 @@ final class ObjectInputs {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     /** Values to try for an attribute. */
     private static final int ATTRIBUTES = 4;
+    /** Objects that were called before are made down to this level, each by so many of its routines. */
+    private static final int MOST_GROWN = 3;
+    private static final int COMMANDS = 3;
 
     private final Program program;
     private final Ways ways;
@@ -73,8 +77,43 @@ final class ObjectInputs {
             bySubtype.add(ofType(each, share, depth));
         }
         bySubtype.replaceAll(each -> each.subList(0, Math.min(each.size(), share)));
-        values.addAll(Inputs.inTurn(bySubtype));
+        List<List<JsonNode>> grown = new ArrayList<>();
+        for (int i = 0; i < concrete.size() && depth < MOST_GROWN; i++) {
+            grown.add(grown(concrete.get(i), bySubtype.get(i), depth));
+        }
+        List<JsonNode> plain = Inputs.inTurn(bySubtype);
+        int before = Math.min(plain.size(), Math.max(concrete.size(), most / 2));
+        values.addAll(plain.subList(0, before));
+        values.addAll(Inputs.inTurn(grown));
+        values.addAll(plain.subList(before, plain.size()));
         return values;
+    }
+
+    /** An object that was called once, and one that was called twice: what holds others is worth trying with something in it. */
+    private List<JsonNode> grown(TypeOutline type, List<ObjectNode> plain, int depth) {
+        List<JsonNode> grown = new ArrayList<>();
+        List<RoutineOutline> commands = type.routines().stream().filter(each -> each.parameters().size() <= 2 && Commands.isLikely(each)
+                && (!each.parameters().isEmpty() || each.returns().text().equals("void"))).limit(COMMANDS).toList();
+        if (plain.isEmpty() || commands.isEmpty()) {
+            return grown;
+        }
+        List<ObjectNode> calls = new ArrayList<>();
+        for (RoutineOutline each : commands) {
+            List<ObjectNode> given = each.parameters().isEmpty() ? List.of(JSON.objectNode())
+                    : inputs.combinations(each.parameters(), type, 3, depth + 1);
+            given.forEach(one -> calls.add(JSON.objectNode().put("call", each.name()).set("given", one)));
+        }
+        for (int i = 0; i < calls.size() && grown.size() < 2 * COMMANDS; i++) {
+            ObjectNode object = plain.get(i % plain.size()).deepCopy();
+            if (!object.has(Assembly.THEN)) {
+                object.putArray(Assembly.THEN).add(calls.get(i));
+                if (i % 2 == 1) {
+                    object.withArray(Assembly.THEN).add(calls.get((i + 1) % calls.size()));
+                }
+                grown.add(object);
+            }
+        }
+        return grown;
     }
 
     /** Objects of one concrete type, made by its fullest constructor; without one, by its creation routines in turn. */

@@ -1,8 +1,8 @@
 package driftwood.behaviour;
 
+import driftwood.witness.Asking;
 import driftwood.witness.Outcome;
 import driftwood.witness.Script;
-import driftwood.witness.Value;
 import driftwood.witness.Wire;
 import driftwood.witness.Witness;
 import java.io.BufferedInputStream;
@@ -30,11 +30,11 @@ final class Observation {
     /** Fewer cases than this are not worth a process more. */
     private static final int LEAST_CASES = 20;
 
-    private final List<Path> classPath;
+    private final Homes homes;
     private final Limits limits;
 
-    Observation(List<Path> classPath, Limits limits) {
-        this.classPath = classPath;
+    Observation(Homes homes, Limits limits) {
+        this.homes = homes;
         this.limits = limits;
     }
 
@@ -42,20 +42,20 @@ final class Observation {
     private record Told(List<Outcome> outcomes, boolean begun) {
     }
 
-    /** Runs scripts under the usual conditions. @return an outcome for each, in order */
-    List<Outcome> run(List<Script> scripts) {
-        return run(scripts, Conditions.USUAL);
-    }
-
-    /** Runs scripts, in as many processes as the limits allow. @return an outcome for each, in order */
-    List<Outcome> run(List<Script> scripts, Conditions conditions) {
+    /**
+     * Runs scripts, in as many processes as the limits allow.
+     *
+     * @param asking what objects are asked
+     * @return an outcome for each, in order
+     */
+    List<Outcome> run(List<Script> scripts, Asking asking, Conditions conditions) {
         List<Script> ordered = conditions.order().of(scripts, false);
         int jobs = Math.max(1, Math.min(limits.jobs(), ordered.size() / LEAST_CASES));
         int share = (ordered.size() + jobs - 1) / jobs;
         List<CompletableFuture<List<Outcome>>> parts = new ArrayList<>();
         for (int from = 0; from < ordered.size(); from += share) {
             List<Script> part = ordered.subList(from, Math.min(ordered.size(), from + share));
-            parts.add(CompletableFuture.supplyAsync(() -> apart(part, conditions), task -> new Thread(task).start()));
+            parts.add(CompletableFuture.supplyAsync(() -> apart(part, asking.in(conditions.manner()), conditions), task -> new Thread(task).start()));
         }
         List<Outcome> outcomes = new ArrayList<>();
         parts.forEach(part -> outcomes.addAll(joined(part)));
@@ -70,11 +70,11 @@ final class Observation {
         }
     }
 
-    private List<Outcome> apart(List<Script> scripts, Conditions conditions) {
+    private List<Outcome> apart(List<Script> scripts, Asking asking, Conditions conditions) {
         try {
             Path folder = Files.createTempDirectory("driftwood-witness-");
             try {
-                return run(scripts, folder, conditions);
+                return run(scripts, asking, folder, conditions);
             } finally {
                 FileUtils.deleteQuietly(folder.toFile());
             }
@@ -83,24 +83,24 @@ final class Observation {
         }
     }
 
-    private List<Outcome> run(List<Script> scripts, Path folder, Conditions conditions) throws IOException {
-        List<Path> path = new ArrayList<>(classPath);
-        if (conditions.later() && LaterClock.copy(classPath.get(0), Files.createDirectories(folder.resolve("later")))) {
-            path.add(0, folder.resolve("later"));
+    private List<Outcome> run(List<Script> scripts, Asking asking, Path folder, Conditions conditions) throws IOException {
+        List<Path> path = new ArrayList<>(homes.path());
+        for (int i = 0; conditions.later() && i < homes.own().size(); i++) {
+            Path later = Files.createDirectories(folder.resolve("later" + i));
+            if (LaterClock.copy(homes.own().get(i), later)) {
+                path.add(0, later);
+            }
         }
         // driftwood: leave hard-coded-instantiation because starting the process is what an observation is
         Launch launch = new Launch(folder, path, limits);
         Path scriptFile = folder.resolve("scripts");
         try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(scriptFile)))) {
-            to.writeInt(scripts.size());
-            for (Script script : scripts) {
-                Wire.write(to, script);
-            }
+            Wire.write(to, asking, scripts);
         }
         List<Outcome> all = new ArrayList<>();
         for (int restarts = 0; all.size() < scripts.size(); restarts++) {
             if (restarts > MOST_RESTARTS) {
-                scripts.subList(all.size(), scripts.size()).forEach(script -> all.add(ended(script, "unmade",
+                scripts.subList(all.size(), scripts.size()).forEach(script -> all.add(Outcome.ended(script.id(), "unmade",
                         "not run: " + MOST_RESTARTS + " cases before it ended the process")));
                 break;
             }
@@ -111,18 +111,13 @@ final class Observation {
             Told told = read(outcomeFile);
             all.addAll(told.outcomes());
             if (told.begun() && all.size() < scripts.size()) {
-                all.add(ended(scripts.get(all.size()), "exits", "exit code " + exit));
+                all.add(Outcome.ended(scripts.get(all.size()).id(), "exits", "exit code " + exit));
             } else if (told.outcomes().isEmpty() && all.size() < scripts.size()) {
                 throw new IOException("the witness process did not start (exit code " + exit + "): "
                         + Files.readString(folder.resolve("trouble")).lines().findFirst().orElse("no message"));
             }
         }
         return all;
-    }
-
-    private static Outcome ended(Script script, String ending, String why) {
-        return new Outcome(script.id(), ending, Value.scalar("text", why), "", "", List.of(), List.of(), List.of(),
-                List.of());
     }
 
     private static Told read(Path outcomes) throws IOException {

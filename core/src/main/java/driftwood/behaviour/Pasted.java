@@ -3,11 +3,9 @@ package driftwood.behaviour;
 import driftwood.behaviour.Assembly.CannotMake;
 import driftwood.behaviour.JavaCode.CannotWrite;
 import driftwood.behaviour.Recording.Case;
-import driftwood.behaviour.Recording.Step;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
-import driftwood.witness.Make;
 import driftwood.witness.Script;
 import java.util.ArrayList;
 import java.util.List;
@@ -42,21 +40,10 @@ public final class Pasted {
     private static String java(Case each, TypeOutline type, Program program) throws CannotWrite {
         Script script = new Scripts(program).of(each);
         JavaCode code = new JavaCode(program.fileOf(type).packageName());
-        String receiver = script.receiver().isEmpty() ? code.type(new Ways(program).binaryName(type))
-                : code.of(script.receiver().get(0));
-        List<String> lines = new ArrayList<>();
-        if (!script.before().isEmpty()) {
-            lines.add("var it = " + receiver + ";");
-            receiver = "it";
-        }
-        for (Make.Call call : script.before()) {
-            lines.add(receiver + "." + code.call(call) + ";");
-        }
-        if (!script.call().isEmpty()) {
-            lines.add(receiver + "." + code.call(script.call().get(0)) + ";");
-        } else if (lines.isEmpty()) {
-            lines.add(receiver + ";");
-        }
+        JavaSteps steps = new JavaSteps(script, code, each.outcome());
+        String last = steps.write("it", code.type(new Ways(program).binaryName(type)), false);
+        List<String> lines = new ArrayList<>(steps.lines());
+        lines.add(last + ";");
         return code.helpers().isEmpty() ? String.join("\n", lines) : refuse();
     }
 
@@ -66,20 +53,10 @@ public final class Pasted {
 
     private static String python(Case each, Program program) throws CannotWrite {
         PythonCode code = new PythonCode(program);
-        String owner = each.routine().substring(0, each.routine().indexOf('#'));
-        String member = each.routine().substring(owner.length() + 1);
-        boolean bound = each.on() != null && !each.on().isNull();
-        String receiver = bound ? code.of(each.on()) : code.name(owner);
-        List<String> lines = new ArrayList<>();
-        if (each.before() != null && !each.before().isEmpty()) {
-            lines.add("it = " + receiver);
-            receiver = "it";
-            for (Step step : each.before()) {
-                lines.add("it." + step.call() + "(" + code.arguments(step.given()) + ")");
-            }
-        }
-        lines.add(member.equals("new") ? receiver : receiver + "." + member.substring(0, member.indexOf('(')) + "("
-                + code.arguments(each.given()) + ")");
+        PythonSteps steps = new PythonSteps(each, code);
+        String last = steps.write(false);
+        List<String> lines = new ArrayList<>(steps.lines());
+        lines.add(last);
         return code.completes() ? refuse() : String.join("\n", lines);
     }
 }

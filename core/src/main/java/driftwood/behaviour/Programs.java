@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 
 /**
  * Recordings of whole programs, of any language: what a command prints, its exit code, and the files it writes. Each
@@ -19,6 +20,9 @@ import java.util.Map;
 public final class Programs implements Confirming {
     /** What stands in the place of a routine: a command has none. */
     public static final String MARK = "run#";
+    /** How long a command may take unless it is said. It starts an interpreter, reads files. */
+    public static final long DEFAULT_MILLIS = 60_000;
+    private static final long APART_MILLIS = 1_100;
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private final Path root;
@@ -28,6 +32,21 @@ public final class Programs implements Confirming {
     public Programs(Path root, long millis) {
         this.root = root;
         this.millis = millis;
+    }
+
+    /** A program that tells the time tells another one a second later. */
+    private static void apart() {
+        try {
+            Thread.sleep(APART_MILLIS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** How long the commands of a recording may take, where that was said. */
+    public static OptionalLong millis(Recording recording) {
+        return recording.cases().stream().map(each -> each.given() == null ? null : each.given().get("millis"))
+                .filter(each -> each != null && each.isNumber()).mapToLong(JsonNode::asLong).max();
     }
 
     /** Whether a recording is one of commands. */
@@ -47,6 +66,9 @@ public final class Programs implements Confirming {
         List<Case> cases = new ArrayList<>();
         for (String command : commands) {
             ObjectNode given = JSON.objectNode().put("command", command);
+            if (millis != DEFAULT_MILLIS) {
+                given.put("millis", millis);
+            }
             if (!input.isEmpty()) {
                 given.put("input", input);
             }
@@ -55,11 +77,12 @@ public final class Programs implements Confirming {
                 more.forEach(environment::put);
             }
             JsonNode first = run(given, 0);
+            apart();
             JsonNode again = run(given, 1);
             cases.add(Characterization.masked(new Case("c" + (cases.size() + 1), MARK + name, null, List.of(), given, null,
                     List.of(), List.of()), first, List.of(again)));
         }
-        return new Recording(Recording.FORMAT, MARK.replace('#', '-') + name, List.of(MARK + name), null, null, null, cases);
+        return Recording.of(MARK.replace('#', '-') + name, List.of(MARK + name), cases);
     }
 
     @Override
@@ -69,7 +92,7 @@ public final class Programs implements Confirming {
 
     @Override
     public List<Verdict> confirm(Recording recording) {
-        return recording.cases().stream().map(each -> Confirmation.judge(each, run(each.given(), 2))).toList();
+        return recording.cases().stream().map(each -> Confirmation.judge(each, run(each.given(), 2), new ClientView(recording, (type, query) -> true))).toList();
     }
 
     /** @param time the first, second... run: programs whose order hangs on a hash seed get another one each time */

@@ -5,6 +5,7 @@ import driftwood.behaviour.JavaCode.CannotWrite;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -15,6 +16,7 @@ final class PythonCode {
     private final Program program;
     private final Ways ways;
     private final Set<String> imports = new TreeSet<>();
+    private final Map<String, String> variables = new HashMap<>();
     private boolean completes;
 
     PythonCode(Program program) {
@@ -56,6 +58,12 @@ final class PythonCode {
         if (value.isArray()) {
             return "[" + all(value) + "]";
         }
+        if (value.has("same")) {
+            return alive(value.get("same").asText());
+        }
+        if (value.has("then")) {
+            throw new CannotWrite("arguments that were called before");
+        }
         if (value.has("enum")) {
             String constant = value.get("enum").asText();
             int dot = constant.lastIndexOf('.');
@@ -91,12 +99,26 @@ final class PythonCode {
         return String.join(", ", written);
     }
 
-    /** Arguments by name. */
-    String arguments(JsonNode given) throws CannotWrite {
+    /** From now on something that is alive in a case is called by a variable. */
+    void call(String alive, String variable) {
+        variables.put(alive, variable);
+    }
+
+    /** The variable of something that is alive in the case. */
+    String alive(String name) throws CannotWrite {
+        if (!variables.containsKey(name)) {
+            throw new CannotWrite("what is used again inside of other values");
+        }
+        return variables.get(name);
+    }
+
+    /** Arguments by name. @param number of the step: what has a variable is called by it */
+    String arguments(JsonNode given, int number) throws CannotWrite {
         List<String> written = new ArrayList<>();
         if (given != null) {
             for (Map.Entry<String, JsonNode> each : given.properties()) {
-                written.add(each.getKey() + "=" + of(each.getValue()));
+                String variable = variables.get(number + "." + each.getKey());
+                written.add(each.getKey() + "=" + (variable == null ? of(each.getValue()) : variable));
             }
         }
         return String.join(", ", written);

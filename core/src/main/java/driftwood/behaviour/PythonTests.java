@@ -100,20 +100,10 @@ public final class PythonTests implements KeptTests {
         if (outcome.has("files") || outcome.has("complains")) {
             throw new CannotWrite("files and error output");
         }
-        String owner = each.routine().substring(0, each.routine().indexOf('#'));
-        String member = each.routine().substring(owner.length() + 1);
+        PythonSteps steps = new PythonSteps(each, code);
+        String call = steps.write(outcome.path("leaves").has("this"));
         List<String> lines = new ArrayList<>();
-        List<String> making = new ArrayList<>();
-        String receiver = code.name(owner);
-        if (each.on() != null && !each.on().isNull()) {
-            receiver = "it";
-            making.add("it = " + code.of(each.on()));
-        }
-        for (Recording.Step step : each.before() == null ? List.<Recording.Step>of() : each.before()) {
-            making.add(receiver + "." + step.call() + "(" + code.arguments(step.given()) + ")");
-        }
-        String call = member.equals("new") ? receiver : receiver + "." + member.substring(0, member.indexOf('(')) + "("
-                + code.arguments(each.given()) + ")";
+        List<String> making = steps.lines();
         if (outcome.path("iterating").asBoolean() || outcome.path("gives").has("iterates")) {
             call = "list(" + call + ")";
         }
@@ -123,7 +113,7 @@ public final class PythonTests implements KeptTests {
         lines.addAll(making);
         lines.addAll(given(call, outcome, code));
         if (outcome.path("leaves").has("this")) {
-            check("it", outcome.at("/leaves/this"), code, 0, lines);
+            check(steps.receiver(), outcome.at("/leaves/this"), code, 0, lines);
         }
         return String.join("\n", lines);
     }
@@ -153,8 +143,8 @@ public final class PythonTests implements KeptTests {
             String name = value.get("is").asText();
             lines.add("self.assertEqual(type(" + subject + ").__qualname__, \"" + own(name) + "\")");
             for (Map.Entry<String, JsonNode> part : value.properties()) {
-                if (!part.getKey().equals("is") && !part.getKey().startsWith("_") && depth < DEEPEST && isSimple(part.getValue())) {
-                    check(subject + "." + part.getKey(), part.getValue(), code, depth + 1, lines);
+                if (!part.getKey().equals("is") && !part.getKey().equals("elements") && depth < DEEPEST && isSimple(part.getValue())) {
+                    check(asked(subject, name, part.getKey()), part.getValue(), code, depth + 1, lines);
                 }
             }
         } else if (isSimple(value)) {
@@ -162,6 +152,21 @@ public final class PythonTests implements KeptTests {
         } else {
             throw new CannotWrite("results of this form");
         }
+    }
+
+    /** How an object is asked: a method is called, an attribute or a property read. */
+    private String asked(String subject, String type, String query) {
+        if (query.startsWith("__")) {
+            return query.replace("_", "") + "(" + subject + ")";
+        }
+        List<TypeOutline> all = new ArrayList<>();
+        program.type(type).ifPresent(found -> {
+            all.add(found);
+            all.addAll(program.ancestors(found));
+        });
+        boolean method = all.stream().anyMatch(each -> each.routines().stream().anyMatch(routine -> routine.name().equals(query)
+                && !routine.traits().isAnnotated("property") && !routine.traits().isAnnotated("cached_property")));
+        return subject + "." + query + (method ? "()" : "");
     }
 
     private boolean isObject(JsonNode value) {

@@ -1,6 +1,9 @@
 package driftwood.behaviour;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Recording.Step;
 import driftwood.store.Folder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -23,7 +26,16 @@ public final class Recordings {
 
     /** Saves a recording under what it is of. */
     public Path save(Recording recording) {
-        return folder.write(PLACE + "/" + recording.of().replaceAll("[^A-Za-z0-9._-]", "_") + ".json", recording);
+        return folder.write(PLACE + "/" + name(recording.of()), recording);
+    }
+
+    /** Where the recording of something is, or would be. */
+    public Path file(String of) {
+        return folder.path().resolve(PLACE).resolve(name(of));
+    }
+
+    private static String name(String of) {
+        return of.replaceAll("[^A-Za-z0-9._-]", "_") + ".json";
     }
 
     public List<Path> files() {
@@ -38,18 +50,30 @@ public final class Recordings {
     public Recording read(Path file) throws IOException {
         Recording recording = folder.read(file, Recording.class);
         if (!Recording.FORMAT.equals(recording.format()) || recording.cases() == null) {
-            throw new IOException(file + " is no recording of the format " + Recording.FORMAT + " (it says "
-                    + recording.format() + ")");
+            boolean older = "driftwood-recording/1".equals(recording.format());
+            throw new IOException(older ? file + " was made by an older Driftwood, which compared what is private too. Go back to the "
+                    + "code it was made of and renew it: driftwood characterize --anew " + recording.of()
+                    : file + " is not a recording of the format " + Recording.FORMAT + " (it says " + recording.format() + ")");
         }
         List<Case> cases = new ArrayList<>();
         for (Case each : recording.cases()) {
             if (each.routine() == null || each.routine().indexOf('#') < 0 || each.id() == null) {
                 throw new IOException(file + " is damaged: case " + each.id() + " has no id or no routine");
             }
-            cases.add(new Case(each.id(), each.routine(), each.on(), each.before(), each.given(),
-                    each.outcome() == null ? null : Plain.of(each.outcome()), each.varies(), each.anyOrder()));
+            cases.add(plain(each));
         }
-        return new Recording(recording.format(), recording.of(), recording.surface(), recording.platform(), recording.strength(),
-                recording.judged(), cases);
+        return recording.with(cases);
+    }
+
+    /** A case with its values as they are after being written and read. */
+    static Case plain(Case each) {
+        List<Step> before = each.before() == null ? null : each.before().stream().map(step -> new Step(step.call(), step.of(),
+                plain(step.make()), (ObjectNode) plain(step.given()))).toList();
+        return new Case(each.id(), each.routine(), plain(each.on()), before, (ObjectNode) plain(each.given()), plain(each.outcome()),
+                each.varies(), each.anyOrder());
+    }
+
+    private static JsonNode plain(JsonNode value) {
+        return value == null ? null : Plain.of(value);
     }
 }

@@ -5,6 +5,7 @@ import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -16,7 +17,8 @@ import java.util.Set;
 /** The runtimes in which routines of other languages than Java are observed. */
 public final class Runtimes {
     /** The witness of each language and what plants slips in it, among the resources of this package, and the interpreter that usually runs it. */
-    private static final Map<Language, Known> KNOWN = Map.of(Language.PYTHON, new Known(List.of("witness.py", "slips.py"), "python3"));
+    private static final Map<Language, Known> KNOWN = Map.of(Language.PYTHON, new Known(List.of("witness.py", "slips.py", "inquiry.py", "describing.py",
+            "making.py"), "python3"));
 
     private Runtimes() {
     }
@@ -53,6 +55,18 @@ public final class Runtimes {
     public static Optional<Interpreter> of(Language language, String command) {
         return Optional.ofNullable(KNOWN.get(language)).map(known -> new Interpreter(language,
                 List.of((command.isBlank() ? known.command() : command).strip().split("\\s+"))));
+    }
+
+    /** The interpreter that a project brings along, relative to where it is started; empty for the usual one. */
+    public static String ownInterpreter(Language language, Path root) {
+        if (language == Language.PYTHON) {
+            for (String place : List.of(".venv/bin/python", "venv/bin/python", ".venv/Scripts/python.exe", "venv/Scripts/python.exe")) {
+                if (Files.isExecutable(root.resolve(place))) {
+                    return root.resolve(place).toString();
+                }
+            }
+        }
+        return "";
     }
 
     /** The language of what a recording observes; Java where nothing of it is left. */

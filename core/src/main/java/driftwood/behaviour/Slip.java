@@ -36,6 +36,16 @@ public record Slip(String owner, String routine, int at, int index, int line, Ki
         }
     }
 
+    /** The same among others of its line. @param number such as "second ", empty for the first */
+    Slip nth(String number) {
+        return number.isEmpty() ? this : new Slip(owner, routine, at, index, line, kind, what.replaceFirst("^the ", "the " + number));
+    }
+
+    /** What is there, whichever of its line it is. */
+    String plain() {
+        return what.replaceFirst("^the (second|third|fourth) ", "the ");
+    }
+
     /** Its line in its class, for all slips there. */
     String place() {
         return owner + ':' + line;

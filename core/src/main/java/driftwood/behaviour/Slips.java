@@ -2,7 +2,7 @@ package driftwood.behaviour;
 
 import driftwood.witness.Reached;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -23,6 +23,10 @@ import org.objectweb.asm.tree.MethodNode;
  * those of DeMillo, Lipton and Sayward, Hints on Test Data Selection (1978), as far as byte code shows them.
  */
 final class Slips {
+    /** Of limits and conditions that stand on one line; what the compiler writes twice, for finally, is no more than a few. */
+    private static final List<String> NUMBERS = List.of("", "second ", "third ", "fourth ");
+    private static final String REACHED = Reached.class.getName().replace('.', '/');
+
     private Slips() {
     }
 
@@ -30,13 +34,17 @@ final class Slips {
     static List<Slip> in(byte[] bytes, Predicate<MethodNode> counts) {
         ClassNode type = read(bytes);
         List<Slip> slips = new ArrayList<>();
-        Set<String> told = new HashSet<>();
+        Map<String, Integer> told = new HashMap<>();
         for (int at = 0; at < type.methods.size(); at++) {
             MethodNode method = type.methods.get(at);
-            if (isWritten(type, method) && counts.test(method)) {
+            // Which number a hash is, nobody is to see; whether equal objects have the same is compared.
+            boolean hash = method.name.equals("hashCode") && method.desc.equals("()I");
+            if (isWritten(type, method) && !hash && counts.test(method)) {
                 for (Slip each : in(type, method, at)) {
-                    if (told.add(each.key())) {
-                        slips.add(each);
+                    int before = told.merge(each.key(), 1, Integer::sum) - 1;
+                    boolean jump = each.kind() == Slip.Kind.LIMIT || each.kind() == Slip.Kind.CONDITION;
+                    if (before == 0 || jump && before < NUMBERS.size()) {
+                        slips.add(each.nth(NUMBERS.get(before)));
                     }
                 }
             }
@@ -74,7 +82,7 @@ final class Slips {
         MethodNode method = type.methods.get(slip.at());
         AbstractInsnNode node = method.instructions.get(slip.index());
         for (Mistake each : Mistake.at(node, method, type)) {
-            if (each.kind() == slip.kind() && each.what().equals(slip.what())) {
+            if (each.kind() == slip.kind() && each.what().equals(slip.plain())) {
                 each.plant().run();
                 break;
             }
@@ -87,28 +95,38 @@ final class Slips {
         ClassNode type = read(bytes);
         String owner = type.name.replace('/', '.');
         for (MethodNode method : type.methods) {
+            int line = 0;
             for (AbstractInsnNode node : method.instructions.toArray()) {
-                if (node instanceof LineNumberNode number && places.containsKey(owner + ':' + number.line)) {
-                    AbstractInsnNode first = node;
-                    while (first != null && first.getOpcode() < 0) {
-                        first = first.getNext();
-                    }
-                    if (first != null) {
-                        InsnList told = new InsnList();
-                        told.add(new LdcInsnNode(places.get(owner + ':' + number.line)));
-                        told.add(new MethodInsnNode(Opcodes.INVOKESTATIC, Reached.class.getName().replace('.', '/'),
-                                "at", "(I)V", false));
-                        // Frames know an object that is not yet initialised by the label right before its creation.
-                        if (first.getOpcode() == Opcodes.NEW) {
-                            method.instructions.insert(first, told);
-                        } else {
-                            method.instructions.insertBefore(first, told);
-                        }
-                    }
+                if (node instanceof LineNumberNode number) {
+                    line = number.line;
+                }
+                Integer place = places.get(owner + ':' + line);
+                if (place != null && node instanceof LineNumberNode) {
+                    come(method, node, place);
+                } else if (place != null) {
+                    Compared.tell(method, node, place);
                 }
             }
         }
         return written(type);
+    }
+
+    private static void come(MethodNode method, AbstractInsnNode line, int place) {
+        AbstractInsnNode first = line;
+        while (first != null && first.getOpcode() < 0) {
+            first = first.getNext();
+        }
+        if (first != null) {
+            InsnList told = new InsnList();
+            told.add(new LdcInsnNode(place));
+            told.add(new MethodInsnNode(Opcodes.INVOKESTATIC, REACHED, "at", "(I)V", false));
+            // Frames know an object that is not yet initialised by the label right before its creation.
+            if (first.getOpcode() == Opcodes.NEW) {
+                method.instructions.insert(first, told);
+            } else {
+                method.instructions.insertBefore(first, told);
+            }
+        }
     }
 
     private static byte[] written(ClassNode type) {

@@ -60,12 +60,18 @@ public record Surface(List<Target> targets, List<String> left) {
         if (type.isConcrete() && type.constants().isEmpty() && open) {
             collector.construction(type, type.constructors());
         }
-        type.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isPrivate()
-                && each.hasBody()).forEach(each -> collector.routine(each.symbol()));
+        Openness openness = new Openness(program);
+        type.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && each.hasBody() && !isHash(each)
+                && openness.isOpen(type, each)).forEach(each -> collector.routine(each.symbol()));
         if (type.isConcrete() && type.constants().isEmpty()) {
             inherited(type, program).forEach(each -> collector.targets.add(new Target(type, Optional.of(each), List.of())));
         }
         return collector.surface();
+    }
+
+    /** A number that says nothing by itself: whether equal objects have the same is told where objects are compared. */
+    private static boolean isHash(RoutineOutline routine) {
+        return routine.parameters().isEmpty() && (routine.name().equals("hashCode") || routine.name().equals("__hash__"));
     }
 
     /** What objects of a type can be asked beside, by its ancestors in the project. */

@@ -18,9 +18,9 @@ import java.util.TreeMap;
  * What came of a trial.
  *
  * @param answers one for each slip
- * @param passed  the probes that each case passes, by its number; those by the numbers of the classes
+ * @param passed  what each case that does the same twice passes, by its number
  */
-record TrialResults(List<Answer> answers, Map<Integer, Map<Long, BitSet>> passed) {
+record TrialResults(List<Answer> answers, Map<Integer, Passed> passed) {
     TrialResults() {
         this(new ArrayList<>(), new TreeMap<>());
     }
@@ -35,14 +35,56 @@ record TrialResults(List<Answer> answers, Map<Integer, Map<Long, BitSet>> passed
     record Answer(int by, List<Integer> comers) {
     }
 
-    /** Adds what a trial wrote. @return whether a slip was begun and not ended */
-    boolean read(Path results) throws IOException {
-        boolean begun = false;
+    /**
+     * What a case passes.
+     *
+     * @param probes    by the numbers of the classes
+     * @param work      lines of observed code that it runs
+     * @param signature of what happens
+     * @param features  coarse numbers of what happens: from 0 for what was come to and printed, below for steps in order
+     * @param states    inner states of the receiver, in order
+     * @param compared  values that were compared and are not equal
+     */
+    record Passed(Map<Long, BitSet> probes, long work, int signature, List<Integer> features, List<Long> states,
+            List<Pair> compared) {
+    }
+
+    /**
+     * Two values that observed code compared.
+     *
+     * @param place   as {@link Slip#place}
+     * @param one     a number or a text
+     * @param other   of the same sort
+     * @param numbers whether they are numbers
+     */
+    record Pair(String place, String one, String other, boolean numbers) {
+    }
+
+    /** How a trial ended, as far as it wrote. */
+    enum Ended {
+        /** After some slip, or the last of them. */
+        WELL,
+        /** In the middle of a slip. */
+        IN_SLIP,
+        /** In the middle of a case, without any slip. */
+        IN_CASE
+    }
+
+    /**
+     * Adds what a trial wrote.
+     *
+     * @param places by their numbers
+     * @param at     takes the number of the case that was begun last
+     */
+    Ended read(Path results, List<String> places, int[] at) throws IOException {
+        Ended ended = Ended.WELL;
         try (DataInputStream from = new DataInputStream(new BufferedInputStream(Files.newInputStream(results)))) {
             for (int tag = from.read(); tag >= 0; tag = from.read()) {
-                begun = tag == Witness.BEGIN;
-                if (tag == Trial.PASSED) {
-                    passed.put(from.readInt(), probes(from));
+                ended = tag == Witness.BEGIN ? Ended.IN_SLIP : tag == Trial.AT ? Ended.IN_CASE : Ended.WELL;
+                if (tag == Trial.AT) {
+                    at[0] = from.readInt();
+                } else if (tag == Trial.PASSED) {
+                    passed.put(from.readInt(), new Passed(probes(from), from.readLong(), from.readInt(), numbers(from), states(from), pairs(from, places)));
                 } else if (tag == Witness.END) {
                     int by = from.readInt();
                     List<Integer> comers = new ArrayList<>();
@@ -53,9 +95,42 @@ record TrialResults(List<Answer> answers, Map<Integer, Map<Long, BitSet>> passed
                 }
             }
         } catch (EOFException e) {
-            begun = true;
+            return ended == Ended.IN_CASE ? ended : Ended.IN_SLIP;
         }
-        return begun;
+        return ended;
+    }
+
+    private static List<Integer> numbers(DataInputStream from) throws IOException {
+        List<Integer> numbers = new ArrayList<>();
+        for (int left = from.readInt(); left > 0; left--) {
+            numbers.add(from.readInt());
+        }
+        return numbers;
+    }
+
+    private static List<Long> states(DataInputStream from) throws IOException {
+        List<Long> states = new ArrayList<>();
+        for (int left = from.readInt(); left > 0; left--) {
+            states.add(from.readLong());
+        }
+        return states;
+    }
+
+    private static List<Pair> pairs(DataInputStream from, List<String> places) throws IOException {
+        List<Pair> pairs = new ArrayList<>();
+        for (int left = from.readInt(); left > 0; left--) {
+            pairs.add(new Pair(places.get(from.readInt()), from.readUTF(), from.readUTF(), from.readBoolean()));
+        }
+        return pairs;
+    }
+
+    /** Processes that try different slips come to different places: together they know what was compared at all of them. */
+    void addAll(Map<Integer, Passed> others) {
+        others.forEach((at, other) -> passed.merge(at, other, (one, two) -> {
+            List<Pair> all = new ArrayList<>(one.compared());
+            all.addAll(two.compared());
+            return new Passed(one.probes(), one.work(), one.signature(), one.features(), one.states(), all);
+        }));
     }
 
     private static Map<Long, BitSet> probes(DataInputStream from) throws IOException {

@@ -1,5 +1,8 @@
 package driftwood.behaviour;
 
+import driftwood.behaviour.Ground.Effort;
+import driftwood.witness.Asking;
+import driftwood.witness.Make;
 import driftwood.witness.Script;
 import driftwood.witness.Trial;
 import driftwood.witness.Wire;
@@ -10,33 +13,37 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.BitSet;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import org.apache.commons.io.FileUtils;
 
 /** Runs the cases of a recording against slips, in processes of their own. */
-final class Trials {
+final class Trials implements AutoCloseable {
     /** The process ended in the middle of a slip: that is as good as noticing it. The number says no case. */
     static final int ENDED = -3;
+    /** The slip cannot be planted in the code as it runs. */
+    static final int UNPLANTED = -5;
     /** There was no time for the slip. */
     static final int UNTRIED = Trial.UNTRIED;
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
-    private static final long CASE_MILLIS = 400;
-    /** The cases are run without any slip first, for at most one of so many parts of the time. */
-    private static final int FIRST_SHARE = 2;
+    private static final long CASE_MILLIS = 300;
     /** Fewer slips than this are not worth a process more. */
     private static final int LEAST_SLIPS = 8;
 
-    private final List<Path> classPath;
-    private final Limits limits;
+    /** Cases that end the process by themselves, before the rest is left. */
+    private static final int MOST_DEADLY = 12;
+    /** In place of a case that cannot be made or must not be run: numbers stay what they are. */
+    static final Script NONE = new Script("", List.of(new Make.Same("")), List.of());
 
-    Trials(List<Path> classPath, Limits limits) {
-        this.classPath = classPath;
+    private final Homes homes;
+    private final Limits limits;
+    private final List<TrialProcess> processes = new ArrayList<>();
+
+    Trials(Homes homes, Limits limits) {
+        this.homes = homes;
         this.limits = limits;
     }
 
@@ -44,9 +51,10 @@ final class Trials {
      * Tries slips.
      *
      * @param under   the code in which they are planted
-     * @param until   by {@link System#nanoTime}: slips not tried by then are left
+     * @param asking  what objects are asked
      */
-    TrialResults run(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
+    TrialResults run(List<Script> scripts, List<Slip> slips, Asking asking, Under under, Effort effort) throws IOException {
+        Task task = new Task(scripts, asking, under);
         int jobs = Math.max(1, Math.min(Runtime.getRuntime().availableProcessors(), slips.size() / LEAST_SLIPS));
         List<CompletableFuture<TrialResults>> parts = new ArrayList<>();
         for (int job = 0; job < jobs; job++) {
@@ -54,18 +62,21 @@ final class Trials {
             for (int at = job; at < slips.size(); at += jobs) {
                 part.add(slips.get(at));
             }
-            parts.add(CompletableFuture.supplyAsync(() -> apart(scripts, part, under, until), task -> new Thread(task).start()));
+            Effort share = new Effort(effort.work() / jobs, effort.until());
+            TrialProcess process = process(job);
+            parts.add(CompletableFuture.supplyAsync(() -> apart(task, part, share, process), run -> new Thread(run).start()));
         }
         TrialResults.Answer[] answers = new TrialResults.Answer[slips.size()];
-        Map<Integer, Map<Long, BitSet>> passed = new TreeMap<>();
+        TrialResults whole = new TrialResults();
         for (int job = 0; job < jobs; job++) {
             TrialResults part = joined(parts.get(job));
             for (int i = 0; i < part.answers().size(); i++) {
                 answers[job + i * jobs] = part.answers().get(i);
             }
-            passed.putAll(part.passed());
+            whole.addAll(part.passed());
         }
-        return new TrialResults(List.of(answers), passed);
+        whole.answers().addAll(List.of(answers));
+        return whole;
     }
 
     private static TrialResults joined(CompletableFuture<TrialResults> part) throws IOException {
@@ -76,26 +87,29 @@ final class Trials {
         }
     }
 
-    private TrialResults apart(List<Script> scripts, List<Slip> slips, Under under, long until) {
+    /** What all processes of a trial do. */
+    private record Task(List<Script> scripts, Asking asking, Under under) {
+    }
+
+    private TrialResults apart(Task task, List<Slip> slips, Effort effort, TrialProcess process) {
         try {
-            return some(scripts, slips, under, until);
+            return some(task, slips, effort, process);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private TrialResults some(List<Script> scripts, List<Slip> slips, Under under, long until) throws IOException {
+    private TrialResults some(Task task, List<Slip> slips, Effort effort, TrialProcess process) throws IOException {
+        Under under = task.under();
+        long until = effort.until();
         Path folder = Files.createTempDirectory("driftwood-trial-");
         try {
             Path scriptFile = folder.resolve("scripts");
-            try (DataOutputStream to = open(scriptFile)) {
-                to.writeInt(scripts.size());
-                for (Script script : scripts) {
-                    Wire.write(to, script);
-                }
-            }
+            List<Script> scripts = new ArrayList<>(task.scripts());
+            write(scriptFile, task.asking(), scripts);
             Path slipFile = folder.resolve("slips");
-            Map<String, Integer> places = new HashMap<>();
+            Map<String, Integer> places = new LinkedHashMap<>();
+            under.places().forEach(place -> places.putIfAbsent(place, places.size()));
             slips.forEach(slip -> places.putIfAbsent(slip.place(), places.size()));
             try (DataOutputStream to = open(slipFile)) {
                 Map<String, byte[]> watched = under.watched(places);
@@ -111,12 +125,22 @@ final class Trials {
             }
             TrialResults told = new TrialResults();
             List<TrialResults.Answer> all = told.answers();
-            while (all.size() < slips.size() && System.nanoTime() < until) {
+            boolean run = false;
+            int deadly = 0;
+            while ((!run || all.size() < slips.size()) && System.nanoTime() < until) {
+                run = true;
                 Path results = Files.write(folder.resolve("results"), new byte[0]);
-                start(new Desk(folder, scriptFile, slipFile, results), all.size(), until);
+                process.ask(List.of(Integer.toString(all.size()), Long.toString(effort.work()), scriptFile.toString(), slipFile.toString(),
+                        results.toString()), until);
                 int before = all.size();
-                boolean begun = told.read(results);
-                if (begun && System.nanoTime() < until) {
+                int[] at = {0};
+                TrialResults.Ended ended = told.read(results, List.copyOf(places.keySet()), at);
+                if (ended == TrialResults.Ended.IN_CASE && ++deadly <= MOST_DEADLY) {
+                    // The case ends the process by itself: the others go on without it.
+                    scripts.set(at[0], NONE);
+                    write(scriptFile, task.asking(), scripts);
+                    run = false;
+                } else if (ended == TrialResults.Ended.IN_SLIP && System.nanoTime() < until) {
                     all.add(new TrialResults.Answer(ENDED, List.of()));
                 } else if (all.size() == before) {
                     break;
@@ -131,6 +155,12 @@ final class Trials {
         }
     }
 
+    private static void write(Path file, Asking asking, List<Script> scripts) throws IOException {
+        try (DataOutputStream to = open(file)) {
+            Wire.write(to, asking, scripts);
+        }
+    }
+
     private static void write(DataOutputStream to, String name, byte[] bytes) throws IOException {
         to.writeUTF(name);
         to.writeInt(bytes.length);
@@ -141,17 +171,17 @@ final class Trials {
         return new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(file)));
     }
 
-    /** The files of a trial: what it is told, and what it tells. */
-    private record Desk(Path folder, Path scripts, Path slips, Path results) {
+    /** Each job has a process of its own, which is asked again and again. */
+    private TrialProcess process(int job) throws IOException {
+        while (processes.size() <= job) {
+            // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
+            processes.add(new TrialProcess(homes, limits, Math.min(CASE_MILLIS, limits.caseMillis())));
+        }
+        return processes.get(job);
     }
 
-    private void start(Desk desk, int begin, long until) throws IOException {
-        List<String> arguments = new ArrayList<>(List.of(desk.scripts().toString(), desk.slips().toString(), desk.results().toString(),
-                Integer.toString(begin), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
-                Long.toString(Math.max(1, (until - System.nanoTime()) / FIRST_SHARE / 1_000_000))));
-        classPath.forEach(each -> arguments.add(each.toAbsolutePath().toString()));
-        long millis = Math.max(1, (until - System.nanoTime()) / 1_000_000);
-        // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
-        new Launch(desk.folder(), List.of(), limits).run(Trial.class.getName(), arguments, List.of(), millis);
+    @Override
+    public void close() {
+        processes.forEach(TrialProcess::close);
     }
 }

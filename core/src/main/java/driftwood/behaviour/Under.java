@@ -12,13 +12,16 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.Type;
@@ -30,18 +33,26 @@ import org.objectweb.asm.tree.MethodNode;
 
 /**
  * The compiled code under observation: the classes of the observed types with those nested in them, their ancestors and,
- * for abstract ones, their descendants; of these the routines that the observed ones lead to.
+ * for abstract ones, their descendants; beside them, the project's other classes that these call. Of all of them the
+ * routines that the observed ones lead to.
  */
 final class Under {
+    /** Classes beside the observed ones. */
+    private static final int MOST_BESIDE = 40;
+
     private final Program program;
-    private final Path classes;
+    private final List<Path> classes;
     private final Map<String, byte[]> bytes = new LinkedHashMap<>();
     private final Map<String, ClassNode> nodes = new LinkedHashMap<>();
     private final Map<String, String> files = new LinkedHashMap<>();
     private final Set<String> reached = new HashSet<>();
+    private final List<Slip> slips = new ArrayList<>();
     private final Branches branches = new Branches();
+    /** Classes of the observed types, by internal name; all others only stand beside them. */
+    private final Set<String> main = new HashSet<>();
+    private final Map<String, TypeOutline> byBinaryName = new HashMap<>();
 
-    Under(Program program, Path classes, List<Target> targets) throws IOException {
+    Under(Program program, List<Path> classes, List<Target> targets) throws IOException {
         this.program = program;
         this.classes = classes;
         Set<TypeOutline> types = new LinkedHashSet<>();
@@ -55,15 +66,42 @@ final class Under {
         for (TypeOutline type : types) {
             load(type);
         }
-        targets.forEach(this::follow);
+        main.addAll(nodes.keySet());
+        Ways ways = new Ways(program);
+        program.types().stream().filter(type -> !program.fileOf(type).test())
+                .forEach(type -> byBinaryName.put(ways.binaryName(type).replace('.', '/'), type));
+        for (Target target : targets) {
+            follow(target);
+        }
+    }
+
+    /** A class beside the observed ones, with those that may answer for it. */
+    private void beside(String owner) throws IOException {
+        TypeOutline type = byBinaryName.get(owner);
+        if (type == null || nodes.containsKey(owner) || nodes.size() - main.size() >= MOST_BESIDE) {
+            return;
+        }
+        load(type);
+        for (TypeOutline each : type.isConcrete() ? List.<TypeOutline>of() : program.descendants(type)) {
+            if (nodes.size() - main.size() < MOST_BESIDE) {
+                load(each);
+            }
+        }
+    }
+
+    /** Whether a slip is in an observed type. */
+    boolean isMain(Slip slip) {
+        return main.contains(slip.owner().replace('.', '/'));
     }
 
     private void load(TypeOutline type) throws IOException {
         String name = new Ways(program).binaryName(type);
-        Path own = classes.resolve(name.replace('.', '/') + ".class");
-        if (!Files.isRegularFile(own)) {
+        Optional<Path> found = classes.stream().map(each -> each.resolve(name.replace('.', '/') + ".class"))
+                .filter(Files::isRegularFile).findFirst();
+        if (found.isEmpty()) {
             return;
         }
+        Path own = found.get();
         String simple = own.getFileName().toString().replace(".class", "");
         try (Stream<Path> beside = Files.list(own.getParent())) {
             for (Path each : beside.sorted().toList()) {
@@ -79,13 +117,16 @@ final class Under {
         }
     }
 
-    private void follow(Target target) {
+    private void follow(Target target) throws IOException {
         String owner = new Ways(program).binaryName(target.type()).replace('.', '/');
         Deque<String> open = new ArrayDeque<>();
         String name = target.routine().map(RoutineOutline::name).orElse("<init>");
         int parameters = target.routine().map(each -> each.parameters().size()).orElse(-1);
-        for (ClassNode node : nodes.values()) {
+        for (ClassNode node : List.copyOf(nodes.values())) {
             boolean own = node.name.equals(owner);
+            if (!main.contains(node.name)) {
+                continue;
+            }
             for (MethodNode method : node.methods) {
                 boolean routine = method.name.equals(name)
                         && (parameters < 0 ? own : Type.getArgumentTypes(method.desc).length == parameters);
@@ -98,22 +139,24 @@ final class Under {
         while (!open.isEmpty()) {
             String next = open.poll();
             if (reached.add(next)) {
-                callees(next).forEach(open::add);
+                open.addAll(callees(next));
             }
         }
     }
 
-    private List<String> callees(String key) {
+    private List<String> callees(String key) throws IOException {
         String owner = key.substring(0, key.indexOf(' '));
         List<String> found = new ArrayList<>();
         for (MethodNode method : nodes.get(owner).methods) {
             if (key(owner, method).equals(key)) {
                 for (AbstractInsnNode node : method.instructions) {
                     if (node instanceof MethodInsnNode call) {
+                        beside(call.owner);
                         declared(call.owner, call.name, call.desc, found);
                     } else if (node instanceof InvokeDynamicInsnNode dynamic) {
                         for (Object each : dynamic.bsmArgs) {
                             if (each instanceof Handle handle) {
+                                beside(handle.getOwner());
                                 declared(handle.getOwner(), handle.getName(), handle.getDesc(), found);
                             }
                         }
@@ -150,10 +193,16 @@ final class Under {
     }
 
     /** All slips, class by class. */
-    List<Slip> slips() {
-        List<Slip> slips = new ArrayList<>();
-        bytes.forEach((name, each) -> slips.addAll(Slips.in(each, method -> reached.contains(key(name, method)))));
+    synchronized List<Slip> slips() {
+        if (slips.isEmpty()) {
+            bytes.forEach((name, each) -> slips.addAll(Slips.in(each, method -> reached.contains(key(name, method)))));
+        }
         return slips;
+    }
+
+    /** The places of all slips. */
+    Set<String> places() {
+        return slips().stream().map(Slip::place).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     /** The class of a slip, with the slip planted. */
@@ -183,7 +232,7 @@ final class Under {
 
     /** What all cases take together. */
     Coverage taken() throws IOException {
-        return branches.of(bytes, files, (owner, routine) -> reached.contains(owner + ' ' + routine));
+        return branches.of(bytes, files, (owner, routine) -> main.contains(owner) && reached.contains(owner + ' ' + routine));
     }
 
     /** Path of the source file. */

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.witness.Outcome;
+import driftwood.witness.Outcome.Told;
 import driftwood.witness.Value;
 import java.math.BigDecimal;
 import java.math.BigInteger;
@@ -28,6 +29,8 @@ final class ValueJson {
             Map.entry("set", value -> JSON.objectNode().set("set", array(value.parts()))),
             Map.entry("optional", value -> JSON.objectNode().set("optional", array(value.parts()))),
             Map.entry("map", value -> map(value.parts())),
+            Map.entry("throws", value -> JSON.objectNode().set("throws", of(value.parts().get(0)))),
+            Map.entry("call", ValueJson::call),
             Map.entry("object", ValueJson::object));
 
     private ValueJson() {
@@ -36,28 +39,60 @@ final class ValueJson {
     /** What happened, without what is empty. */
     static ObjectNode of(Outcome outcome) {
         ObjectNode node = JSON.objectNode();
-        node.set(outcome.ending(), of(outcome.value()));
+        if (!outcome.ending().equals("ran")) {
+            node.set(outcome.ending(), of(outcome.value()));
+        } else if (outcome.steps().isEmpty()) {
+            node.set("gives", of(outcome.value()));
+        } else {
+            steps(outcome, node);
+        }
         if (!outcome.out().isEmpty()) {
             node.set("prints", lines(outcome.out()));
         }
         if (!outcome.err().isEmpty()) {
             node.set("complains", lines(outcome.err()));
         }
-        if (!outcome.names().isEmpty()) {
-            ObjectNode left = node.putObject("leaves");
-            for (int i = 0; i < outcome.names().size(); i++) {
-                left.set(outcome.names().get(i), of(outcome.left().get(i)));
-            }
+        if (!outcome.pairs().isEmpty()) {
+            ObjectNode pairs = node.putObject("compares");
+            outcome.pairs().forEach(each -> pairs.put(each.name(), each.text()));
         }
         if (!outcome.calls().isEmpty()) {
-            ArrayNode calls = node.putArray("asks");
-            outcome.calls().forEach(calls::add);
+            node.set("asks", array(outcome.calls()));
         }
         if (!outcome.files().isEmpty()) {
             ObjectNode files = node.putObject("files");
             outcome.files().forEach(each -> files.set(each.name(), lines(each.text())));
         }
         return node;
+    }
+
+    /** The last step as what happened, those before it on the way. */
+    private static void steps(Outcome outcome, ObjectNode node) {
+        if (outcome.value().kind().equals("object") && !outcome.value().names().isEmpty()) {
+            node.set("starts", of(outcome.value()));
+        }
+        int last = outcome.steps().size() - 1;
+        if (last > 0) {
+            ArrayNode before = node.putArray("before");
+            outcome.steps().subList(0, last).forEach(each -> {
+                ObjectNode step = before.addObject();
+                told(each, step);
+                if (step.path("gives").isNull()) {
+                    step.remove("gives");
+                }
+            });
+        }
+        told(outcome.steps().get(last), node);
+    }
+
+    private static void told(Told told, ObjectNode node) {
+        node.set(told.ending(), of(told.value()));
+        if (!told.names().isEmpty()) {
+            ObjectNode left = node.putObject("leaves");
+            for (int i = 0; i < told.names().size(); i++) {
+                left.set(told.names().get(i), of(told.left().get(i)));
+            }
+        }
     }
 
     private static ArrayNode lines(String text) {
@@ -72,6 +107,19 @@ final class ValueJson {
         return form == null ? JSON.objectNode().put(value.kind(), value.text()) : form.apply(value);
     }
 
+    /** A call on a stand-in: in one piece where all it is handed are numbers, texts and the like. */
+    private static JsonNode call(Value value) {
+        ArrayNode given = array(value.parts());
+        boolean plain = true;
+        StringBuilder text = new StringBuilder(value.text()).append('(');
+        for (int i = 0; i < given.size(); i++) {
+            plain &= given.get(i).isValueNode();
+            text.append(i == 0 ? "" : ", ").append(given.get(i));
+        }
+        return plain ? JSON.textNode(text.append(')').toString())
+                : JSON.objectNode().put("call", value.text()).set("given", given);
+    }
+
     private static ObjectNode dotted(String key, Value value) {
         return JSON.objectNode().put(key, value.text().replace('$', '.'));
     }
@@ -79,6 +127,9 @@ final class ValueJson {
     /** Whole numbers and decimals exactly as they print; what JSON cannot say is a text with its kind. */
     private static JsonNode number(String text) {
         try {
+            if (text.equals("-0.0")) {
+                return JSON.objectNode().put("number", text);
+            }
             boolean whole = text.indexOf('.') < 0 && text.indexOf('E') < 0;
             return whole ? JSON.numberNode(new BigInteger(text)) : JSON.numberNode(new BigDecimal(text));
         } catch (NumberFormatException e) {

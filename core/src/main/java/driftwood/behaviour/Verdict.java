@@ -12,8 +12,11 @@ import java.util.List;
  * @param actual      what happened now; missing where it could not be run
  * @param differences places that differ; empty unless different
  * @param why         for a case that can no longer be run
+ * @param built       objects of new classes in place of recorded ones that answer the same, as {@code Adapter for Gauge}
+ * @param unasked     what can no longer be asked and need not be, as {@code Lamp.percent}
  */
-public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place> differences, String why) {
+public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place> differences, String why, List<String> built,
+        List<String> unasked) {
 
     /** The verdicts. */
     public enum Kind {
@@ -22,6 +25,10 @@ public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place>
         GONE,
         /** Somebody added it to the recording, and nobody has said yet that its outcome is right. */
         NEW
+    }
+
+    static Verdict of(Kind kind, Recording.Case of, JsonNode actual, String why) {
+        return new Verdict(kind, of, actual, List.of(), why, List.of(), List.of());
     }
 
     /**

@@ -11,9 +11,10 @@ import java.util.List;
  * @param excluded         paths to leave out, in the form of an ignore file
  * @param tests            whether test code is judged
  * @param generated        whether generated code is judged
+ * @param classPath        what the code needs to be compiled and run, relative to the project or absolute
  */
 public record Settings(int parameterLimit, List<String> compositionRoots, boolean history, List<String> excluded,
-        boolean tests, boolean generated) {
+        boolean tests, boolean generated, List<String> classPath) {
     /** As the catalogue has it. */
-    public static final Settings DEFAULT = new Settings(5, List.of(), true, List.of(), false, false);
+    public static final Settings DEFAULT = new Settings(5, List.of(), true, List.of(), false, false, List.of());
 }

@@ -18,7 +18,7 @@ public final class Configuration {
     public static final String FILE = "driftwood.yaml";
     /** All keys it may have; docs/driftwood.schema.json says the same. */
     public static final List<String> KEYS = List.of("parameter-limit", "composition-roots", "exclude", "tests",
-            "generated", "history");
+            "generated", "classpath", "history");
 
     /** The file says something that it may not. */
     public static final class Invalid extends Exception {
@@ -78,7 +78,7 @@ public final class Configuration {
         }
         return new Settings(limit, texts(tree, "composition-roots"), isYes(tree, "history", "weigh", "ignore", true),
                 texts(tree, "exclude"), isYes(tree, "tests", "judge", "leave", false),
-                isYes(tree, "generated", "judge", "leave", false));
+                isYes(tree, "generated", "judge", "leave", false), texts(tree, "classpath"));
     }
 
     private static List<String> texts(JsonNode tree, String key) throws Invalid {

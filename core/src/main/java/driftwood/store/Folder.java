@@ -1,10 +1,7 @@
 package driftwood.store;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.util.DefaultIndenter;
-import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.ObjectWriter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
@@ -20,9 +17,6 @@ import java.util.stream.Stream;
 /** The folder {@code .driftwood} of a project. What is in it is meant to be committed, except {@code cache/}. */
 public final class Folder {
     private static final ObjectMapper MAPPER = new ObjectMapper();
-    private static final ObjectWriter WRITER = MAPPER.writer(new DefaultPrettyPrinter()
-            .withObjectIndenter(new DefaultIndenter("  ", "\n")).withArrayIndenter(new DefaultIndenter("  ", "\n")));
-
     private final Path path;
 
     /** @param root of the project */
@@ -56,7 +50,7 @@ public final class Folder {
      */
     public Path write(String name, Object value) {
         try {
-            return write(name, WRITER.writeValueAsString(value) + "\n");
+            return write(name, ShortLines.of(value));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }

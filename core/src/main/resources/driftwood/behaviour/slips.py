@@ -1,14 +1,17 @@
 """Plants small slips in Python code, one at a time, and tells which cases notice them.
 
 python3 slips.py list SYMBOLS TOLD PATH...
-python3 slips.py try CASES SLIPS TOLD BEGIN MILLIS MEMORY_MIB PATH...
+python3 slips.py try CASES SLIPS TOLD BEGIN MILLIS MEMORY_MIB WORK PATH...
 
 SYMBOLS   file with a JSON list of observed routines, as in recordings: quay.harbour.Desk#admit(vessel)
 TOLD      file to append one JSON object a line to. list: {"module", "file", "routine", "number", "line", "kind",
-          "what"}. try: {"begin": n}, then {"slip": n, "by": case or code, "comers": [cases that come to its place]}
-CASES     file with a JSON list of cases, in the form of recordings (docs/formats.md)
+          "what", "beside"}. try: for each case that does the same twice {"passed": its number, "lines", "work",
+          "signature", "features", "states", "compared"}; then {"begin": n} and {"slip": n, "by": case or code, "comers":
+          [cases that come to its place]}
+CASES     as for witness.py
 SLIPS     file with a JSON list of what "list" told
 BEGIN     how many slips to leave out at the beginning
+WORK      lines to run for slips at most: what is not tried by then is left, the same on every machine
 Works beside witness.py; needs nothing but the standard library of Python 3.8 or newer.
 """
 import sys
@@ -16,18 +19,23 @@ import sys
 sys.dont_write_bytecode = True
 
 import ast  # noqa: E402
+import builtins
 import functools
 import gc
 import importlib
-import io
 import json
 import os
-import threading
-import traceback
 import types
+import zlib
 import witness
+from making import Unmade, find
 
-UNNOTICED, UNREACHED, UNTRIED = -1, -2, -4
+UNNOTICED, UNREACHED, UNTRIED, UNPLANTED = -1, -2, -4, -5
+# What a case costs beside the lines that it runs, in lines.
+EACH_CASE = 200
+MOST_COMPARED = 80
+# Modules beside the observed ones.
+MOST_BESIDE = 12
 # So many of the cases that come to an unnoticed slip are told.
 MOST_COMERS = 6
 ORDER = {ast.Lt: (ast.LtE, "<", "<="), ast.LtE: (ast.Lt, "<=", "<"), ast.Gt: (ast.GtE, ">", ">="), ast.GtE: (ast.Gt, ">=", ">")}
@@ -175,25 +183,48 @@ def parsed(module):
         return ast.parse(file.read(), module.__file__)
 
 
-def list_slips(symbols, to):
+def list_slips(symbols, to, roots):
     wanted = {}
     for symbol in symbols:
         owner, member = symbol.split("#", 1)
         try:
-            found = witness.find(owner)
-        except witness.Unmade:
+            found = find(owner)
+        except Unmade:
             continue
         name = "__init__" if member == "new" else member.split("(")[0]
         module = found.__name__ if isinstance(found, types.ModuleType) else found.__module__
         prefix = "" if isinstance(found, types.ModuleType) else found.__qualname__ + "."
         wanted.setdefault(module, []).append(prefix + name)
     for name, names in wanted.items():
-        module = importlib.import_module(name)
-        routines = routines_of(parsed(module))
-        for routine in followed(routines, names):
-            for number, (line, kind, what, _) in enumerate(mistakes(routines[routine])):
-                to.write(json.dumps({"module": name, "file": os.path.abspath(module.__file__), "routine": routine,
-                                     "number": number, "line": line, "kind": kind, "what": what}) + "\n")
+        routines = routines_of(parsed(importlib.import_module(name)))
+        main = followed(routines, names)
+        tell(name, routines, main, to, False)
+        tell(name, routines, [each for each in routines if each not in main], to, True)
+    for name in beside(list(wanted), roots):
+        routines = routines_of(parsed(sys.modules[name]))
+        tell(name, routines, list(routines), to, True)
+
+
+def tell(name, routines, some, to, beside_):
+    for routine in some:
+        for number, (line, kind, what, _) in enumerate(mistakes(routines[routine])):
+            to.write(json.dumps({"module": name, "file": os.path.abspath(sys.modules[name].__file__), "routine": routine,
+                                 "number": number, "line": line, "kind": kind, "what": what, "beside": beside_}) + "\n")
+
+
+def beside(names, roots):
+    """The project's other modules that those of some names work with, the nearest first."""
+    roots = [os.path.abspath(each) + os.sep for each in roots]
+    found, open_ = [], list(names)
+    while open_ and len(found) < MOST_BESIDE:
+        for value in list(vars(sys.modules[open_.pop(0)]).values()):
+            name = value.__name__ if isinstance(value, types.ModuleType) else getattr(value, "__module__", None)
+            file = getattr(sys.modules.get(name), "__file__", None) or ""
+            own = any(os.path.abspath(file).startswith(root) for root in roots) and "site-packages" not in file
+            if own and name not in names and name not in found:
+                found.append(name)
+                open_.append(name)
+    return found[:MOST_BESIDE]
 
 
 # ---------------------------------------------------------------------------------------------- planting slips
@@ -227,23 +258,62 @@ class Ground:
 
     def plant(self, slip):
         """Plants a slip in all functions of its code. Hands back how to take it out; None where it cannot be planted."""
-        module = self.modules[slip["module"]]
-        tree = parsed(module)
-        plain = code_of(compile(parsed(module), module.__file__, "exec", dont_inherit=True), slip["routine"])
+        tree = parsed(self.modules[slip["module"]])
         for number, (_, _, _, plant) in enumerate(mistakes(routines_of(tree)[slip["routine"]])):
             if number == slip["number"]:
                 plant()
                 break
-        slipped = code_of(compile(ast.fix_missing_locations(tree), module.__file__, "exec", dont_inherit=True), slip["routine"])
-        if plain is None or slipped is None or plain.co_freevars != slipped.co_freevars:
+        return self.replace(slip["module"], slip["routine"], tree)
+
+    def telling(self, slips):
+        """Makes the code of some slips say what it compares. Hands back how to make it silent again."""
+        silent = []
+        for module, routine in sorted({(each["module"], each["routine"]) for each in slips}):
+            tree = parsed(self.modules[module])
+            node = routines_of(tree)[routine]
+            node.body = [Telling(module).visit(each) for each in node.body]
+            silent.append(self.replace(module, routine, tree))
+        return lambda: [each() for each in silent if each]
+
+    def replace(self, name, routine, tree):
+        """Puts the code of a changed tree in place of a routine's own; hands back how to undo that."""
+        module = self.modules[name]
+        plain = code_of(compile(parsed(module), module.__file__, "exec", dont_inherit=True), routine)
+        other = code_of(compile(ast.fix_missing_locations(tree), module.__file__, "exec", dont_inherit=True), routine)
+        if plain is None or other is None or plain.co_freevars != other.co_freevars:
             return None
         live = [each for each in gc.get_objects() if isinstance(each, types.FunctionType)
                 and each.__code__.co_filename == plain.co_filename and each.__code__.co_name == plain.co_name
                 and each.__code__.co_firstlineno == plain.co_firstlineno]
         before = [(each, each.__code__) for each in live]
         for each in live:
-            each.__code__ = slipped
+            each.__code__ = other
         return (lambda: [setattr(each, "__code__", code) for each, code in before]) if live else None
+
+
+class Telling(ast.NodeTransformer):
+    """Makes comparisons of two values say what they compare."""
+
+    def __init__(self, module):
+        self.module = module
+
+    def visit_Compare(self, node):
+        self.generic_visit(node)
+        if len(node.ops) != 1 or type(node.ops[0]) not in (ast.Lt, ast.LtE, ast.Gt, ast.GtE, ast.Eq, ast.NotEq):
+            return node
+        pair = [ast.Name("left_", ast.Load()), ast.Name("right_", ast.Load())]
+        place = ast.Constant("%s:%d" % (self.module, node.lineno))
+        told = ast.Call(ast.Name("driftwood_compared", ast.Load()), [place] + pair, [])
+        both = ast.Subscript(ast.Tuple([told, ast.Compare(pair[0], node.ops, [pair[1]])], ast.Load()), ast.Constant(1), ast.Load())
+        if sys.version_info < (3, 9):
+            both.slice = ast.Index(both.slice)
+        taken = ast.arguments(posonlyargs=[], args=[ast.arg("left_"), ast.arg("right_")], kwonlyargs=[], kw_defaults=[], defaults=[])
+        return ast.copy_location(ast.Call(ast.Lambda(taken, both), [node.left] + node.comparators, []), node)
+
+    def visit_FunctionDef(self, node):
+        return node
+
+    visit_AsyncFunctionDef = visit_ClassDef = visit_Lambda = visit_FunctionDef
 
 
 def forget():
@@ -258,31 +328,17 @@ def forget():
 class Bench:
     """Runs cases one at a time, with their time limited, and tells what happened as one text."""
 
-    def __init__(self, millis):
-        self.limit = millis / 1000
-        self.work = os.getcwd()
-        self.out, self.err = witness.Kept(), witness.Kept()
-        sys.stdout, sys.stderr, sys.stdin = self.out, self.err, io.StringIO("")
+    def __init__(self, millis, whole, paths):
+        self.stage = witness.Stage(millis)
+        self.asking = self.stage.asking(whole, paths)
 
-    def run(self, case, watch=None):
-        """The outcome as text; None where the case did not end. @watch files, and a set for the lines come to"""
-        told = []
-
-        def work():
-            if watch is not None:
-                sys.settrace(lambda frame, event, _: tracer(frame, event, *watch))
-            try:
-                told.append(witness.attempt(case, self.out, self.err))
-            finally:
-                sys.settrace(None)
-        thread = threading.Thread(target=work, daemon=True)
-        thread.start()
-        witness.wait(thread, self.limit)
-        if not told:
-            return None
-        os.chdir(self.work)
-        witness.desk(self.work, told[0].get("outcome"))
-        return json.dumps(told[0], sort_keys=True)
+    def run(self, case, watch=None, scenes=None):
+        """The outcome as text; None where the case did not end. @watch files, and a list for the lines come to"""
+        def around():
+            sys.settrace(lambda frame, event, _: tracer(frame, event, *watch))
+            return lambda: sys.settrace(None)
+        told = self.stage.run(case, self.asking, scenes, around if watch else None)
+        return None if told is None else json.dumps(told, sort_keys=True)
 
 
 def tracer(frame, event, files, lines):
@@ -291,23 +347,64 @@ def tracer(frame, event, files, lines):
 
     def local(inner, what, _):
         if what == "line":
-            lines.add((inner.f_code.co_filename, inner.f_lineno))
+            lines.append((inner.f_code.co_filename, inner.f_lineno))
         return local
-    lines.add((frame.f_code.co_filename, frame.f_lineno))
+    lines.append((frame.f_code.co_filename, frame.f_lineno))
     return local
 
 
-def try_slips(cases, slips, to, begin, millis):
-    bench, ground = Bench(millis), Ground(slips)
+def steady_cases(cases, slips, bench, ground, to):
+    """The cases that do the same twice; tells what they pass."""
+    compared = []
+
+    def tell(place, one, other):
+        plain = (int, float, str)
+        if len(compared) < MOST_COMPARED and type(one) in plain and type(other) in plain and one != other \
+                and isinstance(one, str) == isinstance(other, str) and len(str(one)) + len(str(other)) < 120:
+            told = [place, str(one), str(other), not isinstance(one, str)]
+            if told not in compared:
+                compared.append(told)
+    builtins.driftwood_compared = tell
     steady = []
-    for number, case in enumerate(cases):
-        lines = set()
+    silence = ground.telling(slips)
+    watched = []
+    for case in cases:
+        lines, scenes = [], []
+        del compared[:]
         # Following every line makes a case slower, so its time is no reason to leave it out: it ends, as is known.
-        first = bench.run(case, (ground.files, lines))
+        first = bench.run(case, (ground.files, lines), scenes)
         if first is None:
             os._exit(witness.ENDLESS)
-        if first == bench.run(case) and "unmade" not in json.loads(first):
-            steady.append((number, case, first, lines))
+        watched.append((first, lines, scenes, list(compared)))
+    silence()
+    for number, case in enumerate(cases):
+        first, lines, scenes, met = watched[number]
+        told = json.loads(first)
+        if "unmade" in told or first != bench.run(case):
+            continue
+        reached = {}
+        for file, line in set(lines):
+            reached.setdefault(file, []).append(line)
+        steady.append((number, case, first, set(lines), EACH_CASE + len(lines)))
+        to.write(json.dumps({"passed": number, "lines": {each: sorted(reached[each]) for each in reached}, "work": len(lines),
+                             "signature": zlib.crc32(first.encode()) & 0x7FFFFFFF, "states": scenes[0].states,
+                             "features": [-1 - each for each in witness.feature_numbers(scenes[0].features, scenes[0].states)]
+                             + witness.shapes(told["outcome"].get("prints", [])) + visits(lines), "compared": met}) + "\n")
+    return steady
+
+
+def visits(lines):
+    """Numbers for how often code came to each line, in powers of two."""
+    counts = {}
+    for each in lines:
+        counts[each] = counts.get(each, 0) + 1
+    return sorted({(zlib.crc32(each[0].encode()) + 997 * each[1] + counts[each].bit_length()) & 0x7FFFFFFF for each in counts})
+
+
+def try_slips(whole, slips, to, begin, millis, work, paths):
+    bench, ground = Bench(millis, whole, paths), Ground(slips)
+    steady = steady_cases(whole["cases"], slips, bench, ground, to)
+    spent = 0
     for at_, slip in enumerate(slips[begin:], begin):
         to.write(json.dumps({"begin": at_}) + "\n")
         to.flush()
@@ -315,14 +412,15 @@ def try_slips(cases, slips, to, begin, millis):
         file = ground.modules[slip["module"]].__file__
         reach = ground.lines(slip)
         coming = [each for each in steady if any((file, line) in each[3] for line in range(reach[0], reach[1] + 1))]
-        remove = ground.plant(slip) if coming else None
+        remove = ground.plant(slip) if coming and spent <= work else None
         if coming and remove is None:
-            by = UNTRIED
+            by = UNTRIED if spent > work else UNPLANTED
         elif coming:
             by = UNNOTICED
             forget()
             for entry in coming:
                 now = bench.run(entry[1])
+                spent += entry[4]
                 if now != entry[2]:
                     by, stuck = entry[0], now is None
                     steady.remove(entry)
@@ -339,31 +437,19 @@ def try_slips(cases, slips, to, begin, millis):
             os._exit(witness.ENDLESS)
 
 
-def read(file):
-    with open(file, encoding="utf-8") as source:
-        return json.load(source)
-
-
 def main(mode, *rest):
     sys.argv = ["program"]
     if mode == "list":
         sys.path[:0] = rest[2:]
         with open(rest[1], "a", encoding="utf-8") as to:
-            list_slips(read(rest[0]), to)
+            list_slips(witness.read(rest[0]), to, rest[2:])
     else:
         witness.limit_memory(int(rest[5]))
-        sys.path[:0] = rest[6:]
+        sys.path[:0] = rest[7:]
         with open(rest[2], "a", encoding="utf-8") as to:
-            try_slips(read(rest[0]), read(rest[1]), to, int(rest[3]), int(rest[4]))
+            try_slips(witness.read(rest[0]), witness.read(rest[1]), to, int(rest[3]), int(rest[4]), int(rest[6]), rest[7:])
     os._exit(0)
 
 
 if __name__ == "__main__":
-    threading.stack_size(16 * 1024 * 1024)
-    sys.setrecursionlimit(1000)
-    try:
-        main(*sys.argv[1:])
-    except Exception:
-        traceback.print_exc(file=sys.__stderr__)
-        sys.__stderr__.flush()
-        os._exit(1)
+    witness.begin(lambda: main(*sys.argv[1:]))

@@ -2,297 +2,57 @@
 
 python3 witness.py CASES OUTCOMES BEGIN MILLIS MEMORY_MIB LATER PATH...
 
-CASES     file with a JSON list of cases, in the form of recordings (docs/formats.md)
+CASES     file with {"manner", "asks", "types", "cases"}: what objects are asked, and a list of cases in the form of
+          recordings (docs/formats.md)
 OUTCOMES  file to append one JSON object a line to: {"begin": id}, then {"id": id, "outcome": ...} or
           {"id": id, "unmade": why}
 BEGIN     how many cases to leave out at the beginning
 LATER     1: the clock is more than a year ahead
 PATH      folders to import from
-Needs nothing but the standard library of Python 3.8 or newer.
+Works beside describing.py and making.py; needs nothing but the standard library of Python 3.8 or newer.
 """
 import sys
 
 sys.dont_write_bytecode = True
 
 import datetime  # noqa: E402
-import enum
-import importlib
-import inspect
 import io
+import itertools
 import json
 import os
 import re
 import threading
 import time
 import traceback
-import types
 import zlib
+from describing import Asking, blurred, describe, inner_state, is_iterator, problem_of, qualified
+from making import Unmade, call, find, make
 
 ENDLESS = 97
 # A case that only waits may take this many times its limit.
 PATIENCE = 5
-DEEPEST = 7
-MOST = 200
-LONGEST = 4000
 PRINTED = 64 * 1024
 MOST_FILES = 40
+MOST_WATCHED = 8
+MOST_COMPARED = 4
 AHEAD = datetime.timedelta(days=401, hours=7, minutes=13, seconds=29)
-IDENTITY = re.compile(r"\bat 0x[0-9a-fA-F]+")
-SIMPLE = (types.FunctionType, types.BuiltinFunctionType, types.MethodType, types.BuiltinMethodType)
 
 
-class Unmade(Exception):
-    """A case cannot be run with the code as it is now; the message says why."""
-
-
-class Stop(BaseException):
-    """Ends a case from inside."""
-
-
-# ---------------------------------------------------------------------------------------------- finding things
-
-def find(name):
-    """The object of a qualified name: the longest module that can be imported, then its members."""
-    parts = name.split(".")
-    for cut in range(len(parts), 0, -1):
-        module = ".".join(parts[:cut])
-        try:
-            found = importlib.import_module(module)
-        except ModuleNotFoundError as problem:
-            if problem.name is not None and (module == problem.name or module.startswith(problem.name + ".")):
-                continue
-            raise Unmade("%s cannot be imported: %s" % (module, problem))
-        except Exception as problem:
-            raise Unmade("%s cannot be imported: %s: %s" % (module, type(problem).__name__, problem))
-        for part in parts[cut:]:
-            if not hasattr(found, part):
-                raise Unmade("%s has no %s any more" % (module, ".".join(parts[cut:])))
-            found = getattr(found, part)
-        return found
-    raise Unmade("there is no module of %s any more" % name)
-
-
-# ---------------------------------------------------------------------------------------------- making values
-
-def make(value):
-    if isinstance(value, list):
-        return [make(each) for each in value]
-    if not isinstance(value, dict):
-        return value
-    if "enum" in value:
-        owner, name = value["enum"].rsplit(".", 1)
-        return getattr(find(owner), name)
-    if "set" in value:
-        return set(make(each) for each in value["set"])
-    if "tuple" in value:
-        return tuple(make(each) for each in value["tuple"])
-    if "optional" in value:
-        return make(value["optional"][0]) if value["optional"] else None
-    if "map" in value:
-        return {freeze(make(pair[0])): make(pair[1]) for pair in value["map"]}
-    if "bytes" in value:
-        return bytes.fromhex(value["bytes"])
-    if "number" in value:
-        return float(value["number"])
-    if "text" in value and value.get("is", "").split(".")[0] in ("datetime", "decimal", "fractions", "uuid", "pathlib"):
-        return from_text(value["is"], value["text"])
-    return build(value)
-
-
-def freeze(key):
-    return tuple(freeze(each) for each in key) if isinstance(key, list) else key
-
-
-def from_text(name, text):
-    kind = find(name)
-    return kind.fromisoformat(text) if hasattr(kind, "fromisoformat") else kind(text)
-
-
-def build(value):
-    """An object from its named parts: by its constructor, a creation routine, or attributes set afterwards."""
-    kind = find(value["is"])
-    parts = {name: make(part) for name, part in value.items() if name not in ("is", "by")}
-    if value.get("by") == "new":
-        return call(kind, parts)
-    if "by" in value and hasattr(kind, value["by"]):
-        return call(getattr(kind, value["by"]), parts)
-    if fits(kind, parts):
-        return kind(**parts)
-    for name, way in inspect.getmembers(kind, callable):
-        if not name.startswith("_") and inspect.ismethod(way) and fits(way, parts):
-            made = way(**parts)
-            if isinstance(made, kind):
-                return made
-    wanted = names_of(kind)
-    if wanted is not None:
-        first = {name: part for name, part in parts.items() if name in wanted}
-        if fits(kind, first):
-            made = kind(**first)
-            if all(settle(made, name, part) for name, part in parts.items() if name not in first):
-                return made
-    raise Unmade("no constructor, creation routine or attributes of %s take the parts %s"
-                 % (value["is"], ", ".join(parts)))
-
-
-def settle(made, name, part):
-    for step in ("set_" + name, "with_" + name):
-        if callable(getattr(made, step, None)):
-            getattr(made, step)(part)
-            return True
-    if hasattr(made, name) and not callable(getattr(made, name)):
-        setattr(made, name, part)
-        return True
-    return False
-
-
-def names_of(routine):
-    try:
-        return [each.name for each in inspect.signature(routine).parameters.values()]
-    except (TypeError, ValueError):
-        return None
-
-
-def fits(routine, parts):
-    try:
-        inspect.signature(routine).bind(**parts)
-        return True
-    except (TypeError, ValueError):
-        return False
-
-
-def call(routine, given):
-    """By name where the names are known, else in order."""
-    if fits(routine, given):
-        return routine(**given)
-    try:
-        inspect.signature(routine).bind(*given.values())
-    except TypeError as problem:
-        raise Unmade("the arguments no longer fit %s: %s" % (getattr(routine, "__name__", "it"), problem))
-    except ValueError:
-        pass
-    return routine(*given.values())
-
-
-# ---------------------------------------------------------------------------------------------- describing values
-
-def blurred(text):
-    return IDENTITY.sub("at 0x...", text)
-
-
-def short(text):
-    return text if len(text) <= LONGEST else text[:LONGEST] + "..."
-
-
-def qualified(kind):
-    return kind.__module__ + "." + kind.__qualname__ if kind.__module__ != "builtins" else kind.__qualname__
-
-
-def describe(value, met=None, path="it", depth=0, drains=False):
-    if value is None or isinstance(value, (bool, str)) and type(value) in (bool, str):
-        return short(blurred(value)) if isinstance(value, str) else value
-    if type(value) is int:
-        return value
-    if type(value) is float:
-        return value if value == value and value not in (float("inf"), float("-inf")) else {"number": repr(value)}
-    if isinstance(value, enum.Enum):
-        return {"enum": qualified(type(value)) + "." + value.name}
-    if isinstance(value, (bytes, bytearray)):
-        return {"bytes": bytes(value).hex()}
-    if isinstance(value, type):
-        return {"opaque": "class " + qualified(value)}
-    if isinstance(value, SIMPLE):
-        return {"opaque": "a function"}
-    met = {} if met is None else met
-    if id(value) in met:
-        return {"same": met[id(value)][0]}
-    met[id(value)] = (path, value)
-    if depth > DEEPEST:
-        return {"cut": qualified(type(value))}
-
-    def inner(part, step):
-        return describe(part, met, path + step, depth + 1)
-    if type(value) in (list, tuple):
-        items = [inner(each, "[%d]" % at) for at, each in enumerate(value[:MOST])]
-        return items if type(value) is list else {"tuple": items}
-    if isinstance(value, (set, frozenset)):
-        return {"set": sorted((inner(each, "{}") for each in value), key=lambda each: json.dumps(each, sort_keys=True))}
-    if isinstance(value, dict):
-        pairs = [[inner(key, ".key"), inner(part, "[%s]" % (key,))] for key, part in list(dict.items(value))[:MOST]]
-        return {"map": pairs} if is_foreign(type(value)) else {"is": qualified(type(value)), "_entries": pairs}
-    if isinstance(value, BaseException):
-        return problem_of(value, depth)
-    if isinstance(value, (list, tuple)):
-        return {"is": qualified(type(value)), "_items": [inner(each, "[%d]" % at) for at, each in enumerate(value[:MOST])]}
-    if drains and is_iterator(value):
-        items = []
-        for each in value:
-            items.append(inner(each, "[%d]" % len(items)))
-            if len(items) == MOST:
-                break
-        return {"iterates": items}
-    return own(value, met, path, depth)
-
-
-def is_foreign(kind):
-    return kind.__module__ == "builtins" or kind.__module__.split(".")[0] in STANDARD
-
-
-def is_iterator(value):
-    return hasattr(value, "__next__") and not isinstance(value, io.IOBase)
-
-
-def own(value, met, path, depth):
-    kind = type(value)
-    if is_foreign(kind):
-        text = str(value)
-        return {"opaque": qualified(kind)} if IDENTITY.search(text) else {"is": qualified(kind), "text": short(text)}
-    names = sorted(set(getattr(value, "__dict__", {})) | set(slots(kind)))
-    public = [name for name in names if not name.startswith("_")]
-    public += [name for name, part in inspect.getmembers(kind) if isinstance(part, property) and not name.startswith("_")]
-    told = {"is": qualified(kind)}
-    for name in sorted(set(public or names)):
-        try:
-            part = getattr(value, name)
-        except Exception as problem:
-            told[name] = {"opaque": "raises " + type(problem).__name__}
-            continue
-        told[name] = describe(part, met, path + "." + name, depth + 1)
-    return told
-
-
-def slots(kind):
-    found = []
-    for each in kind.__mro__:
-        own_slots = each.__dict__.get("__slots__", ())
-        found += [own_slots] if isinstance(own_slots, str) else list(own_slots)
-    return [name for name in found if not name.startswith("__")]
-
-
-def problem_of(problem, depth=0):
-    told = {"is": qualified(type(problem)), "message": short(blurred(str(problem)))}
-    cause = problem.__cause__
-    if cause is not None and cause is not problem and depth < DEEPEST:
-        told["cause"] = problem_of(cause, depth + 1)
-    return told
-
-
-STANDARD = set(getattr(sys, "stdlib_module_names", ())) | {"datetime", "decimal", "fractions", "re", "collections",
-                                                            "uuid", "pathlib", "io", "os", "threading", "functools",
-                                                            "itertools", "random", "time", "logging"}
-
-
-# ---------------------------------------------------------------------------------------------- running a case
+# ---------------------------------------------------------------------------------------------- what is printed
 
 class Kept(io.TextIOBase):
-    """Keeps the beginning of what is printed, and only counts the rest."""
+    """Keeps the beginning of what is printed, and only counts the rest. While hushed everything is only counted."""
 
     def __init__(self):
-        self.parts, self.size, self.lost = [], 0, 0
+        self.parts, self.size, self.lost, self.hushes, self.unheard = [], 0, 0, 0, 0
 
     def writable(self):
         return True
 
     def write(self, text):
+        if self.hushes:
+            self.unheard += len(text)
+            return len(text)
         room = max(0, PRINTED - self.size)
         if room:
             self.parts.append(text[:room])
@@ -300,9 +60,14 @@ class Kept(io.TextIOBase):
         self.lost += max(0, len(text) - room)
         return len(text)
 
+    def hush(self, on):
+        """Begins or ends a silence; hands back how much was printed in silence so far."""
+        self.hushes = max(0, self.hushes + (1 if on else -1))
+        return self.unheard
+
     def take(self):
         text = "".join(self.parts) + ("... and %d characters more" % self.lost if self.lost else "")
-        self.parts, self.size, self.lost = [], 0, 0
+        self.parts, self.size, self.lost, self.hushes = [], 0, 0, 0
         return blurred(text)
 
 
@@ -335,39 +100,200 @@ def text_of(path):
         return "%d bytes, checksum %x" % (len(content), zlib.crc32(content))
 
 
-def run(case):
-    owner, member = case["routine"].split("#", 1)
-    receiver = make(case["on"]) if case.get("on") is not None else None
-    for step in case.get("before", []):
-        call(routine_of(receiver, owner, step["call"]), {k: make(v) for k, v in step.get("given", {}).items()})
-    if member == "new":
-        return {"gives": describe(receiver)}
-    given = {name: make(part) for name, part in case.get("given", {}).items()}
-    watched = dict(given)
-    if receiver is not None:
-        watched["this"] = receiver
-    before = {name: json.dumps(describe(part), sort_keys=True) for name, part in watched.items()}
-    outcome = {}
-    value = None
+# ---------------------------------------------------------------------------------------------- running a case
+
+class Scene:
+    """One case as it is played: step after step, telling after each what answers otherwise than before."""
+
+    def __init__(self, case, asking):
+        self.case, self.asking = case, asking
+        self.owner, self.member = case["routine"].split("#", 1)
+        self.alive, self.known, self.met = {}, {}, []
+        self.states, self.features = [], []
+
+    def play(self):
+        outcome = {}
+        if self.case.get("on") is not None:
+            receiver = make(self.case["on"])
+            self.alive["this"] = receiver
+            starts = describe(receiver, self.asking)
+            self.watch("this", receiver, starts)
+            if self.member == "new" and not self.case.get("before"):
+                self.note("new", {}, {})
+                return {"gives": starts}
+            if isinstance(starts, dict) and len(starts) > 1:
+                outcome["starts"] = starts
+        self.note_state()
+        before = [self.step(step, str(at + 1)) for at, step in enumerate(self.case.get("before", []))]
+        for each in before:
+            if each.get("gives", 0) is None:
+                del each["gives"]
+        if self.member == "new":
+            outcome["gives"] = describe(receiver, self.asking)
+        if before:
+            outcome["before"] = before
+        if self.member != "new":
+            last = {"call": self.member.split("(")[0], "given": self.case.get("given", {})}
+            outcome.update(self.step(last, str(len(before) + 1)))
+        pairs = self.pairs()
+        if pairs:
+            outcome["compares"] = pairs
+        return outcome
+
+    def step(self, step, number):
+        told = {}
+        if "make" in step:
+            given, routine = {}, None
+        else:
+            of = step.get("of", "this" if "this" in self.alive else None)
+            if of is not None and self.alive.get(of) is None:
+                return {"skips": True}
+            routine = routine_of(self.alive.get(of), self.owner, step["call"])
+            given = self.handed(step, number)
+        value = None
+        try:
+            value = make(step["make"], self.alive) if "make" in step else call(routine, given)
+        except (Unmade, MemoryError):
+            raise
+        except SystemExit as leaving:
+            told["exits"] = "exit code %s" % (0 if leaving.code is None else leaving.code)
+        except BaseException as problem:
+            told["throws"] = problem_of(problem)
+        if not told:
+            try:
+                told["gives"] = describe(value, self.asking, drains=not self.is_used(number))
+            except Exception as problem:
+                told["throws"] = problem_of(problem)
+                told["iterating"] = True
+        left = self.changes()
+        if left:
+            told["leaves"] = left
+        if "gives" in told and isinstance(told["gives"], dict) and told["gives"] == self.known.get("this") and self.asking.is_own(type(value)):
+            told["gives"] = {"same": "this"}
+        self.hand(number, value)
+        self.note(step.get("call", "make"), told, left)
+        return told
+
+    def handed(self, step, number):
+        given = {}
+        for name, part in step.get("given", {}).items():
+            try:
+                given[name] = make(part, self.alive)
+            except Unmade:
+                raise
+            except Exception as problem:
+                raise Unmade("what is handed to %s cannot be made: %s: %s" % (step["call"], type(problem).__name__, problem))
+            self.hand(number + "." + name, given[name])
+        return given
+
+    def is_used(self, name):
+        return any(step.get("of") == name for step in self.case.get("before", [])) or '"same": "%s"' % name in json.dumps(self.case)
+
+    def hand(self, name, value):
+        if value is not None and not isinstance(value, (bool, int, float, str)):
+            self.alive[name] = value
+            if not any(each is value for each in self.met) and len(self.met) < MOST_WATCHED:
+                self.watch(name, value, describe(value, self.asking))
+
+    def watch(self, name, value, described):
+        self.met.append(value)
+        self.known[name] = described
+
+    def changes(self):
+        left = {}
+        for name in list(self.known):
+            now = describe(self.alive[name], self.asking)
+            was = self.known[name]
+            if now != was:
+                comparable = isinstance(now, dict) and isinstance(was, dict) and "is" in now and now.get("is") == was.get("is") \
+                    and "text" not in now and set(now) == set(was)
+                left[name] = {key: now[key] for key in now if key == "is" or now[key] != was[key]} if comparable else now
+                self.known[name] = now
+        return left
+
+    def pairs(self):
+        some = []
+        for name, value in self.alive.items():
+            if self.asking.is_own(type(value)) and not isinstance(value, type) and len(some) < MOST_COMPARED \
+                    and not any(each is value for _, each in some) and "__members__" not in type(value).__dict__:
+                some.append((name, value))
+        told = {}
+        for at, (name, one) in enumerate(some):
+            for other_name, other in some[at + 1:]:
+                if type(one) is type(other):
+                    words = [word for word in (equality(one, other, self.asking), order(one, other, self.asking)) if word]
+                    if words:
+                        told[name + ", " + other_name] = ", ".join(words)
+        return told
+
+    def note_state(self):
+        if self.asking.manner == "along" and "this" in self.alive:
+            self.states.append(inner_state(self.alive["this"], self.asking))
+
+    def note(self, name, told, left):
+        """Coarse numbers of what happens: which step ended how and changed what, alone and after those before it."""
+        self.note_state()
+        coarse = name + kind_of(told) + str(sorted((each, sorted(left[each]) if isinstance(left[each], dict) else "") for each in left))
+        self.features.append(coarse)
+
+
+def kind_of(told):
+    if "throws" in told:
+        return "throws " + told["throws"]["is"] + "".join("0" if each.isdigit() else each for each in str(told["throws"].get("message")))
+    value = told.get("gives")
+    if isinstance(value, bool) or value is None:
+        return str(value)
+    if isinstance(value, (int, float)):
+        return "minus" if value < 0 else "some" if value else "none"
+    if isinstance(value, str):
+        return "text" if value else "empty"
+    if isinstance(value, list):
+        return "list %d" % min(3, len(value))
+    return " ".join(sorted(value)) + str(value.get("is", value.get("enum", "")))
+
+
+def feature_numbers(coarse, states):
+    """Numbers for what happens; what moves the object counts four at a time, whatever is in between."""
+    numbers = set()
+    moving = [each for at, each in enumerate(coarse) if at + 1 >= len(states) or states[at] != states[at + 1]]
+    for four in itertools.combinations(moving[:7], 4):
+        numbers.add(zlib.crc32(" . ".join(four).encode()) & 0x7FFFFFFF)
+    for at, each in enumerate(coarse):
+        numbers.add(zlib.crc32(each.encode()) & 0x7FFFFFFF)
+        for before in range(at):
+            numbers.add(zlib.crc32((coarse[before] + (" then " if before == at - 1 else " later ") + each).encode()) & 0x7FFFFFFF)
+            for first in range(before):
+                numbers.add(zlib.crc32(" ".join((coarse[first], coarse[before], each)).encode()) & 0x7FFFFFFF)
+    return sorted(numbers)
+
+
+def shapes(printed):
+    """Printed lines without their numbers and words: blanks and signs are left."""
+    return sorted({zlib.crc32(re.sub(r"[^\W\d]+", "a", re.sub(r"\d+", "0", line)).encode()) & 0x7FFFFFFF for line in printed[:12]})
+
+
+def own_routine(value, name, asking):
+    return any(name in each.__dict__ for each in type(value).__mro__ if asking.is_own(each))
+
+
+def equality(one, other, asking):
+    if not own_routine(one, "__eq__", asking):
+        return ""
     try:
-        value = call(routine_of(receiver, owner, member.split("(")[0]), given)
-        outcome["gives"] = describe(value, drains=True)
-    except (Unmade, Stop):
-        raise
-    except SystemExit as leaving:
-        outcome["exits"] = "exit code %s" % (0 if leaving.code is None else leaving.code)
-    except BaseException as problem:
-        outcome["throws"] = problem_of(problem)
-        if is_iterator(value):
-            outcome["iterating"] = True
-    left = {}
-    for name, part in watched.items():
-        after = describe(part)
-        if json.dumps(after, sort_keys=True) != before[name]:
-            left[name] = after
-    if left:
-        outcome["leaves"] = left
-    return outcome
+        if one != other and not one == other:
+            return "unequal"
+        return "equal" if type(one).__hash__ is None or hash(one) == hash(other) else "equal with other hashes"
+    except Exception as problem:
+        return "throws " + type(problem).__name__
+
+
+def order(one, other, asking):
+    if not own_routine(one, "__lt__", asking):
+        return ""
+    try:
+        return "before" if one < other else "after" if other < one else "level"
+    except Exception as problem:
+        return "throws " + type(problem).__name__
 
 
 def routine_of(receiver, owner, name):
@@ -378,9 +304,13 @@ def routine_of(receiver, owner, name):
     return getattr(receiver, name)
 
 
-def attempt(case, out, err):
+def attempt(case, asking, out, err, scenes=None):
+    """What becomes of a case. @scenes a list to add the scene to, for who wants to know more of it"""
+    scene = Scene(case, asking)
+    if scenes is not None:
+        scenes.append(scene)
     try:
-        outcome = run(case)
+        outcome = scene.play()
     except Unmade as problem:
         return {"unmade": str(problem)}
     except SystemExit as leaving:
@@ -442,31 +372,61 @@ def wait(thread, limit):
         thread.join(limit / 20)
 
 
+class Stage:
+    """Where cases are run: one after the other, each in a thread of its own with its time limited."""
+
+    def __init__(self, millis):
+        self.limit = millis / 1000
+        self.work = os.getcwd()
+        self.own_folder = not os.listdir(self.work)
+        self.out, self.err = Kept(), Kept()
+        sys.stdout, sys.stderr, sys.stdin = self.out, self.err, io.StringIO("")
+
+    def asking(self, file, paths, manner=None):
+        return Asking(file["asks"], file["types"], manner or file["manner"], paths, (self.out, self.err))
+
+    def run(self, case, asking, scenes=None, around=None):
+        """What became of a case; None where it did not end. @around begins in the thread and hands back what ends it"""
+        told = []
+
+        def work():
+            end = around() if around else None
+            try:
+                told.append(attempt(case, asking, self.out, self.err, scenes))
+            finally:
+                if end:
+                    end()
+        thread = threading.Thread(target=work, daemon=True)
+        thread.start()
+        wait(thread, self.limit)
+        answer = told[0] if told else None
+        if self.own_folder:
+            os.chdir(self.work)
+            desk(self.work, answer.get("outcome") if answer else None)
+        return answer
+
+
+def read(name):
+    with open(name, encoding="utf-8") as file:
+        return json.load(file)
+
+
 def main(cases_file, outcomes_file, begin, millis, memory, later, paths):
-    with open(cases_file, encoding="utf-8") as file:
-        cases = json.load(file)
-    work = os.getcwd()
-    own_folder = not os.listdir(work)
+    whole = read(cases_file)
     limit_memory(memory)
     if later:
         move_clock()
     sys.path[:0] = paths
     sys.argv = ["program"]
-    out, err = Kept(), Kept()
-    sys.stdout, sys.stderr, sys.stdin = out, err, io.StringIO("")
+    stage = Stage(millis)
+    asking = stage.asking(whole, paths)
     with open(outcomes_file, "a", encoding="utf-8") as to:
-        for case in cases[begin:]:
+        for case in whole["cases"][begin:]:
             to.write(json.dumps({"begin": case["id"]}) + "\n")
             to.flush()
-            told = []
-            thread = threading.Thread(target=lambda: told.append(attempt(case, out, err)), daemon=True)
-            thread.start()
-            wait(thread, millis / 1000)
-            ended = bool(told)
-            answer = told[0] if ended else {"outcome": {"endless": None}}
-            if own_folder:
-                os.chdir(work)
-                desk(work, answer.get("outcome"))
+            answer = stage.run(case, asking)
+            ended = answer is not None
+            answer = answer if ended else {"outcome": {"endless": None}}
             answer["id"] = case["id"]
             to.write(json.dumps(answer) + "\n")
             to.flush()
@@ -475,13 +435,18 @@ def main(cases_file, outcomes_file, begin, millis, memory, later, paths):
     os._exit(0)
 
 
-if __name__ == "__main__":
+def begin(program):
+    """Runs a program of these scripts; what goes wrong in it ends the process."""
     threading.stack_size(16 * 1024 * 1024)
     sys.setrecursionlimit(1000)
     try:
-        main(sys.argv[1], sys.argv[2], int(sys.argv[3]), int(sys.argv[4]), int(sys.argv[5]), sys.argv[6] == "1",
-             sys.argv[7:])
+        program()
     except Exception:
         traceback.print_exc(file=sys.__stderr__)
         sys.__stderr__.flush()
         os._exit(1)
+
+
+if __name__ == "__main__":
+    begin(lambda: main(sys.argv[1], sys.argv[2], int(sys.argv[3]), int(sys.argv[4]), int(sys.argv[5]), sys.argv[6] == "1",
+                       sys.argv[7:]))

@@ -45,14 +45,14 @@ class BehaviourTest {
         Given.written(root.resolve("src"), sources);
         Program program = program();
         Surface surface = Surface.of(program.type(type).orElseThrow(), program);
-        Recording made = new Characterization(program, root, List.of(classes()), QUICK).record(type, surface, 120, Duration.ZERO).recording();
+        Recording made = new Characterization(program, root, Homes.of(classes(), List.of()), QUICK).record(type, List.of(type), surface, 120, Duration.ZERO).recording();
         Recordings store = new Recordings(root);
         return store.read(store.save(made));
     }
 
     private Map<Kind, Long> confirm(Recording recording, String... sources) throws Exception {
         Given.written(root.resolve("src"), sources);
-        return new Confirmation(program(), List.of(classes()), QUICK).confirm(recording).stream()
+        return new Confirmation(program(), Homes.of(classes(), List.of()), QUICK).confirm(recording).stream()
                 .collect(Collectors.groupingBy(Verdict::kind, Collectors.counting()));
     }
 
@@ -156,7 +156,7 @@ class BehaviourTest {
     @Test
     void severalProcessesComeToTheSame() throws Exception {
         Recording recording = record("quay.Tariff", TARIFF);
-        List<Verdict> verdicts = new Confirmation(program(), List.of(classes()), new Limits(700, 128, 3)).confirm(recording);
+        List<Verdict> verdicts = new Confirmation(program(), Homes.of(classes(), List.of()), new Limits(700, 128, 3)).confirm(recording);
         assertThat(verdicts).allMatch(each -> each.kind() == Kind.SAME).hasSameSizeAs(recording.cases());
         assertThat(verdicts).extracting(each -> each.of().id()).isEqualTo(recording.cases().stream().map(Case::id).toList());
     }
@@ -226,7 +226,7 @@ class BehaviourTest {
         Recording recording = record("quay.Berth", BERTH);
         String without = BERTH.replace(", boolean tidal)", ")").replace("this.tidal = tidal;", "tidal = true;");
         Given.written(root.resolve("src"), without);
-        List<Verdict> verdicts = new Confirmation(program(), List.of(classes()), QUICK).confirm(recording);
+        List<Verdict> verdicts = new Confirmation(program(), Homes.of(classes(), List.of()), QUICK).confirm(recording);
         assertThat(verdicts).allSatisfy(verdict -> {
             assertThat(verdict.kind()).isEqualTo(Kind.GONE);
             assertThat(verdict.why()).contains("no constructor, creation routine, builder or setters of quay.Berth");
@@ -300,7 +300,7 @@ class BehaviourTest {
                 """);
         List<String> outcomes = recording.cases().stream().map(each -> each.outcome().toString()).toList();
         assertThat(outcomes).anyMatch(each -> each.contains("\"prints\":[\"noted Ada of Kelp Quay\",\"\"]")
-                && each.contains("\"leaves\":{\"book\":[\"Ada of Kelp Quay\"]}"));
+                && each.contains("\"leaves\":{\"1.book\":[\"Ada of Kelp Quay\"]}"));
         assertThat(outcomes).anyMatch(each -> each.contains("java.lang.IllegalStateException")
                 && each.contains("\"cause\":{\"is\":\"java.lang.RuntimeException\",\"message\":\"cause\"}"));
     }
@@ -336,11 +336,11 @@ class BehaviourTest {
     void aCaseThatEndsLaterThanItsTimeIsRunAgainWithMore() throws Exception {
         Recording recording = record("quay.Tide", "package quay; public class Tide { "
                 + "public static int high() throws Exception { Thread.sleep(400); return 7; } }");
-        List<Verdict> verdicts = new Confirmation(program(), List.of(classes()), new Limits(60, 128, 1)).confirm(recording);
+        List<Verdict> verdicts = new Confirmation(program(), Homes.of(classes(), List.of()), new Limits(60, 128, 1)).confirm(recording);
         assertThat(verdicts).isNotEmpty().allMatch(each -> each.kind() == Kind.SAME);
         Given.written(root.resolve("src"), "package quay; public class Tide { "
                 + "public static int high() throws Exception { while (true) { Thread.sleep(400); } } }");
-        assertThat(new Confirmation(program(), List.of(classes()), new Limits(60, 128, 1)).confirm(recording))
+        assertThat(new Confirmation(program(), Homes.of(classes(), List.of()), new Limits(60, 128, 1)).confirm(recording))
                 .anyMatch(each -> each.kind() == Kind.DIFFERENT && each.actual().has("endless"));
     }
 }

@@ -42,16 +42,16 @@ class ChosenWaysTest {
         return new Scan(Scan.Options.DEFAULT).run(root, List.of(root.resolve("src"))).program();
     }
 
-    private List<Path> compiled() throws Exception {
+    private Homes compiled() throws Exception {
         Compiler.compile(root, List.of(root.resolve("src/quay/Berth.java")), List.of(), root.resolve("classes"));
-        return List.of(root.resolve("classes"));
+        return Homes.of(root.resolve("classes"), List.of());
     }
 
     private Recording recorded() throws Exception {
         Given.written(root.resolve("src"), BERTH);
         Program program = program();
         Recordings store = new Recordings(root);
-        return store.read(store.save(new Characterization(program, root, compiled(), QUICK).record("quay.Berth",
+        return store.read(store.save(new Characterization(program, root, compiled(), QUICK).record("quay.Berth", List.of("quay.Berth"),
                 Surface.of(program.type("quay.Berth").orElseThrow(), program), 40, Duration.ZERO).recording()));
     }
 
@@ -75,9 +75,9 @@ class ChosenWaysTest {
         Recording recording = recorded();
         assertThat(confirm(recording, FACTORIES)).containsOnlyKeys(Kind.GONE);
         assertThat(root.resolve(".driftwood/ways.json")).content().contains("\"deep(name, depth)\"", "\"tidal(name, depth)\"");
-        answer("\"by\" : \"\"", "\"by\" : \"deep\"");
+        answer("\"by\": \"\"", "\"by\": \"deep\"");
         assertThat(confirm(recording, FACTORIES)).containsOnlyKeys(Kind.SAME);
-        answer("\"by\" : \"deep\"", "\"by\" : \"tidal\"");
+        answer("\"by\": \"deep\"", "\"by\": \"tidal\"");
         assertThat(confirm(recording, FACTORIES)).containsKey(Kind.DIFFERENT);
     }
 
@@ -85,8 +85,8 @@ class ChosenWaysTest {
     void renamedPartsAreAskedForAsWell() throws Exception {
         Recording recording = recorded();
         assertThat(confirm(recording, RENAMED)).containsOnlyKeys(Kind.GONE);
-        answer("\"by\" : \"\"", "\"by\" : \"new\"");
-        answer("\"names\" : { }", "\"names\" : {\"name\": \"label\", \"depth\": \"metres\"}");
+        answer("\"by\": \"\"", "\"by\": \"new\"");
+        answer("\"names\": {}", "\"names\": {\"name\": \"label\", \"depth\": \"metres\"}");
         assertThat(confirm(recording, RENAMED)).containsOnlyKeys(Kind.SAME);
     }
 
@@ -102,6 +102,6 @@ class ChosenWaysTest {
         Files.writeString(root.resolve(".driftwood/ways.json"), "{\n\"ways\": 4");
         assertThatThrownBy(() -> ChosenWays.of(root)).isInstanceOf(IOException.class).hasMessageContaining("ways.json:2");
         Files.writeString(root.resolve(".driftwood/ways.json"), "{}");
-        assertThatThrownBy(() -> ChosenWays.of(root)).hasMessageEndingWith("is no driftwood-ways/1 file");
+        assertThatThrownBy(() -> ChosenWays.of(root)).hasMessageEndingWith("is not a driftwood-ways/1 file");
     }
 }

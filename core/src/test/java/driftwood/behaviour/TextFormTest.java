@@ -2,9 +2,12 @@ package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.witness.Asking;
+import driftwood.witness.Asking.Manner;
 import driftwood.witness.Make;
 import driftwood.witness.Script;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -25,8 +28,9 @@ class TextFormTest {
             "Currency | EUR | java.util.Currency | EUR"})
     void isMadeAndDescribed(String name, String text, String type, String told) {
         Make made = TextForm.of(name).orElseThrow().make(text);
-        Script script = new Script("c1", List.of(made), List.of(), List.of(), List.of());
-        var outcome = new Observation(List.of(), Limits.DEFAULT).run(List.of(script)).get(0);
+        Script script = new Script("c1", List.of(made), List.of());
+        var outcome = new Observation(new Homes(List.of(), List.of()), Limits.DEFAULT).run(List.of(script),
+                new Asking(Map.of(), List.of("nowhere"), Manner.ALONG), Conditions.USUAL).get(0);
         assertThat(ValueJson.of(outcome).at("/gives/is").asText()).isEqualTo(type);
         assertThat(ValueJson.of(outcome).at("/gives/text").asText()).isEqualTo(told);
     }

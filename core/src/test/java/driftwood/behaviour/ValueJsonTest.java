@@ -3,6 +3,7 @@ package driftwood.behaviour;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.witness.Outcome;
+import driftwood.witness.Outcome.Told;
 import driftwood.witness.Value;
 import java.util.List;
 import java.util.stream.Stream;
@@ -39,10 +40,21 @@ class ValueJsonTest {
 
     @Test
     void anOutcomeLeavesOutWhatIsEmpty() {
-        assertThat(ValueJson.of(new Outcome("c", "gives", ONE, "", "", List.of(), List.of(), List.of(), List.of()))).hasToString("{\"gives\":1}");
-        assertThat(ValueJson.of(new Outcome("c", "gives", ONE, "a\nb", "c", List.of("this"), List.of(ONE), List.of("Ear.hear()"),
-                List.of(new Outcome.Writing("log.txt", "moored\nleft"))))).hasToString(
-                "{\"gives\":1,\"prints\":[\"a\",\"b\"],\"complains\":[\"c\"],\"leaves\":{\"this\":1},\"asks\":[\"Ear.hear()\"],\"files\":{\"log.txt\":[\"moored\",\"left\"]}}");
+        assertThat(ValueJson.of(new Outcome("c", "ran", ONE, List.of(), "", "", List.of(), List.of(), List.of()))).hasToString("{\"gives\":1}");
+        Told told = new Told("gives", ONE, List.of("this"), List.of(ONE));
+        assertThat(ValueJson.of(new Outcome("c", "ran", Value.NULL, List.of(told), "a\nb", "c", List.of(new Outcome.Writing("this, 1", "equal")),
+                List.of(new Value("call", "Ear.hear", List.of(), List.of(ONE))), List.of(new Outcome.Writing("log.txt", "moored\nleft")))))
+                .hasToString("{\"gives\":1,\"leaves\":{\"this\":1},\"prints\":[\"a\",\"b\"],\"complains\":[\"c\"],"
+                        + "\"compares\":{\"this, 1\":\"equal\"},\"asks\":[\"Ear.hear(1)\"],\"files\":{\"log.txt\":[\"moored\",\"left\"]}}");
+    }
+
+    @Test
+    void theLastStepIsWhatHappenedAndThoseBeforeItAreOnTheWay() {
+        Value tug = new Value("object", "quay.Tug", List.of("name"), List.of(ONE));
+        Told quiet = new Told("gives", Value.NULL, List.of(), List.of());
+        assertThat(ValueJson.of(new Outcome("c", "ran", tug, List.of(quiet, new Told("throws", tug, List.of(), List.of())), "", "", List.of(),
+                List.of(), List.of()))).hasToString("{\"starts\":{\"is\":\"quay.Tug\",\"name\":1},\"before\":[{}],"
+                + "\"throws\":{\"is\":\"quay.Tug\",\"name\":1}}");
     }
 
     @ParameterizedTest(name = "{0} is {1} after writing and reading")

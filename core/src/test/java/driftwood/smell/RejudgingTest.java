@@ -93,7 +93,7 @@ class RejudgingTest {
 
     private Scan.Result scan(Memory with) {
         answered.set(0);
-        Settings settings = new Settings(5, List.of(), false, List.of(), false, false);
+        Settings settings = new Settings(5, List.of(), false, List.of(), false, false, List.of());
         return new Scan(new Scan.Options(List.of(), false, 2, count -> { }, settings, with, (finding, program) -> {
             answered.incrementAndGet();
             return Patterns.fits(finding, program);

@@ -33,8 +33,8 @@ class ConfigurationTest {
     @Test
     void everyKeyIsHeard() throws Exception {
         assertThat(of("parameter-limit: 7\ncomposition-roots: [Office, '*Wiring']\nexclude:\n  - old/\ntests: judge\n"
-                + "generated: judge\nhistory: ignore\n"))
-                .isEqualTo(new Settings(7, List.of("Office", "*Wiring"), false, List.of("old/"), true, true));
+                + "generated: judge\nhistory: ignore\nclasspath: [lib/one.jar]\n"))
+                .isEqualTo(new Settings(7, List.of("Office", "*Wiring"), false, List.of("old/"), true, true, List.of("lib/one.jar")));
     }
 
     @ParameterizedTest(name = "{0}")

@@ -20,7 +20,7 @@ class FolderTest {
     @Test
     void whatIsWrittenIsReadableJsonAndNoDraftIsLeft() throws IOException {
         Path file = new Folder(root).write("plans/a.json", Map.of("format", "x/1"));
-        assertThat(Files.readString(file)).isEqualTo("{\n  \"format\" : \"x/1\"\n}\n");
+        assertThat(Files.readString(file)).isEqualTo("{\n  \"format\": \"x/1\"\n}\n");
         try (Stream<Path> files = Files.list(file.getParent())) {
             assertThat(files).containsExactly(file);
         }

@@ -1,14 +1,9 @@
 package driftwood.witness;
 
 import java.lang.reflect.Array;
-import java.lang.reflect.Field;
-import java.lang.reflect.Method;
-import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.Date;
-import java.util.GregorianCalendar;
 import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
@@ -17,288 +12,204 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
-import java.util.TreeMap;
-import java.util.regex.Pattern;
+import java.util.stream.BaseStream;
 
 /**
- * Describes objects by what can be asked of them: values as they are, collections by their elements, the project's own
- * objects by their getters or, where they have none, by their fields. Members are sorted by name, sets and maps without
- * order by content, and an object met again is named by where it was met.
+ * Describes objects by what a client can see of them: values as they are, collections by their elements, the project's
+ * own objects by the answers of their queries, never by their fields. Sets and maps without order are sorted by content.
+ * Two objects with the same content are described alike, whether they are one object or not; one that holds itself is
+ * told by how far up it was met.
  */
 final class Describer {
-    private static final Pattern IDENTITY = Pattern.compile("@[0-9a-f]{5,8}(?![0-9A-Za-z])");
+    private static final int[] DEPTHS = {7, 4, 3, 2, 1};
+    private static final int MOST = 200;
+    /** Parts of one description. */
+    private static final int MOST_PARTS = 600;
 
-    private final boolean drains;
+    /** A description has too many parts. */
+    static final class TooLarge extends RuntimeException {
+        private static final long serialVersionUID = 1;
 
-    Describer() {
-        this(false);
+        TooLarge() {
+            super(null, null, false, false);
+        }
     }
 
-    /** @param drains whether iterators are read to their end, which uses them up */
-    Describer(boolean drains) {
+    private final Answers answers;
+    private final boolean drains;
+    /** The objects that the one being described is in, with their depth. */
+    private final IdentityHashMap<Object, Integer> around = new IdentityHashMap<>();
+    private int deepest;
+    private int parts;
+
+    /** @param drains whether iterators and streams are read to their end, which uses them up */
+    Describer(Answers answers, boolean drains) {
+        this.answers = answers;
         this.drains = drains;
     }
 
-    private static final int DEEPEST = 7;
-    private static final int MOST = 200;
-    private static final int LONGEST = 4000;
-
-    /** Names that begin as a getter's but belong to routines that change something. */
-    private static final Pattern CHANGES = Pattern.compile(
-            "get(And|Next|Previous|Or|New|Random|Unique|Fresh)([A-Z].*)?");
-
-    private final IdentityHashMap<Object, String> met = new IdentityHashMap<>();
-
+    /** As deep as there is room for. */
     Value describe(Object object) {
-        return describe(object, "it", 0);
+        for (int depth : drains && isUsedUp(object) ? new int[] {DEPTHS[0]} : DEPTHS) {
+            try {
+                around.clear();
+                parts = 0;
+                deepest = depth;
+                return describe(object, 0, drains);
+            } catch (TooLarge e) {
+                continue;
+            }
+        }
+        return Value.scalar("cut", object.getClass().getName());
     }
 
-    private Value describe(Object object, String path, int depth) {
-        if (object == null) {
-            return Value.NULL;
+    private static boolean isUsedUp(Object object) {
+        return object instanceof Iterator || object instanceof BaseStream;
+    }
+
+    private Value describe(Object object, int depth, boolean draining) {
+        if (parts++ > MOST_PARTS) {
+            throw new TooLarge();
         }
-        Optional<Value> scalar = scalar(object);
+        Optional<Value> scalar = Foreign.scalar(object);
         if (scalar.isPresent()) {
             return scalar.get();
         }
-        String before = met.putIfAbsent(object, path);
-        if (before != null) {
-            return Value.scalar("same", before);
+        Integer met = around.get(object);
+        if (met != null) {
+            return Value.scalar("same", (depth - met) + " up");
         }
-        return depth > DEEPEST ? Value.scalar("cut", object.getClass().getName()) : structure(object, path, depth);
+        around.put(object, depth);
+        try {
+            return structure(object, depth, draining);
+        } finally {
+            around.remove(object);
+        }
     }
 
-    private static Optional<Value> scalar(Object object) {
-        if (object instanceof Boolean flag) {
-            return Optional.of(Value.scalar("flag", flag.toString()));
+    private Value structure(Object object, int depth, boolean draining) {
+        Class<?> type = object.getClass();
+        if (StandIns.typeOf(object).isPresent()) {
+            return Value.scalar("stand-in", StandIns.typeOf(object).get().getName());
         }
-        if (object instanceof Number number && object.getClass().getName().startsWith("java.lang.")) {
-            return Optional.of(Value.scalar("number", number.toString()));
+        if (type.isHidden() || type.getName().contains("$$Lambda")) {
+            return Value.scalar("opaque", "a function");
         }
-        if (object instanceof String text) {
-            String told = blurred(text);
-            return Optional.of(Value.scalar("text", told.length() > LONGEST ? told.substring(0, LONGEST) + "..." : told));
+        if (answers.isOwn(type)) {
+            return own(object, depth, draining);
         }
-        if (object instanceof Character character) {
-            return Optional.of(Value.scalar("char", character.toString()));
+        if (draining && isUsedUp(object)) {
+            return drained(object, depth);
         }
-        if (object instanceof Enum<?> constant) {
-            return Optional.of(Value.scalar("enum", constant.getDeclaringClass().getName() + "." + constant.name()));
-        }
-        return object instanceof Class<?> type ? Optional.of(Value.scalar("opaque", "class " + type.getName()))
-                : Optional.empty();
-    }
-
-    private Value structure(Object object, String path, int depth) {
-        if (object.getClass().isArray()) {
-            List<Value> items = new ArrayList<>();
-            for (int i = 0; i < Math.min(MOST, Array.getLength(object)); i++) {
-                items.add(describe(Array.get(object, i), path + "[" + i + "]", depth + 1));
-            }
-            return Value.many("list", items);
-        }
-        if (drains && object instanceof Iterator<?> steps) {
-            return drained(steps, path, depth);
-        }
-        Optional<Class<?>> standIn = StandIns.typeOf(object);
-        if (standIn.isPresent()) {
-            return Value.scalar("stand-in", standIn.get().getName());
-        }
-        boolean foreign = isForeign(object.getClass());
-        Optional<String> moment = foreign ? moment(object) : Optional.empty();
+        Optional<String> moment = Foreign.moment(object);
         if (moment.isPresent()) {
-            return told(object, moment.get());
+            return Foreign.told(object, moment.get());
         }
-        if (foreign && object instanceof Map<?, ?> map) {
-            return map(map, path, depth);
+        boolean many = type.isArray() || object instanceof Map || object instanceof Collection || object instanceof Optional;
+        if (many && depth >= deepest) {
+            return Value.scalar("cut", type.isArray() ? "array" : object instanceof Map ? "map" : "collection");
         }
-        if (foreign && object instanceof Collection<?> items) {
-            return collection(items, path, depth);
+        if (many) {
+            return many(object, depth);
+        }
+        return object instanceof Throwable problem ? plain(problem, depth) : Foreign.described(object);
+    }
+
+    private Value many(Object object, int depth) {
+        if (object instanceof Map<?, ?> map) {
+            return map(map, depth);
+        }
+        if (object instanceof Collection<?> items) {
+            return collection(items, depth);
         }
         if (object instanceof Optional<?> optional) {
-            return Value.many("optional", optional.<List<Value>>map(each ->
-                    List.of(describe(each, path + ".value", depth + 1))).orElse(List.of()));
+            return Value.many("optional", optional.map(each -> List.of(describe(each, depth + 1, true))).orElse(List.of()));
         }
-        if (object instanceof Throwable problem) {
-            return problem(problem, path, depth);
+        List<Value> items = new ArrayList<>();
+        for (int i = 0; i < Math.min(MOST, Array.getLength(object)); i++) {
+            items.add(describe(Array.get(object, i), depth + 1, true));
         }
-        return foreign ? foreign(object) : own(object, path, depth);
+        return Value.many("list", items);
     }
 
-    /** What an iterator gives, for as long as somebody is likely to ask. */
-    private Value drained(Iterator<?> steps, String path, int depth) {
-        List<Value> parts = new ArrayList<>();
-        while (parts.size() < MOST && steps.hasNext()) {
-            parts.add(describe(steps.next(), path + "[" + parts.size() + "]", depth + 1));
+    /** What an iterator or a stream gives, for as long as somebody is likely to ask. */
+    private Value drained(Object steps, int depth) {
+        Iterator<?> iterator = steps instanceof BaseStream<?, ?> stream ? stream.iterator() : (Iterator<?>) steps;
+        List<Value> items = new ArrayList<>();
+        while (items.size() < MOST && iterator.hasNext()) {
+            items.add(describe(iterator.next(), depth + 1, true));
         }
-        return Value.many("list", parts);
+        return Value.many("list", items);
     }
 
-    private Value collection(Collection<?> items, String path, int depth) {
-        List<Value> parts = new ArrayList<>();
-        int number = 0;
+    private Value collection(Collection<?> items, int depth) {
+        List<Value> told = new ArrayList<>();
         for (Object item : items) {
-            if (number == MOST) {
+            if (told.size() == MOST) {
                 break;
             }
-            parts.add(describe(item, path + "[" + number++ + "]", depth + 1));
+            told.add(describe(item, depth + 1, true));
         }
         boolean ordered = !(items instanceof Set) || items instanceof SortedSet
                 || items.getClass().getSimpleName().contains("Linked");
         if (!ordered) {
-            parts.sort(Comparator.comparing(Value::toString));
+            told.sort(Comparator.comparing(Value::toString));
         }
-        return Value.many(items instanceof Set ? "set" : "list", parts);
+        return Value.many(items instanceof Set ? "set" : "list", told);
     }
 
-    private Value map(Map<?, ?> map, String path, int depth) {
+    private Value map(Map<?, ?> map, int depth) {
         List<Value[]> entries = new ArrayList<>();
         for (Map.Entry<?, ?> entry : map.entrySet()) {
             if (entries.size() == MOST) {
                 break;
             }
-            Value key = describe(entry.getKey(), path + ".key", depth + 1);
-            entries.add(new Value[] {key, describe(entry.getValue(), path + "[" + key.text() + "]", depth + 1)});
+            entries.add(new Value[] {describe(entry.getKey(), depth + 1, true), describe(entry.getValue(), depth + 1, true)});
         }
         if (!(map instanceof SortedMap) && !map.getClass().getSimpleName().contains("Linked")) {
             entries.sort(Comparator.comparing(entry -> entry[0].toString()));
         }
-        List<Value> parts = new ArrayList<>();
-        entries.forEach(entry -> parts.addAll(List.of(entry)));
-        return Value.many("map", parts);
-    }
-
-    Value problem(Throwable problem, String path, int depth) {
-        List<String> names = new ArrayList<>(List.of("message"));
-        String message = problem.getMessage();
-        List<Value> parts = new ArrayList<>(List.of(message == null ? Value.NULL : Value.scalar("text", blurred(message))));
-        if (problem.getCause() != null && problem.getCause() != problem && depth < DEEPEST) {
-            names.add("cause");
-            parts.add(problem(problem.getCause(), path + ".cause", depth + 1));
-        }
-        return new Value("object", problem.getClass().getName(), names, parts);
+        List<Value> told = new ArrayList<>();
+        entries.forEach(entry -> told.addAll(List.of(entry)));
+        return Value.many("map", told);
     }
 
     /**
-     * A text without the identities of objects, such as those that end what {@link Object#toString} gives: they are the
-     * same from run to run of the same code, and others as soon as it makes one object more.
+     * An object of the project: its class and its answers. What it holds as a collection is an answer too, and what went
+     * wrong is told as with any problem.
      */
-    static String blurred(String text) {
-        return text.indexOf('@') < 0 ? text : IDENTITY.matcher(text).replaceAll("@...");
-    }
-
-    /** Library objects say what they are by their own text, unless that is only an identity. */
-    private static Value foreign(Object object) {
-        String type = object.getClass().getName();
-        if (object.getClass().isHidden() || type.contains("$$Lambda")) {
-            return Value.scalar("opaque", "a function");
+    private Value own(Object object, int depth, boolean draining) {
+        List<String> names = new ArrayList<>();
+        List<Value> told = new ArrayList<>();
+        if (object instanceof Throwable problem) {
+            Value plain = plain(problem, depth);
+            names.addAll(plain.names());
+            told.addAll(plain.parts());
         }
-        String text;
-        try {
-            text = String.valueOf(object);
-        } catch (RuntimeException e) {
-            text = "";
-        }
-        String identity = "@" + Integer.toHexString(System.identityHashCode(object));
-        if (text.isEmpty() || text.contains(identity) || text.matches("(?s).*@[0-9a-f]{4,}.*")) {
-            return Value.scalar("opaque", type);
-        }
-        return told(object, text.length() > LONGEST ? text.substring(0, LONGEST) + "..." : text);
-    }
-
-    private static Value told(Object object, String text) {
-        return new Value("object", object.getClass().getName(), List.of("text"), List.of(Value.scalar("text", text)));
-    }
-
-    /** The older dates of the platform leave the fraction out of their texts, or tell how they are built. */
-    private static Optional<String> moment(Object object) {
-        if (object.getClass() == Date.class) {
-            return Optional.of(((Date) object).toInstant().toString());
-        }
-        return object instanceof GregorianCalendar calendar ? Optional.of(calendar.toZonedDateTime().toString())
-                : Optional.empty();
-    }
-
-    private Value own(Object object, String path, int depth) {
-        if (object.getClass().isHidden()) {
-            return Value.scalar("opaque", "a function");
-        }
-        Map<String, Value> parts = new TreeMap<>();
-        Map<String, Method> getters = getters(object.getClass());
-        for (Map.Entry<String, Method> getter : getters.entrySet()) {
-            parts.put(getter.getKey(), ask(object, getter.getValue(), path + "." + getter.getKey(), depth));
-        }
-        if (getters.isEmpty()) {
-            for (Class<?> type = object.getClass(); type != null && !isForeign(type); type = type.getSuperclass()) {
-                for (Field field : type.getDeclaredFields()) {
-                    if (!Modifier.isStatic(field.getModifiers()) && !field.isSynthetic()) {
-                        parts.putIfAbsent(field.getName(), read(object, field, path, depth));
-                    }
-                }
+        if (depth < deepest) {
+            if (object instanceof Map || object instanceof Collection) {
+                names.add("elements");
+                told.add(answers.unheard(() -> object instanceof Map<?, ?> map ? map(map, depth) : collection((Collection<?>) object, depth)));
+            } else if (draining && isUsedUp(object)) {
+                names.add("gives");
+                told.add(drained(object, depth));
             }
+            Map<String, Value> asked = answers.of(object, answer -> describe(answer, depth + 1, true));
+            names.addAll(asked.keySet());
+            told.addAll(asked.values());
         }
-        return new Value("object", object.getClass().getName(), List.copyOf(parts.keySet()),
-                List.copyOf(parts.values()));
+        return new Value("object", object.getClass().getName(), names, List.copyOf(told));
     }
 
-    private Value read(Object object, Field field, String path, int depth) {
-        try {
-            field.setAccessible(true);
-            return describe(field.get(object), path + "." + field.getName(), depth + 1);
-        } catch (ReflectiveOperationException | RuntimeException e) {
-            return Value.scalar("opaque", "not readable");
+    /** Class, message and cause. */
+    static Value plain(Throwable problem, int depth) {
+        List<String> names = new ArrayList<>(List.of("message"));
+        String message = Foreign.message(problem);
+        List<Value> told = new ArrayList<>(List.of(message == null ? Value.NULL : Value.scalar("text", message)));
+        if (problem.getCause() != null && problem.getCause() != problem && depth < DEPTHS[0]) {
+            names.add("cause");
+            told.add(plain(problem.getCause(), depth + 1));
         }
-    }
-
-    private Value ask(Object object, Method getter, String path, int depth) {
-        try {
-            getter.setAccessible(true);
-            return describe(getter.invoke(object), path, depth + 1);
-        } catch (ReflectiveOperationException | RuntimeException e) {
-            Throwable cause = e.getCause() == null ? e : e.getCause();
-            return Value.scalar("opaque", "throws " + cause.getClass().getName());
-        }
-    }
-
-    /** Routines without parameters that are named as getters, or as a field that they share the type with. */
-    private static Map<String, Method> getters(Class<?> of) {
-        Map<String, Method> getters = new TreeMap<>();
-        for (Class<?> type = of; type != null && !isForeign(type); type = type.getSuperclass()) {
-            for (Method method : type.getDeclaredMethods()) {
-                boolean candidate = method.getParameterCount() == 0 && !Modifier.isStatic(method.getModifiers())
-                        && !Modifier.isPrivate(method.getModifiers()) && !method.isSynthetic()
-                        && method.getReturnType() != void.class;
-                if (candidate) {
-                    nameOf(method, type).ifPresent(name -> getters.putIfAbsent(name, method));
-                }
-            }
-        }
-        return getters;
-    }
-
-    /** The property a routine gives; a field of that name vouches for it where its own name does not. */
-    private static Optional<String> nameOf(Method method, Class<?> type) {
-        String name = method.getName();
-        String property = name;
-        for (String prefix : List.of("get", "is")) {
-            if (name.startsWith(prefix) && name.length() > prefix.length()
-                    && Character.isUpperCase(name.charAt(prefix.length()))) {
-                property = Character.toLowerCase(name.charAt(prefix.length())) + name.substring(prefix.length() + 1);
-            }
-        }
-        boolean ownWords = Set.of("hashCode", "toString", "getClass").contains(name);
-        for (Field field : type.getDeclaredFields()) {
-            if (!ownWords && field.getName().equals(property) && field.getType() == method.getReturnType()) {
-                return Optional.of(property);
-            }
-        }
-        return property.equals(name) || ownWords || CHANGES.matcher(name).matches() ? Optional.empty()
-                : Optional.of(property);
-    }
-
-    private static boolean isForeign(Class<?> type) {
-        String name = type.getName();
-        return name.startsWith("java.") || name.startsWith("javax.") || name.startsWith("jdk.")
-                || name.startsWith("sun.") || name.startsWith("com.sun.");
+        return new Value("object", problem.getClass().getName(), names, told);
     }
 }

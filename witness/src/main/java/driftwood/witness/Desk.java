@@ -78,7 +78,7 @@ final class Desk {
             }
             byte[] bytes = Files.readAllBytes(file);
             try {
-                return Describer.blurred(StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString()
+                return Foreign.blurred(StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString()
                         .replace("\r\n", "\n"));
             } catch (CharacterCodingException e) {
                 CRC32 sum = new CRC32();

@@ -25,6 +25,8 @@ public sealed interface Make {
         R visitMany(Many many) throws E;
 
         R visitStandIn(StandIn standIn) throws E;
+
+        R visitSame(Same same) throws E;
     }
 
     /** Hands itself to the visitor's routine for this way. */
@@ -123,6 +125,18 @@ public sealed interface Make {
         @Override
         public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
             return visitor.visitStandIn(this);
+        }
+    }
+
+    /**
+     * An object that is there already: what an earlier step gave or was handed.
+     *
+     * @param name as in {@link Script}
+     */
+    record Same(String name) implements Make {
+        @Override
+        public <R, E extends Throwable> R accept(Visitor<R, E> visitor) throws E {
+            return visitor.visitSame(this);
         }
     }
 }

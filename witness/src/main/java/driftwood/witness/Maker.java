@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** Makes values as scripts tell. */
 final class Maker implements Make.Visitor<Object, Throwable> {
@@ -26,9 +27,12 @@ final class Maker implements Make.Visitor<Object, Throwable> {
     private static final List<String> PLACES = List.of("", "java.lang.", "java.util.", "java.time.", "java.math.");
 
     private final StandIns standIns;
+    private final Map<String, Object> alive;
 
-    Maker(StandIns standIns) {
+    /** @param alive objects that are there already, by name; read when something is made */
+    Maker(StandIns standIns, Map<String, Object> alive) {
         this.standIns = standIns;
+        this.alive = alive;
     }
 
     /**
@@ -85,6 +89,14 @@ final class Maker implements Make.Visitor<Object, Throwable> {
     @Override
     public Object visitStandIn(Make.StandIn standIn) throws Throwable {
         return standIns.make(type(standIn.type()));
+    }
+
+    @Override
+    public Object visitSame(Make.Same same) throws Unmade {
+        if (!alive.containsKey(same.name())) {
+            throw new Unmade("there is no " + same.name() + " in this case");
+        }
+        return alive.get(same.name());
     }
 
     Object[] all(List<Make> makes) throws Throwable {
@@ -158,7 +170,8 @@ final class Maker implements Make.Visitor<Object, Throwable> {
         } catch (InvocationTargetException e) {
             throw e.getCause();
         } catch (IllegalArgumentException e) {
-            throw new Unmade("the arguments no longer fit " + routine.getName() + ": " + e.getMessage());
+            throw new Unmade("the arguments do not fit " + routine.getName() + "(" + Arrays.stream(routine.getParameterTypes())
+                    .map(Class::getSimpleName).collect(Collectors.joining(", ")) + ")");
         } catch (RuntimeException e) {
             throw new Unmade(routine.getName() + " cannot be reached: " + e.getMessage());
         }

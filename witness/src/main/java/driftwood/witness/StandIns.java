@@ -11,13 +11,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 
 /** Makes stand-ins for interfaces: they answer neutrally, and every call on them is remembered in order. */
 final class StandIns {
     private static final int MOST_CALLS = 1000;
 
-    private final List<String> calls = new ArrayList<>();
+    private final List<Value> calls = new ArrayList<>();
+    private Function<Object, Value> teller = argument -> Value.scalar("opaque", argument.getClass().getName());
+    private int silences;
 
     /** Marks the handler of a stand-in. */
     private final class Handler implements InvocationHandler {
@@ -40,10 +42,12 @@ final class StandIns {
                 return InvocationHandler.invokeDefault(self, method, arguments);
             }
             synchronized (calls) {
-                if (calls.size() < MOST_CALLS && !isBetweenThemselves(type)) {
-                    calls.add(type.getSimpleName() + "." + method.getName() + "("
-                            + (arguments == null ? "" : Arrays.stream(arguments).map(StandIns::brief)
-                                    .collect(Collectors.joining(", "))) + ")");
+                if (silences == 0 && calls.size() < MOST_CALLS && !isBetweenThemselves(type)) {
+                    int at = calls.size();
+                    silences++;
+                    List<Value> told = arguments == null ? List.of() : Arrays.stream(arguments).map(teller).toList();
+                    silences--;
+                    calls.add(at, new Value("call", type.getSimpleName() + "." + method.getName(), List.of(), told));
                 }
             }
             return neutral(method.getReturnType(), arguments);
@@ -70,7 +74,19 @@ final class StandIns {
                 : type.getClassLoader(), new Class<?>[] {type}, new Handler(type));
     }
 
-    List<String> calls() {
+    /** @param describes what is handed to stand-ins */
+    void telling(Function<Object, Value> describes) {
+        teller = describes;
+    }
+
+    /** Begins or ends a silence, in which calls are not remembered; they may be nested. */
+    void quiet(boolean on) {
+        synchronized (calls) {
+            silences = Math.max(0, silences + (on ? 1 : -1));
+        }
+    }
+
+    List<Value> calls() {
         synchronized (calls) {
             return List.copyOf(calls);
         }
@@ -80,14 +96,6 @@ final class StandIns {
     static Optional<Class<?>> typeOf(Object object) {
         return Proxy.isProxyClass(object.getClass()) && Proxy.getInvocationHandler(object) instanceof Handler handler
                 ? Optional.of(handler.type) : Optional.empty();
-    }
-
-    private static String brief(Object argument) {
-        if (argument == null || argument instanceof Number || argument instanceof Boolean
-                || argument instanceof Enum<?>) {
-            return String.valueOf(argument);
-        }
-        return argument instanceof CharSequence ? "\"" + argument + "\"" : "a " + argument.getClass().getSimpleName();
     }
 
     /** What says nothing: false, zero, an empty text or collection, or the argument itself where any object will do. */

@@ -2,11 +2,16 @@ package driftwood.witness;
 
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
+import java.io.BufferedReader;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
+import java.io.FileDescriptor;
+import java.io.FileInputStream;
+import java.io.FileOutputStream;
 import java.io.IOException;
-import java.net.URL;
-import java.net.URLClassLoader;
+import java.io.InputStreamReader;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -15,7 +20,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Set;
 
 /**
  * The program that tells which slips the cases of a recording would notice: each slip is a class in place of another,
@@ -32,50 +37,54 @@ public final class Trial {
     public static final int EVERY_CASE = -1;
     /** Cases that do not end go on burning time; after so many the process is begun anew. */
     private static final int MOST_STUCK = 2;
+    /** What a case costs beside the lines that it runs, in lines. */
+    private static final int EACH_CASE = 200;
     /** So many of the cases that come to an unnoticed slip are told. */
     private static final int MOST_COMERS = 6;
-    /** Written before the probes that a case passes, once for each case, before any slip is tried. */
+    /** Written before the number of a case that is run without any slip: it may end the process. */
+    public static final int AT = 4;
+    /** Said after each request. */
+    public static final String DONE = "done";
+    /** Written before what a case passes, once for each case that does the same twice, before any slip is tried. */
     public static final int PASSED = 3;
 
     private final List<Script> scripts;
-    private final Path classes;
-    private final ClassLoader libraries;
+    private final Projects projects;
     private final Stage stage;
-    /** Classes that were read, by name; empty where the project has none of that name. */
-    private final Map<String, byte[]> read = new ConcurrentHashMap<>();
 
-    private Trial(List<Script> scripts, Path classes, ClassLoader libraries, Stage stage) {
+    private Trial(List<Script> scripts, Projects projects, Stage stage) {
         this.scripts = scripts;
-        this.classes = classes;
-        this.libraries = libraries;
+        this.projects = projects;
         this.stage = stage;
     }
 
     /**
-     * Tries slips.
+     * Tries slips for as long as it is asked to: each line on standard input asks once, with the number of slips to leave
+     * out at the beginning, lines of observed code to run at most, then files of scripts, of slips, and to append results
+     * to; a line on standard output says that it is done. Code that was run often is run faster.
      *
-     * @param arguments file of scripts, file of slips, file to append results to, number of slips to leave out at the
-     *                  beginning, milliseconds for each case, milliseconds for all cases without any slip, the
-     *                  project's classes, then what they need
+     * @param arguments milliseconds for each case, then the class path
      */
     public static void main(String[] arguments) throws IOException {
-        List<Script> scripts = new ArrayList<>();
-        try (DataInputStream from = open(arguments[0])) {
-            int count = from.readInt();
-            for (int i = 0; i < count; i++) {
-                scripts.add(Wire.script(from));
+        BufferedReader requests = new BufferedReader(new InputStreamReader(new FileInputStream(FileDescriptor.in), StandardCharsets.UTF_8));
+        PrintStream answers = new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8);
+        Stage stage = new Stage(Long.parseLong(arguments[0]), new Asking(Map.of(), List.of(), Asking.Manner.ALONG), true);
+        List<String> path = List.of(arguments).subList(1, arguments.length);
+        for (String line = requests.readLine(); line != null; line = requests.readLine()) {
+            String[] words = line.split("\t");
+            List<Script> scripts;
+            Asking asking;
+            try (DataInputStream from = open(words[2])) {
+                asking = Wire.asking(from);
+                scripts = Wire.scripts(from);
             }
-        }
-        List<URL> needed = new ArrayList<>();
-        for (int i = 7; i < arguments.length; i++) {
-            needed.add(Path.of(arguments[i]).toUri().toURL());
-        }
-        Stage stage = new Stage(Long.parseLong(arguments[4]));
-        ClassLoader libraries = new URLClassLoader(needed.toArray(new URL[0]), Trial.class.getClassLoader());
-        Trial trial = new Trial(scripts, Path.of(arguments[6]), libraries, stage);
-        try (DataInputStream slips = open(arguments[1]); DataOutputStream to = new DataOutputStream(
-                new BufferedOutputStream(Files.newOutputStream(Path.of(arguments[2]), StandardOpenOption.APPEND)))) {
-            trial.all(slips, Integer.parseInt(arguments[3]), Long.parseLong(arguments[5]), to);
+            stage.ask(asking);
+            Trial trial = new Trial(scripts, new Projects(asking.homes(), path), stage);
+            try (DataInputStream slips = open(words[3]); DataOutputStream to = new DataOutputStream(
+                    new BufferedOutputStream(Files.newOutputStream(Path.of(words[4]), StandardOpenOption.APPEND)))) {
+                trial.all(slips, Integer.parseInt(words[0]), Long.parseLong(words[1]), to);
+            }
+            answers.println(DONE);
         }
         Runtime.getRuntime().halt(0);
     }
@@ -86,37 +95,65 @@ public final class Trial {
 
     /**
      * Cases that do the same twice can tell a slip, where they come to its place; the one that noticed the last is asked
-     * first for the next. Where the cases alone are too slow, the rest of them is left out.
+     * first for the next.
+     *
+     * @param most lines of observed code to run: what is not tried by then is left, the same on every machine
      */
-    private void all(DataInputStream slips, int begin, long millis, DataOutputStream to) throws IOException {
+    private void all(DataInputStream slips, int begin, long most, DataOutputStream to) throws IOException {
         Map<Integer, Outcome> expected = new HashMap<>();
-        Map<Integer, BitSet> places = new HashMap<>();
+        Map<Integer, Set<Integer>> places = new HashMap<>();
         List<Integer> order = new ArrayList<>();
-        ClassLoader watched = loader(classes(slips));
-        ClassLoader plain = loader(Map.of());
-        long enough = System.nanoTime() + millis * 1_000_000;
-        boolean cut = false;
-        for (int i = 0; i < scripts.size() && !cut; i++) {
-            cut = System.nanoTime() > enough;
+        ClassLoader watched = projects.loader(classes(slips));
+        ClassLoader plain = projects.loader(Map.of());
+        Map<Integer, Long> costs = new HashMap<>();
+        for (int i = 0; i < scripts.size(); i++) {
+            to.writeByte(AT);
+            to.writeInt(i);
+            to.flush();
             Reached.take();
+            Reached.comparisons();
             Probes.take();
+            long work = Reached.count();
             Outcome first = stage.run(scripts.get(i), watched);
-            BitSet reached = Reached.take();
+            Map<Integer, Integer> reached = Reached.take();
+            work = Reached.count() - work;
+            List<Reached.Compared> compared = Reached.comparisons();
+            List<Long> states = stage.states();
             Map<Long, BitSet> passed = Probes.take();
-            if (first.ending().equals("endless")) {
+            if (first.ending().equals("endless") || first.ending().equals("unmade")) {
                 continue;
             }
             if (first.equals(stage.run(scripts.get(i), plain))) {
                 expected.put(i, first);
-                places.put(i, reached);
+                costs.put(i, EACH_CASE + work);
+                places.put(i, reached.keySet());
                 order.add(i);
                 if (begin == 0) {
                     tell(i, passed, to);
+                    to.writeLong(work);
+                    to.writeInt(signature(first));
+                    List<Integer> features = Features.of(scripts.get(i), first, reached, states);
+                    to.writeInt(features.size());
+                    for (int each : features) {
+                        to.writeInt(each);
+                    }
+                    to.writeInt(states.size());
+                    for (long each : states) {
+                        to.writeLong(each);
+                    }
+                    to.writeInt(compared.size());
+                    for (Reached.Compared each : compared) {
+                        to.writeInt(each.place());
+                        to.writeUTF(each.one());
+                        to.writeUTF(each.other());
+                        to.writeBoolean(each.numbers());
+                    }
                 }
             }
         }
         int count = slips.readInt();
         int stuck = 0;
+        long spent = 0;
         for (int i = 0; i < count; i++) {
             int place = slips.readInt();
             Map<String, byte[]> slipped = Map.of(slips.readUTF(), slips.readNBytes(slips.readInt()));
@@ -125,15 +162,16 @@ public final class Trial {
             }
             to.writeByte(Witness.BEGIN);
             to.flush();
-            ClassLoader loader = loader(slipped);
-            int noticed = cut ? UNTRIED : UNREACHED;
+            ClassLoader loader = projects.loader(slipped);
+            int noticed = spent > most ? UNTRIED : UNREACHED;
             List<Integer> comers = new ArrayList<>();
-            for (int at = 0; at < order.size() && noticed < 0; at++) {
+            for (int at = 0; at < order.size() && noticed < 0 && spent <= most; at++) {
                 int number = order.get(at);
-                if (place != EVERY_CASE && !places.get(number).get(place)) {
+                if (place != EVERY_CASE && !places.get(number).contains(place)) {
                     continue;
                 }
                 Outcome now = stage.run(scripts.get(number), loader);
+                spent += costs.get(number);
                 noticed = UNNOTICED;
                 comers.add(number);
                 if (!now.equals(expected.get(number))) {
@@ -157,6 +195,12 @@ public final class Trial {
         }
     }
 
+    /** Of what happened, whichever case it was. */
+    private static int signature(Outcome outcome) {
+        return new Outcome("", outcome.ending(), outcome.value(), outcome.steps(), outcome.out(), outcome.err(), outcome.pairs(),
+                outcome.calls(), outcome.files()).toString().hashCode();
+    }
+
     private static void tell(int number, Map<Long, BitSet> passed, DataOutputStream to) throws IOException {
         to.writeByte(PASSED);
         to.writeInt(number);
@@ -176,45 +220,5 @@ public final class Trial {
             classes.put(from.readUTF(), from.readNBytes(from.readInt()));
         }
         return classes;
-    }
-
-    /** Loads the project's classes anew, some of them with other bytes. */
-    private ClassLoader loader(Map<String, byte[]> changed) {
-        return new ClassLoader(libraries) {
-            @Override
-            protected Class<?> loadClass(String name, boolean resolve) throws ClassNotFoundException {
-                synchronized (getClassLoadingLock(name)) {
-                    Class<?> known = findLoadedClass(name);
-                    if (known != null) {
-                        return known;
-                    }
-                    byte[] other = changed.get(name);
-                    if (other != null) {
-                        return defineClass(name, other, 0, other.length);
-                    }
-                    Path file = classes.resolve(name.replace('.', '/') + ".class");
-                    try {
-                        byte[] own = read.get(name);
-                        if (own == null) {
-                            own = Files.isRegularFile(file) ? Files.readAllBytes(file) : new byte[0];
-                            read.put(name, own);
-                        }
-                        return own.length == 0 ? super.loadClass(name, resolve) : defineClass(name, own, 0, own.length);
-                    } catch (IOException e) {
-                        throw new ClassNotFoundException(name, e);
-                    }
-                }
-            }
-
-            @Override
-            protected URL findResource(String name) {
-                Path file = classes.resolve(name);
-                try {
-                    return Files.isRegularFile(file) ? file.toUri().toURL() : null;
-                } catch (IOException e) {
-                    return null;
-                }
-            }
-        };
     }
 }

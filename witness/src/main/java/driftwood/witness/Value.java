@@ -5,8 +5,9 @@ import java.util.List;
 /**
  * A described value.
  *
- * @param kind  what it is: null, flag, number, text, char, enum, list, set, map, object, stand-in, opaque, same, cut
- * @param text  a scalar's text; the type of an object; the path of the same object met before
+ * @param kind  what it is: null, flag, number, text, char, enum, list, set, map, optional, object, stand-in, call,
+ *              throws, opaque, same, cut
+ * @param text  a scalar's text; the type of an object; for "same", which object it is like, or how far up it was met
  * @param names names of an object's parts; empty for others
  * @param parts elements, keys and values in turn, or an object's parts
  */

@@ -5,6 +5,8 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /** Scripts and outcomes as bytes. Nothing is deserialised but texts and lists: what comes back may be hostile. */
 public final class Wire {
@@ -56,17 +58,46 @@ public final class Wire {
         return items;
     }
 
+    public static void write(DataOutputStream to, Asking asking) throws IOException {
+        text(to, asking.manner().name());
+        list(to, asking.homes(), Wire::text);
+        list(to, List.copyOf(asking.queries().entrySet()), (out, each) -> {
+            text(out, each.getKey());
+            list(out, each.getValue(), Wire::text);
+        });
+    }
+
+    public static Asking asking(DataInputStream from) throws IOException {
+        Asking.Manner manner = Asking.Manner.valueOf(text(from));
+        List<String> homes = list(from, Wire::text);
+        Map<String, List<String>> queries = new TreeMap<>();
+        list(from, in -> queries.put(text(in), list(in, Wire::text)));
+        return new Asking(queries, homes, manner);
+    }
+
+    /** Scripts with what the objects in them are asked. */
+    public static void write(DataOutputStream to, Asking asking, List<Script> scripts) throws IOException {
+        write(to, asking);
+        list(to, scripts, Wire::write);
+    }
+
+    public static List<Script> scripts(DataInputStream from) throws IOException {
+        return list(from, Wire::script);
+    }
+
     public static void write(DataOutputStream to, Script script) throws IOException {
         text(to, script.id());
         list(to, script.receiver(), Wire::write);
-        list(to, script.before(), Wire::call);
-        list(to, script.call(), Wire::call);
-        list(to, script.names(), Wire::text);
+        list(to, script.steps(), (out, step) -> {
+            text(out, step.of());
+            write(out, step.act());
+            list(out, step.names(), Wire::text);
+        });
     }
 
     public static Script script(DataInputStream from) throws IOException {
-        return new Script(text(from), list(from, Wire::make), list(from, Wire::call), list(from, Wire::call),
-                list(from, Wire::text));
+        return new Script(text(from), list(from, Wire::make), list(from, in ->
+                new Script.Step(text(in), make(in), list(in, Wire::text))));
     }
 
     private static void call(DataOutputStream to, Make.Call call) throws IOException {
@@ -134,6 +165,11 @@ public final class Wire {
             return texts('s', standIn.type());
         }
 
+        @Override
+        public Void visitSame(Make.Same same) throws IOException {
+            return texts('a', same.name());
+        }
+
         private Void texts(char tag, String... texts) throws IOException {
             to.writeByte(tag);
             for (String each : texts) {
@@ -153,6 +189,7 @@ public final class Wire {
             case 'o' -> new Make.Configured(make(from), list(from, Wire::call));
             case 'm' -> new Make.Many(text(from), text(from), list(from, Wire::make));
             case 's' -> new Make.StandIn(text(from));
+            case 'a' -> new Make.Same(text(from));
             default -> throw new IOException("no such way to make a value: " + tag);
         };
     }
@@ -161,11 +198,16 @@ public final class Wire {
         text(to, outcome.id());
         text(to, outcome.ending());
         value(to, outcome.value());
+        list(to, outcome.steps(), (out, told) -> {
+            text(out, told.ending());
+            value(out, told.value());
+            list(out, told.names(), Wire::text);
+            list(out, told.left(), Wire::value);
+        });
         text(to, outcome.out());
         text(to, outcome.err());
-        list(to, outcome.names(), Wire::text);
-        list(to, outcome.left(), Wire::value);
-        list(to, outcome.calls(), Wire::text);
+        list(to, outcome.pairs(), Wire::writing);
+        list(to, outcome.calls(), Wire::value);
         list(to, outcome.files(), Wire::writing);
     }
 
@@ -174,10 +216,18 @@ public final class Wire {
         text(to, writing.text());
     }
 
+    private static Outcome.Writing writing(DataInputStream from) throws IOException {
+        return new Outcome.Writing(text(from), text(from));
+    }
+
+    private static Value value(DataInputStream from) throws IOException {
+        return value(from, 0);
+    }
+
     public static Outcome outcome(DataInputStream from) throws IOException {
-        return new Outcome(text(from), text(from), value(from, 0), text(from), text(from), list(from, Wire::text),
-                list(from, each -> value(each, 0)), list(from, Wire::text),
-                list(from, each -> new Outcome.Writing(text(each), text(each))));
+        return new Outcome(text(from), text(from), value(from), list(from, in -> new Outcome.Told(text(in), value(in),
+                list(in, Wire::text), list(in, Wire::value))), text(from), text(from), list(from, Wire::writing),
+                list(from, Wire::value), list(from, Wire::writing));
     }
 
     private static void value(DataOutputStream to, Value value) throws IOException {

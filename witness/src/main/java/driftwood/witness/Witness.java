@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -35,17 +34,16 @@ public final class Witness {
      *                  milliseconds for each case
      */
     public static void main(String[] arguments) throws IOException {
-        List<Script> scripts = new ArrayList<>();
+        List<Script> scripts;
+        Asking asking;
         try (DataInputStream from = new DataInputStream(new BufferedInputStream(
                 Files.newInputStream(Path.of(arguments[0]))))) {
-            int count = from.readInt();
-            for (int i = 0; i < count; i++) {
-                scripts.add(Wire.script(from));
-            }
+            asking = Wire.asking(from);
+            scripts = Wire.scripts(from);
         }
         int begin = Integer.parseInt(arguments[2]);
         long limit = Long.parseLong(arguments[3]);
-        Stage stage = new Stage(limit);
+        Stage stage = new Stage(limit, asking, false);
         try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(
                 Files.newOutputStream(Path.of(arguments[1]), StandardOpenOption.APPEND)))) {
             to.writeByte(BEGIN);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -63,7 +64,19 @@ class DescriberTest {
     }
 
     static class Knot {
-        Knot self = this;
+        Knot self() {
+            return this;
+        }
+    }
+
+    static class Open {
+        public int width = 7;
+    }
+
+    static class Newcomer {
+        int getDepth() {
+            return 9;
+        }
     }
 
     static Stream<Arguments> values() {
@@ -76,16 +89,23 @@ class DescriberTest {
                 Arguments.of(Optional.of(1), "optional[number 1]"), Arguments.of(Optional.empty(), "optional[]"),
                 Arguments.of(LocalDate.of(2026, 3, 1), "object java.time.LocalDate{text=text 2026-03-01}"),
                 Arguments.of(new Leg("a", 3), "object " + Leg.class.getName() + "{from=text a, miles=number 3}"),
-                Arguments.of(new Bare(2), "object " + Bare.class.getName() + "{count=number 2}"),
+                Arguments.of(new Bare(2), "object " + Bare.class.getName()), Arguments.of(Stream.of(1, 2), "list[number 1, number 2]"),
                 Arguments.of(new Object(), "opaque java.lang.Object"), Arguments.of((Supplier<String>) () -> "x", "opaque a function"),
-                Arguments.of(new Knot(), "object " + Knot.class.getName() + "{self=same it}"),
+                Arguments.of(new Knot(), "object " + Knot.class.getName() + "{self=same 1 up}"),
                 Arguments.of(new IllegalStateException("x"), "object java.lang.IllegalStateException{message=text x}"));
+    }
+
+    /** What the types of this test are asked. */
+    private static Answers asked() {
+        return new Answers(Map.of(Leg.class.getName(), List.of("from", "miles"), Knot.class.getName(), List.of("self"),
+                Bare.class.getName(), List.of(), Berth.class.getName(), List.of("getBroken", "getDepth", "getNext"),
+                Open.class.getName(), List.of("width")));
     }
 
     @ParameterizedTest(name = "{1}")
     @MethodSource("values")
     void valuesAreDescribedByWhatCanBeAskedOfThem(Object value, String described) {
-        assertThat(text(new Describer().describe(value))).isEqualTo(described);
+        assertThat(text(new Describer(asked(), true).describe(value))).isEqualTo(described);
     }
 
     private static String text(Value value) {
@@ -102,21 +122,40 @@ class DescriberTest {
     }
 
     @Test
-    void gettersCountAndFieldsBehindThemDoNot() {
-        assertThat(text(new Describer().describe(new Berth(null)))).isEqualTo("object " + Berth.class.getName()
-                + "{broken=opaque throws java.lang.IllegalStateException, depth=number 4, next=null}");
+    void queriesAreAskedAndWhatIsPrivateIsNot() {
+        assertThat(text(new Describer(asked(), false).describe(new Berth(null)))).isEqualTo("object " + Berth.class.getName()
+                + "{getBroken=throws, getDepth=number 4, getNext=null}");
+        assertThat(text(new Describer(asked(), false).describe(new Open()))).endsWith("{width=number 7}");
+    }
+
+    @Test
+    void anObjectOfAClassThatNobodyKnowsIsAskedWhateverItCanAnswer() {
+        assertThat(text(new Describer(asked(), false).describe(new Newcomer()))).endsWith("{getDepth=number 9}");
     }
 
     @Test
     void mapsWithoutOrderAreSortedByKey() {
         Map<String, Integer> map = new HashMap<>();
         List.of("zebra", "apple", "mango", "kelp").forEach(key -> map.put(key, key.length()));
-        assertThat(text(new Describer().describe(map))).startsWith("map[text apple, number 5, text kelp");
+        assertThat(text(new Describer(asked(), false).describe(map))).startsWith("map[text apple, number 5, text kelp");
     }
 
     @Test
-    void anObjectMetAgainIsNamedByWhereItWasMet() {
+    void twoObjectsAndOneTwiceAreDescribedAlike() {
         Berth shared = new Berth(null);
-        assertThat(text(new Describer().describe(List.of(shared, shared)))).endsWith("same it[0]]");
+        assertThat(new Describer(asked(), false).describe(List.of(shared, shared)))
+                .isEqualTo(new Describer(asked(), false).describe(List.of(new Berth(null), new Berth(null))));
+    }
+
+    @Test
+    void whatIsTooLargeIsToldLessDeeply() {
+        List<List<Integer>> large = Collections.nCopies(100, List.of(1, 2, 3, 4, 5, 6, 7, 8, 9));
+        assertThat(text(new Describer(asked(), false).describe(large))).startsWith("list[cut collection, cut collection");
+    }
+
+    @Test
+    void whatThePlatformSaysOfAWrongCastIsNotTold() {
+        assertThat(text(new Describer(asked(), false).describe(new ClassCastException("class A cannot be cast to class B"))))
+                .isEqualTo("object java.lang.ClassCastException{message=null}");
     }
 }

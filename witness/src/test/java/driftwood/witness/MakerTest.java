@@ -41,7 +41,7 @@ class MakerTest {
     }
 
     private final StandIns standIns = new StandIns();
-    private final Maker maker = new Maker(standIns);
+    private final Maker maker = new Maker(standIns, Map.of());
 
     private static Make number(String type, String text) {
         return new Make.Literal(type, text);
@@ -77,7 +77,7 @@ class MakerTest {
         Ear ear = (Ear) maker.make(new Make.StandIn(HERE + "Ear"));
         assertThat(ear.twice()).isZero();
         assertThat(ear).isEqualTo(ear).hasToString("stand-in for Ear");
-        assertThat(standIns.calls()).containsExactly("Ear.hear(\"a\")", "Ear.hear(\"b\")");
+        assertThat(standIns.calls()).hasSize(2).extracting(Value::text).containsExactly("Ear.hear", "Ear.hear");
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -24,10 +25,7 @@ class WitnessTest {
         Path in = folder.resolve("scripts");
         Path out = Files.write(folder.resolve("outcomes" + skipped), new byte[0]);
         try (DataOutputStream to = new DataOutputStream(Files.newOutputStream(in))) {
-            to.writeInt(scripts.length);
-            for (Script script : scripts) {
-                Wire.write(to, script);
-            }
+            Wire.write(to, new Asking(Map.of(), List.of(), Asking.Manner.ALONG), List.of(scripts));
         }
         Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
                 "target/classes:target/test-classes", Witness.class.getName(), in.toString(), out.toString(),
@@ -54,8 +52,8 @@ class WitnessTest {
             parameters.add(arguments[i] instanceof Make.Many ? "List" : "int");
             names.add("p" + i);
         }
-        return new Script(id, List.of(), List.of(), List.of(new Make.Call(Subject.class.getName(), List.of(), name, parameters,
-                List.of(arguments))), names);
+        return new Script(id, List.of(), List.of(new Script.Step("", new Make.Call(Subject.class.getName(), List.of(), name, parameters,
+                List.of(arguments)), names)));
     }
 
     private static Make number(int value) {
@@ -65,18 +63,18 @@ class WitnessTest {
     @Test
     void eachCaseIsToldWithWhatItPrinted() throws Exception {
         List<Outcome> outcomes = run(0, calling("a", "half", number(8)), calling("b", "half", number(-1)));
-        assertThat(outcomes).extracting(Outcome::ending).containsExactly("gives", "throws");
-        assertThat(outcomes.get(0).value()).isEqualTo(Value.scalar("number", "4"));
+        assertThat(outcomes).extracting(each -> each.steps().get(0).ending()).containsExactly("gives", "throws");
+        assertThat(outcomes.get(0).steps().get(0).value()).isEqualTo(Value.scalar("number", "4"));
         assertThat(outcomes.get(0).out()).isEqualTo("half of 8\n");
         assertThat(outcomes.get(1).err()).isEqualTo("negative\n");
-        assertThat(outcomes.get(1).value().text()).isEqualTo("java.lang.IllegalArgumentException");
+        assertThat(outcomes.get(1).steps().get(0).value().text()).isEqualTo("java.lang.IllegalArgumentException");
     }
 
     @Test
     void changedArgumentsAreTold() throws Exception {
         Outcome outcome = run(0, calling("a", "grow", new Make.Many("list", "", List.of(number(1))))).get(0);
-        assertThat(outcome.names()).containsExactly("p0");
-        assertThat(outcome.left().get(0).parts()).hasSize(2);
+        assertThat(outcome.steps().get(0).names()).containsExactly("1.p0");
+        assertThat(outcome.steps().get(0).left().get(0).parts()).hasSize(2);
     }
 
     @Test
@@ -88,7 +86,7 @@ class WitnessTest {
 
     @Test
     void aCaseThatOnlyWaitsALittleIsNotEndless() throws Exception {
-        assertThat(run(0, calling("a", "nap"))).extracting(Outcome::ending).containsExactly("gives");
+        assertThat(run(0, calling("a", "nap"))).extracting(Outcome::ending).containsExactly("ran");
     }
 
     @Test

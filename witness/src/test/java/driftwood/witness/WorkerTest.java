@@ -12,8 +12,7 @@ class WorkerTest {
     private static final ClassLoader LOADER = WorkerTest.class.getClassLoader();
 
     private static Outcome outcome(Object value) {
-        return new Outcome("c1", "gives", Value.scalar("text", String.valueOf(value)), "", "", List.of(), List.of(), List.of(),
-                List.of());
+        return Outcome.ended("c1", "ran", String.valueOf(value));
     }
 
     private static String told(Worker worker, Supplier<Object> run) {

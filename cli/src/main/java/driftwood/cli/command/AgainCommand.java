@@ -34,7 +34,7 @@ final class AgainCommand {
         if (one.cases().isEmpty()) {
             throw new UsageException("--again: " + recording.of() + " has no case " + id + ".");
         }
-        Confirming confirming = Programs.isOne(one) ? new Programs(project.root(), RunCommands.millis(line))
+        Confirming confirming = Programs.isOne(one) ? new Programs(project.root(), RunCommands.millis(line, one))
                 : ConfirmCommand.confirmation(line, one, project, console);
         Verdict first = confirming.confirm(one).get(0);
         if (first.kind() == Verdict.Kind.GONE) {

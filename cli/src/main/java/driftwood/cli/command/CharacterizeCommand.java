@@ -7,6 +7,7 @@ import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.Project;
+import driftwood.cli.UsageException;
 import driftwood.cli.render.RecordingText;
 import driftwood.cli.render.Style;
 import driftwood.smell.Scan;
@@ -48,8 +49,10 @@ public final class CharacterizeCommand implements Command {
                 project, chooses the narrowest routines that a refactoring keeps, mines inputs from the code, and RUNS it
                 in a process of its own with limits on time and memory. What differs from run to run is masked. The
                 recording is saved below .driftwood/recordings/ and is meant to be committed. Small slips are then planted
-                in the code that runs, one at a time, to see how many of them the recording would notice; cases are added
-                near those that come to an unnoticed one. With --run, commands of any language are recorded instead.
+                in the code that runs, one at a time, to see how many of them the recording notices; cases are added
+                near those that come to an unnoticed one. The same code gives the same cases on every machine. A recording
+                that no longer holds is not replaced without --anew. With --run, commands of any language are recorded
+                instead.
                 """;
     }
 
@@ -58,19 +61,21 @@ public final class CharacterizeCommand implements Command {
         return Observed.options().addOption(Flags.value("cases", "N", "cases to keep (default " + CASES + ")"))
                 .addOption(Flags.value("run", "COMMAND", "record what this command prints and writes, in a copy of the "
                         + "project, instead; may be given several times"))
-                .addOption(Flags.value("name", "NAME", "with --run: name of the recording (default program)"))
-                .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input"))
+                .addOption(Flags.value("name", "NAME", "with --run: name of the recording (default: after the command)"))
+                .addOption(Flags.value("input", "FILE", "with --run: what the commands read from standard input; - for this command's own"))
                 .addOption(Flags.value("env", "NAME=VALUE", "with --run: part of the environment; may be given several "
                         + "times"))
                 .addOption(Flags.value("observe", "TYPE#ROUTINE,...", "observe these routines instead of the narrowest that a "
                         + "refactoring keeps; a type alone means all of its routines"))
                 .addOption(Flags.value("write-tests", "DIR", "write the recording named as ordinary tests (JUnit 5 and AssertJ; unittest) "
                         + "below this folder; made first where there is none"))
+                .addOption(Flags.flag("anew", "replace a recording whose cases no longer behave the same"))
+                .addOption(Flags.value("at-least", "PERCENT", "exit with 1 when the recording notices fewer of the planted slips"))
                 .addOption(Flags.value("again", "CASE", "record this case of the recording named again, as its new outcome "
                         + "is right"))
                 .addOption(Flags.value("because", "REASON", "with --again: why it is right; kept in the recording"))
-                .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried (default "
-                        + TRIAL_SECONDS + "; 0 for not at all)"));
+                .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried at the end, "
+                        + "to count what is noticed (default " + TRIAL_SECONDS + "; 0: no slips, no search)"));
     }
 
     @Override
@@ -98,32 +103,49 @@ public final class CharacterizeCommand implements Command {
 
     /** Records one after the other; whatever is named wrongly is told before anything is run. */
     private static ExitCode record(List<String> wanted, CommandLine line, Project project, Console console) {
-        long seconds = (long) Math.max(0, Flags.number(line, "trial-time", TRIAL_SECONDS));
-        int most = (int) Math.max(1, Flags.number(line, "cases", CASES));
+        long seconds = (long) Flags.number(line, "trial-time", TRIAL_SECONDS);
+        int most = (int) Flags.number(line, "cases", CASES, 1);
+        double least = Flags.number(line, "at-least", 0);
+        if (least > 100) {
+            throw new UsageException("--at-least takes a percentage from 0 to 100, not '" + line.getOptionValue("at-least") + "'.");
+        }
         Scan.Result result = project.link(console);
         List<Chosen> all = wanted.stream().map(each -> Chosen.of(each, line.getOptionValue("observe", ""), project, result))
                 .toList();
         RecordingText text = new RecordingText(new Style(console.colour()), console.width(), project.option());
         Map<Language, Characterization> ways = new EnumMap<>(Language.class);
+        Standing standing = new Standing(line, project, result, console);
         ExitCode worst = ExitCode.FINE;
+        int recordings = 0;
         for (Chosen chosen : all) {
+            standing.refuse(chosen.of());
             Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
-            Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, result, key, console));
+            Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, project, result, key, console));
             console.err().println("driftwood: running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
                     + (seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
-            Characterization.Result recorded = way.record(chosen.of(), chosen.surface(), most, Duration.ofSeconds(seconds));
+            Characterization.Result recorded = way.record(chosen.of(), chosen.kept(), chosen.surface(), most, Duration.ofSeconds(seconds));
             console.out().print(chosen == all.get(0) ? "" : "\n");
             if (recorded.recording().cases().isEmpty()) {
                 console.out().print(text.nothing(recorded));
+                continue;
+            }
+            if (!recorded.lacking().isEmpty()) {
+                console.out().print(text.lacking(recorded));
                 worst = worst.or(ExitCode.ACT);
                 continue;
             }
-            Path saved = new Recordings(result.root()).save(recorded.recording());
-            console.out().print(text.of(recorded, result.root().relativize(saved)));
+            String replaced = standing.replaces(chosen.of());
+            Path saved = new Recordings(result.root()).save(recorded.recording().ran(CodePath.told(line, result.root())));
+            recordings++;
+            console.out().print(text.of(recorded, result.root().relativize(saved), replaced));
+            if (recorded.notices().planted() > 0 && 100 * recorded.notices().share() < least) {
+                console.out().println("Fewer than the " + line.getOptionValue("at-least") + "% asked for with --at-least.");
+                worst = worst.or(ExitCode.ACT);
+            }
             if (line.hasOption("write-tests")) {
                 worst = worst.or(KeepTests.write(line, recorded.recording(), project, console));
             }
         }
-        return worst;
+        return recordings == 0 ? worst.or(ExitCode.ACT) : worst;
     }
 }

@@ -19,10 +19,11 @@ import java.util.Optional;
  * What is to be recorded: around a finding, of a type or of one routine, or of what the user names instead.
  *
  * @param of      what the recording will be called
+ * @param kept    the types that the user named to be kept; none where a finding was named
  * @param surface what is observed
  * @param file    that it is in, relative to the project
  */
-record Chosen(String of, Surface surface, String file) {
+record Chosen(String of, List<String> kept, Surface surface, String file) {
 
     /**
      * Understands what was asked for.
@@ -44,7 +45,7 @@ record Chosen(String of, Surface surface, String file) {
         for (String each : instead.split(",")) {
             surface = surface.and(named(each.strip(), project, result).surface());
         }
-        return new Chosen(chosen.of(), surface, chosen.file());
+        return new Chosen(chosen.of(), chosen.kept(), surface, chosen.file());
     }
 
     /** The id of the finding that a plan answers. */
@@ -58,14 +59,14 @@ record Chosen(String of, Surface surface, String file) {
     }
 
     private static Chosen around(Finding finding, Scan.Result result) {
-        return new Chosen(finding.id(), Surface.around(finding, result.program()), finding.file());
+        return new Chosen(finding.id(), List.of(), Surface.around(finding, result.program()), finding.file());
     }
 
     private static Chosen named(String wanted, Project project, Scan.Result result) {
         int hash = wanted.indexOf('#');
         TypeOutline type = type(hash < 0 ? wanted : wanted.substring(0, hash), project, result);
         if (hash < 0) {
-            return new Chosen(type.name(), Surface.of(type, result.program()), type.file());
+            return new Chosen(type.name(), List.of(type.name()), Surface.of(type, result.program()), type.file());
         }
         String routine = wanted.substring(hash + 1).replaceAll("\\(.*", "");
         List<String> names = type.routines().stream().map(RoutineOutline::name).distinct().toList();
@@ -73,7 +74,7 @@ record Chosen(String of, Surface surface, String file) {
             throw new UsageException(type.name() + " has no routine " + routine
                     + Nearest.to(routine, names).map(near -> "; did you mean " + near + "?").orElse("."));
         }
-        return new Chosen(type.name() + "#" + routine, Surface.of(type, List.of(routine), result.program()), type.file());
+        return new Chosen(type.name() + "#" + routine, List.of(type.name()), Surface.of(type, List.of(routine), result.program()), type.file());
     }
 
     /** By qualified name, or by simple name where only one type has it. */

@@ -23,7 +23,7 @@ import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -92,30 +92,42 @@ public final class ConfirmCommand implements Command {
         return passed ? ExitCode.FINE : ExitCode.ACT;
     }
 
+    private static Programs programs(CommandLine line, Project project, Recording recording) {
+        return new Programs(project.root(), RunCommands.millis(line, recording));
+    }
+
+    /** Recordings that are run in one way. */
+    private record Way(Language language, Optional<Recording.Ran> ran) {
+    }
+
     static Map<Recording, List<Verdict>> confirmed(CommandLine line, List<Recording> wanted, Project project,
             Console console) {
         Map<Recording, List<Verdict>> verdicts = new LinkedHashMap<>();
-        Programs programs = new Programs(project.root(), RunCommands.millis(line));
         if (wanted.stream().allMatch(Programs::isOne)) {
-            wanted.forEach(each -> verdicts.put(each, programs.confirm(each)));
+            wanted.forEach(each -> verdicts.put(each, programs(line, project, each).confirm(each)));
             return verdicts;
         }
         Scan.Result result = project.link(console);
         ChosenWays chosen = chosen(project);
-        Map<Language, Confirming> confirmations = new EnumMap<>(Language.class);
-        wanted.forEach(each -> verdicts.put(each, (Programs.isOne(each) ? programs : confirmations.computeIfAbsent(
-                Runtimes.languageOf(each, result.program()), language -> Observed.confirmation(line, result, language, console)
-                .asking(chosen, result.program()))).confirm(each)));
+        Map<Way, Confirming> confirmations = new HashMap<>();
+        wanted.forEach(each -> verdicts.put(each, (Programs.isOne(each) ? programs(line, project, each) : confirmations.computeIfAbsent(
+                new Way(Runtimes.languageOf(each, result.program()), Optional.ofNullable(each.ran())), way ->
+                Observed.confirmation(line, project, result, way.language(), each.ran(), console)
+                        .asking(chosen, result.program()))).confirm(each)));
         if (chosen.save()) {
-            console.err().println("driftwood: the code leaves open how some objects are made now. Say it in "
-                    + project.root().resolve(".driftwood/ways.json") + " (by, names) and confirm again.");
+            Path file = project.root().resolve(".driftwood/ways.json");
+            chosen.renamed().forEach(each -> console.err().println("driftwood: " + each + " Say so in " + file + " (now) and confirm again."));
+            if (chosen.asksForObjects()) {
+                console.err().println("driftwood: the code leaves open how some objects are made now. Say it in " + file
+                        + " (by, names) and confirm again.");
+            }
         }
         return verdicts;
     }
 
     static Confirmation confirmation(CommandLine line, Recording recording, Project project, Console console) {
         Scan.Result result = project.link(console);
-        return Observed.confirmation(line, result, Runtimes.languageOf(recording, result.program()), console)
+        return Observed.confirmation(line, project, result, Runtimes.languageOf(recording, result.program()), recording.ran(), console)
                 .asking(chosen(project), result.program());
     }
 
@@ -123,7 +135,7 @@ public final class ConfirmCommand implements Command {
         try {
             return ChosenWays.of(project.root());
         } catch (IOException e) {
-            throw new UsageException(e.getMessage() + ". Mend or delete it.");
+            throw new UsageException(e.getMessage() + ". Fix or delete it.");
         }
     }
 
@@ -173,7 +185,8 @@ public final class ConfirmCommand implements Command {
                 Recording each = store.read(file);
                 known.add(each.of());
                 if (wanted.isEmpty() || wanted.contains(each.of())
-                        || wanted.contains(each.of().substring(each.of().lastIndexOf('.') + 1))) {
+                        || wanted.contains(each.of().substring(each.of().lastIndexOf('.') + 1))
+                        || Programs.isOne(each) && wanted.contains(each.of().replaceFirst("^run-", ""))) {
                     found.add(each);
                 }
             } catch (IOException e) {

@@ -44,6 +44,15 @@ final class Flags {
         throw wrongNumber(option, text);
     }
 
+    /** A number of at least some other. */
+    static double number(CommandLine line, String option, double otherwise, double least) {
+        double number = number(line, option, otherwise);
+        if (number < least) {
+            throw new UsageException("--" + option + " takes a number of " + (long) least + " or more, not '" + line.getOptionValue(option) + "'.");
+        }
+        return number;
+    }
+
     private static UsageException wrongNumber(String option, String text) {
         return new UsageException("--" + option + " takes a number of 0 or more, not '" + text + "'.");
     }

@@ -41,7 +41,7 @@ public final class PlanCommand implements Command {
         return """
                 Compares the patterns that answer a finding with their costs, and with leaving it; takes the best or the
                 one named; tells who plays which role, the steps in order, the change drill today and after, and a sketch
-                of the code. The plan is saved below .driftwood/plans/. No source is changed.
+                of the code. The plan is saved below .driftwood/plans/, one file for each pattern. No source is changed.
                 """;
     }
 
@@ -63,7 +63,7 @@ public final class PlanCommand implements Command {
         } catch (IllegalArgumentException e) {
             throw new UsageException(e.getMessage() + ".");
         }
-        Path saved = new Folder(result.root()).write("plans/" + plan.finding() + ".json", plan);
+        Path saved = new Folder(result.root()).write("plans/" + plan.finding() + "-" + plan.pattern() + ".json", plan);
         console.out().print(new PlanText(site, new Style(console.colour()), console.width(), project.option())
                 .of(plan, result.root().relativize(saved)));
         return ExitCode.FINE;

@@ -3,6 +3,7 @@ package driftwood.cli.render;
 import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Recording.Step;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -25,19 +26,24 @@ public final class RecordingText {
         this.width = width;
     }
 
-    /** @param saved where the recording was written */
-    public String of(Characterization.Result result, Path saved) {
+    /**
+     * All of it.
+     *
+     * @param saved    where the recording was written
+     * @param replaced what is said of the one it replaces; empty for none
+     */
+    public String of(Characterization.Result result, Path saved, String replaced) {
         List<Case> cases = result.recording().cases();
         long throwing = count(cases, "throws");
         long endless = count(cases, "endless") + count(cases, "exits");
         long varying = cases.stream().filter(each -> !each.varies().isEmpty() || !each.anyOrder().isEmpty()).count();
         long distinct = cases.stream().map(each -> each.outcome().toString()).distinct().count();
         StringBuilder text = new StringBuilder();
-        text.append(style.strong("Recorded " + cases.size() + " cases")).append(" of ").append(result.recording().of())
+        text.append(style.strong("Recorded " + cases.size() + (cases.size() == 1 ? " case" : " cases"))).append(" of ").append(result.recording().of())
                 .append(": ").append(distinct).append(distinct == 1 ? " outcome" : " different outcomes");
-        text.append(throwing > 0 ? "; " + throwing + (throwing == 1 ? " case ends" : " cases end") + " in an error" : "");
+        text.append(throwing > 0 ? "; " + throwing + " of them " + (throwing == 1 ? "throws" : "throw") + " (recorded as such)" : "");
         text.append(endless > 0 ? "; " + endless + " do not end, or end the process" : "").append(".\n");
-        text.append(varying > 0 ? varying + " vary from run to run; what varies is masked and not compared.\n" : "");
+        text.append(varying > 0 ? varying + (varying == 1 ? " varies" : " vary") + " from run to run; what varies is not compared.\n" : "");
         heading("Observed (--observe chooses others)", text);
         for (Map.Entry<String, Integer> each : result.perTarget().entrySet()) {
             text.append(String.format(java.util.Locale.ROOT, "  %4d  %s%n", each.getValue(),
@@ -47,8 +53,8 @@ public final class RecordingText {
         examples(cases).forEach(each -> example(each, text));
         cases.stream().filter(each -> each.outcome().has("throws")).limit(1).forEach(each -> example(each, text));
         left(result, text);
-        new StrengthText(style, width).append(result.strength(), text);
-        text.append("\nSaved as ").append(saved).append('\n');
+        new NoticesText(style, width).append(result.notices(), text);
+        text.append("\nSaved as ").append(saved).append(replaced.isEmpty() ? "" : ". " + replaced).append('\n');
         text.append("Next: change the code, then driftwood confirm").append(option).append('\n');
         return text.toString();
     }
@@ -93,16 +99,33 @@ public final class RecordingText {
         }
         String owner = FindingsText.unqualified(each.routine().substring(0, hash));
         StringBuilder text = new StringBuilder(each.on() == null ? owner : Parts.of(each.on()));
-        if (each.before() != null) {
-            each.before().forEach(step -> text.append('.').append(step.call())
-                    .append(step.given() == null ? "()" : arguments(Parts.of(step.given()))));
+        boolean elsewhere = false;
+        for (Step step : each.steps()) {
+            boolean other = step.call() == null || step.of() != null;
+            text.append(other ? "; " : elsewhere ? "; it" : "");
+            if (step.call() == null) {
+                text.append("new ").append(Parts.of(step.make()));
+            } else {
+                text.append(other ? Parts.alive(step.of()) : "").append('.').append(step.call())
+                        .append(step.given() == null ? "()" : arguments(Parts.of(step.given())));
+            }
+            elsewhere = other;
         }
-        return text.append('.').append(each.routine(), hash + 1, open)
+        return text.append(elsewhere ? "; it." : ".").append(each.routine(), hash + 1, open)
                 .append(each.given() == null ? "()" : arguments(Parts.of(each.given()))).toString();
     }
 
     private static String arguments(String braces) {
         return "(" + braces.substring(1, braces.length() - 1) + ")";
+    }
+
+    /** Where what the code needs is not there: it ends before it does anything. */
+    public String lacking(Characterization.Result result) {
+        StringBuilder text = new StringBuilder("Nothing was saved of " + result.recording().of() + ": its code cannot even be loaded, so that "
+                + "a recording would only hold errors.\n");
+        result.lacking().forEach(each -> text.append(Paragraph.of(Style.safe(each), width, 2, 4)));
+        return text.append("\nIs a resource or a library missing? Resources are looked for in src/main/resources, or beside the sources; "
+                + "libraries with --classpath, classpath in driftwood.yaml, or Maven.\n").toString();
     }
 
     /** Where nothing could be recorded. */

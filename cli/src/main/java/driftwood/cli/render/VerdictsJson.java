@@ -20,6 +20,9 @@ public final class VerdictsJson {
         verdicts.forEach((recording, each) -> {
             Map<String, Object> entry = new LinkedHashMap<>();
             entry.put("of", recording.of());
+            if (recording.notices() != null) {
+                entry.put("notices", counts(recording.notices()));
+            }
             entry.put("cases", each.stream().map(VerdictsJson::verdict).toList());
             recordings.add(entry);
         });
@@ -30,6 +33,13 @@ public final class VerdictsJson {
         return Json.of(whole);
     }
 
+    private static Map<String, Integer> counts(Recording.Proven notices) {
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        counts.put("noticed", notices.noticed());
+        counts.put("planted", notices.planted());
+        return counts;
+    }
+
     private static Map<String, Object> verdict(Verdict verdict) {
         Map<String, Object> entry = new LinkedHashMap<>();
         entry.put("case", verdict.of().id());
@@ -37,6 +47,12 @@ public final class VerdictsJson {
         entry.put("verdict", verdict.kind().name().toLowerCase(Locale.ROOT));
         if (!verdict.why().isEmpty()) {
             entry.put("why", verdict.why());
+        }
+        if (!verdict.built().isEmpty()) {
+            entry.put("builtDifferently", verdict.built());
+        }
+        if (!verdict.unasked().isEmpty()) {
+            entry.put("noLongerAsked", verdict.unasked());
         }
         if (!verdict.differences().isEmpty()) {
             entry.put("differences", verdict.differences());

@@ -8,6 +8,7 @@ import driftwood.behaviour.Runtimes;
 import driftwood.behaviour.Verdict;
 import driftwood.behaviour.Verdict.Kind;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.Optional;
 public final class VerdictsText {
     private static final int CAUSES = 5;
     private static final int PLACES = 4;
+    private static final int NOTES = 6;
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
     private final Style style;
@@ -43,11 +45,47 @@ public final class VerdictsText {
             same += count(each.getValue(), Kind.SAME);
         }
         text.append(verdicts.size() > 1 && text.length() > 0 && !text.toString().endsWith("\n\n") ? "\n" : "");
-        text.append(same == cases ? style.cool("Same") + ": all " + cases + " cases behave as recorded.\n"
-                : style.warm("Not the same") + ": " + (cases - same) + " of " + cases + " cases.\n");
+        text.append(same == cases ? style.cool("Same") + (cases == 1 ? ": the one case behaves as recorded.\n"
+                : ": all " + cases + " cases behave as recorded.\n")
+                : style.warm("Not the same") + ": " + (cases - same) + " of " + cases + (cases == 1 ? " case.\n" : " cases.\n"));
+        text.append(worth(verdicts.keySet()));
         tests.ifPresent(exit -> text.append(exit == 0 ? style.cool("Passed") + ": the project's own tests.\n"
                 : style.warm("Failed") + ": the project's own tests, with exit code " + exit + ".\n"));
         return text.toString();
+    }
+
+    /** What the recordings are worth, together. */
+    private String worth(Collection<Recording> recordings) {
+        int noticed = 0;
+        int planted = 0;
+        for (Recording each : recordings) {
+            noticed += each.notices() == null ? 0 : each.notices().noticed();
+            planted += each.notices() == null ? 0 : each.notices().planted();
+        }
+        return planted == 0 ? "" : Paragraph.of((recordings.size() == 1 ? "The recording: " : "The recordings together: ")
+                + NoticesText.sentence(noticed, planted).replaceFirst("^It ", recordings.size() == 1 ? "it " : "they ")
+                .replace("they notices", "they notice").replace("on it", recordings.size() == 1 ? "on it" : "on them"), width, 0, 0);
+    }
+
+    /** What is no difference, and yet worth knowing. */
+    private void notes(List<Verdict> verdicts, StringBuilder text) {
+        Map<String, Integer> built = new LinkedHashMap<>();
+        Map<String, Integer> unasked = new LinkedHashMap<>();
+        verdicts.forEach(each -> {
+            each.built().forEach(one -> built.merge(one, 1, Integer::sum));
+            each.unasked().forEach(one -> unasked.merge(one, 1, Integer::sum));
+        });
+        note("built differently", built, text);
+        note("no longer asked", unasked, text);
+    }
+
+    private void note(String what, Map<String, Integer> counts, StringBuilder text) {
+        if (!counts.isEmpty()) {
+            List<String> told = new ArrayList<>();
+            counts.forEach((each, count) -> told.add(each + " in " + count + (count == 1 ? " case" : " cases")));
+            text.append(Paragraph.of(style.dim(what + ": ") + Style.safe(String.join(", ", told.subList(0, Math.min(NOTES, told.size()))))
+                    + (told.size() > NOTES ? " and " + (told.size() - NOTES) + " more" : ""), width, 2, 4));
+        }
     }
 
     private static long count(List<Verdict> verdicts, Kind kind) {
@@ -55,7 +93,7 @@ public final class VerdictsText {
     }
 
     private void one(Recording recording, List<Verdict> verdicts, StringBuilder text) {
-        text.append(style.strong(recording.of())).append("  ").append(verdicts.size()).append(" cases: ");
+        text.append(style.strong(recording.of())).append("  ").append(verdicts.size()).append(verdicts.size() == 1 ? " case: " : " cases: ");
         List<String> counts = new ArrayList<>();
         for (Kind kind : Kind.values()) {
             long count = count(verdicts, kind);
@@ -65,6 +103,7 @@ public final class VerdictsText {
             }
         }
         text.append(String.join(", ", counts)).append('\n');
+        notes(verdicts, text);
         Map<String, List<Verdict>> causes = new LinkedHashMap<>();
         verdicts.stream().filter(each -> each.kind() != Kind.SAME)
                 .sorted(Comparator.comparingInt(each -> each.of().size()))
@@ -106,7 +145,7 @@ public final class VerdictsText {
                     .append(" --again ").append(smallest.of().id()).append(" --because REASON\n");
         }
         smallest.differences().stream().limit(PLACES).forEach(place -> {
-            text.append("    ").append(style.dim("at ")).append(Style.safe(place.path())).append('\n');
+            text.append("    ").append(style.dim("at ")).append(Style.safe(Places.of(place.path()))).append('\n');
             text.append(Paragraph.of(style.dim("recorded  ") + Style.safe(readable(place.expected())), width, 6, 10));
             text.append(Paragraph.of(style.dim("now       ") + style.warm(Style.safe(readable(place.actual()))), width, 6,
                     10));

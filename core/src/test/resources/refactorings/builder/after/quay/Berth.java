@@ -1,18 +1,18 @@
 package quay;
 
 class Berth {
-    private final String name; private final int depth; private final boolean tidal;
-    private Berth(Builder from) { this.name = from.name; this.depth = from.depth; this.tidal = from.tidal; }
+    private final String sign; private final int metres; private final boolean falls;
+    private Berth(Builder from) { sign = from.called; metres = from.deep; falls = from.drying; }
     static Builder named(String name) { return new Builder(name); }
     static class Builder {
-        private final String name; private int depth = 4; private boolean tidal;
-        Builder(String name) { this.name = name; }
-        Builder depth(int depth) { this.depth = depth; return this; }
-        Builder tidal(boolean tidal) { this.tidal = tidal; return this; }
+        private final String called; private int deep = 4; private boolean drying;
+        Builder(String name) { called = name; }
+        Builder depth(int depth) { deep = depth; return this; }
+        Builder tidal(boolean tidal) { drying = tidal; return this; }
         Berth build() { return new Berth(this); }
     }
-    String getName() { return name; }
-    int getDepth() { return depth; }
-    boolean isTidal() { return tidal; }
-    boolean takes(int draught) { return tidal ? draught < depth - 1 : draught < depth; }
+    String getName() { return sign; }
+    int getDepth() { return metres; }
+    boolean isTidal() { return falls; }
+    boolean takes(int draught) { return falls ? draught < metres - 1 : draught < metres; }
 }

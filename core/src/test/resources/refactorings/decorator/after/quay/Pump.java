@@ -11,15 +11,15 @@ class Guarded implements Runs {
     }
 }
 class Pump {
-    private final Runs engine = new Guarded(new Engine());
-    private boolean closed;
-    private int calls;
-    void close() { closed = true; }
+    private final Runs motor = new Guarded(new Engine());
+    private boolean shut;
+    private int rung;
+    void close() { shut = true; }
     int pump(int litres) {
-        if (closed) { return 0; }
-        int pumped = engine.run(litres);
-        calls++;
+        if (shut) { return 0; }
+        int pumped = motor.run(litres);
+        rung++;
         return pumped;
     }
-    int getCalls() { return calls; }
+    int getCalls() { return rung; }
 }

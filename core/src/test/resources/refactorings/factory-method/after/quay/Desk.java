@@ -1,15 +1,15 @@
 package quay;
 
 class Desk {
-    private int issued;
+    private int given;
     Permit permit(int tons) {
         Permit permit = create(tons);
-        issued++;
+        given++;
         return permit;
     }
     int renew(int tons) { return create(tons).fee() / 2; }
     protected Permit create(int tons) { return tons > 500 ? new Heavy(tons) : new Light(tons); }
-    int getIssued() { return issued; }
+    int getIssued() { return given; }
 }
 
 abstract class Permit { final int tons; Permit(int tons) { this.tons = tons; } abstract int fee(); }

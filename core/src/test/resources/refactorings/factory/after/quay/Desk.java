@@ -5,15 +5,15 @@ class Permits {
 }
 class Desk {
     private final Permits permits;
-    private int issued;
+    private int given;
     Desk() { this(new Permits()); }
     Desk(Permits permits) { this.permits = permits; }
     Permit permit(int tons) {
-        issued++;
+        given++;
         return permits.of(tons);
     }
     int renew(int tons) { return permits.of(tons).fee() / 2; }
-    int getIssued() { return issued; }
+    int getIssued() { return given; }
 }
 
 abstract class Permit { final int tons; Permit(int tons) { this.tons = tons; } abstract int fee(); }

@@ -6,10 +6,10 @@ class Tower {
     private final List<Listener> listeners = List.of((vessel, tons) -> System.out.println("pilots: " + vessel),
             (vessel, tons) -> System.out.println("customs: " + vessel + " " + tons),
             (vessel, tons) -> { if (tons > 500) { System.out.println("lock: " + tons); } });
-    private String shown = "";
+    private String seen = "";
     void announce(String vessel, int tons) {
-        shown = vessel;
+        seen = vessel;
         listeners.forEach(each -> each.arrived(vessel, tons));
     }
-    String getShown() { return shown; }
+    String getShown() { return seen; }
 }
