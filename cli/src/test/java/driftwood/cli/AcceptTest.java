@@ -68,10 +68,10 @@ class AcceptTest {
     @Test
     void reasonsAreKeptWhenTheFileIsRenewed() throws IOException {
         scan("--accept");
-        Files.writeString(file(), Files.readString(file()).replaceFirst("\"symbol\" : \"quay.Berth#Berth\"",
-                "\"symbol\" : \"quay.Berth#Berth\", \"reason\" : \"rebuilt next year\""));
+        Files.writeString(file(), Files.readString(file()).replaceFirst("\"symbol\": \"quay.Berth#Berth\"",
+                "\"symbol\": \"quay.Berth#Berth\", \"reason\": \"rebuilt next year\""));
         scan("--accept");
-        assertThat(Files.readString(file())).contains("\"reason\" : \"rebuilt next year\"");
+        assertThat(Files.readString(file())).contains("\"reason\": \"rebuilt next year\"");
     }
 
     @Test

@@ -122,7 +122,17 @@ class CommandsTest {
         assertThat(InProcess.run("drill", id, "--project", project).out()).startsWith("Change drill: one more ").contains("today ", "after ");
         Run plan = InProcess.run("plan", id, "--project", project);
         assertThat(plan.out()).contains("Plan for " + id, "Candidates", "Roles", "Steps", "1. Pin the behaviour down", "Sketch");
-        assertThat(folder.resolve(".driftwood/plans/" + id + ".json")).isRegularFile();
+        assertThat(plans(id)).hasSize(1);
+        String first = plans(id).get(0);
+        InProcess.run("plan", id, "--pattern", "leave-it", "--project", project);
+        assertThat(plans(id)).as("one for each pattern").contains(first, id + "-leave-it.json");
+    }
+
+    /** Names of the plans of a finding. */
+    private List<String> plans(String id) throws IOException {
+        try (Stream<Path> all = Files.list(folder.resolve(".driftwood/plans"))) {
+            return all.map(each -> each.getFileName().toString()).filter(each -> each.startsWith(id + "-")).sorted().toList();
+        }
     }
 
     @Test
@@ -154,11 +164,11 @@ class CommandsTest {
     }
 
     @Test
-    void severalTypesAndPlansAreRecordedOneAfterTheOther() {
+    void severalTypesAndPlansAreRecordedOneAfterTheOther() throws IOException {
         String id = InProcess.run("scan", "--smells", "type-switch", "--format", "json", project).out()
                 .replaceAll("(?s).*?\"id\" : \"(ts-[0-9a-z]+)\".*", "$1");
         assertThat(InProcess.run("plan", id, "--project", project).code()).isEqualTo(ExitCode.FINE);
-        Run run = InProcess.run("characterize", "Leg", Path.of(project, ".driftwood/plans", id + ".json").toString(), "Leg",
+        Run run = InProcess.run("characterize", "Leg", Path.of(project, ".driftwood/plans", plans(id).get(0)).toString(), "Leg",
                 "--trial-time", "0", "--project", project);
         assertThat(run.code()).isEqualTo(ExitCode.FINE);
         assertThat(run.out()).contains("of quay.Leg:", "of " + id + ":", "Saved as .driftwood/recordings/" + id + ".json");
@@ -223,11 +233,11 @@ class CommandsTest {
         InProcess.run("characterize", "Leg", "--trial-time", "0", "--project", project);
         Path recording = folder.resolve(".driftwood/recordings/quay.Leg.json");
         String recorded = Files.readString(recording);
-        assertThat(recorded).contains("\"platform\" : \"java " + Runtime.version().feature() + "\"");
+        assertThat(recorded).contains("\"platform\": \"java " + Runtime.version().feature() + "\"");
         String elsewhere = recorded.replaceFirst("\"java \\d+\"", "\"java 9\"");
         Files.writeString(recording, elsewhere);
         assertThat(InProcess.run("confirm", "--project", project).out()).contains("Same: all").doesNotContain("Recorded on");
-        Files.writeString(recording, elsewhere.replaceFirst("(?s)(\"outcome\".*?\"miles\" : )0", "$14"));
+        Files.writeString(recording, elsewhere.replaceFirst("(?s)(\"outcome\".*?\"miles\": )0", "$14"));
         assertThat(InProcess.run("confirm", "--project", project).out()).contains("Recorded on java 9, run on java ", "JAVA_HOME");
     }
 
@@ -235,7 +245,7 @@ class CommandsTest {
     void aCaseThatSomebodyAddedIsNewUntilItsOutcomeIsSaidToBeRight() throws IOException {
         InProcess.run("characterize", "Leg", "--trial-time", "0", "--project", project);
         Path recording = folder.resolve(".driftwood/recordings/quay.Leg.json");
-        Files.writeString(recording, Files.readString(recording).replaceFirst("\"cases\" : \\[", "\"cases\" : [ {\"id\": \"mine\", "
+        Files.writeString(recording, Files.readString(recording).replaceFirst("\"cases\": \\[", "\"cases\": [ {\"id\": \"mine\", "
                 + "\"routine\": \"quay.Leg#new\", \"on\": {\"is\": \"quay.Leg\", \"from\": \"Kelp Quay\", \"to\": \"Otter Sound\", \"miles\": 12}},"));
         Run added = InProcess.run("confirm", "--project", project);
         assertThat(added.code()).isEqualTo(ExitCode.ACT);

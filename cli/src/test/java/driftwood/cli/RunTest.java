@@ -42,20 +42,20 @@ class RunTest {
     void commandsAreRecordedAndConfirmed() throws IOException {
         Run recorded = driftwood("characterize", "--run", "cat tide.txt", "--run", "date +%N; echo on >&2; exit 2");
         assertThat(recorded.code()).isEqualTo(ExitCode.FINE);
-        assertThat(recorded.out()).contains("Recorded 2 commands as run-program.", "exit code 0; 2 lines on standard output",
+        assertThat(recorded.out()).contains("Recorded 2 commands as run-cat-tide.txt.", "exit code 0; 2 lines on standard output",
                 "1 place differs", "/gives/out/0", "driftwood confirm");
         assertThat(driftwood("confirm").code()).isEqualTo(ExitCode.FINE);
         Files.writeString(folder.resolve("tide.txt"), "high\nslack\n");
         Run confirmed = driftwood("confirm");
         assertThat(confirmed.code()).isEqualTo(ExitCode.ACT);
-        assertThat(confirmed.out()).contains("cat tide.txt", "at gives.out.1", "Not the same: 1 of 2 cases.");
+        assertThat(confirmed.out()).contains("cat tide.txt", "at standard output, line 2", "Not the same: 1 of 2 cases.");
     }
 
     @Test
     void onlySomeCasesAreRun() throws IOException {
         driftwood("characterize", "--run", "cat tide.txt", "--run", "echo steady");
         Files.writeString(folder.resolve("tide.txt"), "slack\n");
-        assertThat(driftwood("confirm", "--only", "c2").out()).contains("all 1 cases behave as recorded");
+        assertThat(driftwood("confirm", "--only", "c2").out()).contains("the one case behaves as recorded");
         assertThat(driftwood("confirm", "--only", "c1").code()).isEqualTo(ExitCode.ACT);
         Run none = driftwood("confirm", "--only", "c9");
         assertThat(none.code()).isEqualTo(ExitCode.USAGE);
@@ -91,13 +91,13 @@ class RunTest {
     void aCaseIsRecordedAgainOnlyWithAReason() throws IOException {
         driftwood("characterize", "--run", "cat tide.txt");
         Files.writeString(folder.resolve("tide.txt"), "slack\n");
-        Run bare = driftwood("characterize", "run-program", "--again", "c1");
+        Run bare = driftwood("characterize", "run-cat-tide.txt", "--again", "c1");
         assertThat(bare.code()).isEqualTo(ExitCode.USAGE);
         assertThat(bare.err()).contains("needs --because REASON");
-        Run again = driftwood("characterize", "run-program", "--again", "c1", "--because", "the table was renewed");
+        Run again = driftwood("characterize", "run-cat-tide.txt", "--again", "c1", "--because", "the table was renewed");
         assertThat(again.code()).isEqualTo(ExitCode.FINE);
         assertThat(driftwood("confirm").code()).isEqualTo(ExitCode.FINE);
-        assertThat(new ObjectMapper().readTree(folder.resolve(".driftwood/recordings/run-program.json").toFile())
+        assertThat(new ObjectMapper().readTree(folder.resolve(".driftwood/recordings/run-cat-tide.txt.json").toFile())
                 .at("/judged/c1").asText()).isEqualTo("the table was renewed");
     }
 
@@ -105,6 +105,35 @@ class RunTest {
     void badOptionsAreTold() {
         assertThat(driftwood("characterize", "--run", "true", "--env", "PILOT").err()).contains("not of the form NAME=VALUE");
         assertThat(driftwood("characterize", "--run", "true", "--name", "a b").err()).contains("must be made of letters");
-        assertThat(driftwood("characterize", "--run", "true", "--input", "absent").err()).contains("cannot be read");
+        assertThat(driftwood("characterize", "--run", "true", "--input", "absent").err()).contains("there is no file absent");
+        assertThat(driftwood("characterize", "--run", "true", "Berth").err()).contains("nothing is done with Berth");
+        assertThat(driftwood("characterize", "--run", " ").err()).contains("the command is empty");
+    }
+
+    @Test
+    void aCommandThatFailsIsToldAndItsTimeIsKept() {
+        assertThat(driftwood("characterize", "--run", "nosuchprogram").out()).contains("This command failed: there is no such program.");
+        driftwood("characterize", "--run", "sleep 3", "--case-time", "300", "--name", "slow");
+        assertThat(driftwood("confirm", "slow").code()).isEqualTo(ExitCode.FINE);
+    }
+
+    @Test
+    void whatTheSecondChangesIsNotCompared() throws InterruptedException {
+        driftwood("characterize", "--run", "date +%s", "--name", "clock");
+        Thread.sleep(1_100);
+        assertThat(driftwood("confirm").code()).isEqualTo(ExitCode.FINE);
+    }
+
+    @Test
+    void aRecordingThatNoLongerHoldsIsNotReplacedUnasked() throws IOException {
+        driftwood("characterize", "--run", "cat tide.txt", "--name", "tide");
+        assertThat(driftwood("characterize", "--run", "echo", "--name", "tide").err()).contains("a recording run-tide of other commands");
+        assertThat(driftwood("characterize", "--run", "cat tide.txt", "--name", "tide").code()).isEqualTo(ExitCode.FINE);
+        Files.writeString(folder.resolve("tide.txt"), "slack\n");
+        Run refused = driftwood("characterize", "--run", "cat tide.txt", "--name", "tide");
+        assertThat(refused.code()).isEqualTo(ExitCode.USAGE);
+        assertThat(refused.err()).contains("it no longer holds", "--anew");
+        assertThat(driftwood("characterize", "--run", "cat tide.txt", "--name", "tide", "--anew").code()).isEqualTo(ExitCode.FINE);
+        assertThat(driftwood("confirm").code()).isEqualTo(ExitCode.FINE);
     }
 }

@@ -94,8 +94,8 @@ class WholeWayIT {
         String id = idOf("quay.Berth#Berth");
         Run run = run("plan", id);
         assertThat(run.out()).contains("telescoping-constructor \u2192 builder", "builder: Berth.Builder  (new)",
-                "+    static final class Builder {", "Saved as .driftwood/plans/" + id + ".json");
-        JsonNode plan = new ObjectMapper().readTree(folder.resolve(".driftwood/plans/" + id + ".json").toFile());
+                "+    static final class Builder {", "Saved as .driftwood/plans/" + id + "-builder.json");
+        JsonNode plan = new ObjectMapper().readTree(folder.resolve(".driftwood/plans/" + id + "-builder.json").toFile());
         assertThat(plan.get("pattern").asText()).isEqualTo("builder");
         assertThat(run("plan", id, "--pattern", "visitor").err()).contains("'visitor' does not answer");
         assertThat(run("drill", id).out()).startsWith("Change drill: one more optional part of Berth");
