@@ -10,7 +10,7 @@ import java.util.List;
  * @param unreached slips on lines that no case comes to
  * @param untried   slips for which there was no time
  * @param branches  what the cases take of the observed code's branches
- * @param why       why nothing could be measured; empty where something was
+ * @param why       why nothing could be measured, or what else is to be said; empty for nothing
  */
 public record Notices(int noticed, List<Missed> missed, List<Missed> unreached, int untried,
         Coverage branches, String why) {

@@ -40,7 +40,7 @@ final class Search {
     private static final long WORK = 5_000_000;
     private static final long SEED = 20261127L;
     /** Against code that takes for ever. */
-    private static final Duration PATIENCE = Duration.ofMinutes(6);
+    private static final Duration PATIENCE = Duration.ofSeconds(75);
 
     private static final Pattern CONSTANT = Pattern.compile("(-?\\d+(?:\\.\\d+)?) becomes (-?\\d+(?:\\.\\d+)?)");
 
@@ -55,6 +55,8 @@ final class Search {
     private final Map<Integer, Set<Integer>> comers = new TreeMap<>();
     private final Set<Integer> covering = new TreeSet<>();
     private final Set<Integer> noticing = new TreeSet<>();
+    /** Whether the clock had to end the search: then another run may find other cases. */
+    private boolean cut;
     private final long until = System.nanoTime() + PATIENCE.toNanos();
 
     /** @param near makes cases of others, with the random numbers of this search */
@@ -100,11 +102,16 @@ final class Search {
         attempt(drawn, 3 * WORK);
         int idle = 0;
         int batch = BATCH + EACH_ROUTINE * routines;
-        for (int round = 0; round < ROUNDS && idle < IDLE && !corpus.cases().isEmpty(); round++) {
+        for (int round = 0; round < ROUNDS && idle < IDLE && !corpus.cases().isEmpty() && !isOver(); round++) {
             long before = open() - covering.size();
             attempt(fresh(batch), WORK);
             idle = open() - covering.size() < before ? 0 : idle + 1;
         }
+        cut = isOver();
+    }
+
+    private boolean isOver() {
+        return System.nanoTime() > until;
     }
 
     /**
@@ -238,6 +245,7 @@ final class Search {
                 default -> noticed++;
             }
         }
-        return new Notices(noticed, missed, unreached, untried, ground.taken(), "");
+        return new Notices(noticed, missed, unreached, untried, ground.taken(), cut
+                ? "The code is slow, and the clock ended the search: another run may keep other cases." : "");
     }
 }

@@ -1,6 +1,7 @@
 package driftwood.witness;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,10 @@ public final class Reached {
     /** More comparisons of one case are not told. */
     private static final int MOST = 80;
     private static final int LONGEST = 60;
-    private static final Map<Integer, Integer> VISITS = new TreeMap<>();
+    /** How often, by place. Many threads at once may lose a count: that hardly matters here, and every line pays for it. */
+    private static int[] visits = new int[1024];
+    /** A thread that has been given up: it ends at the next place it comes to. */
+    private static volatile Thread doomed;
     private static final Set<Compared> COMPARED = new LinkedHashSet<>();
     private static long count;
 
@@ -33,10 +37,30 @@ public final class Reached {
     record Compared(int place, String one, String other, boolean numbers) {
     }
 
+    /** Ends a case from inside. */
+    static final class Ended extends Error {
+        private static final long serialVersionUID = 1;
+
+        Ended() {
+            super(null, null, false, false);
+        }
+    }
+
     /** Some case came here. */
-    public static synchronized void at(int place) {
-        VISITS.merge(place, 1, Integer::sum);
+    public static void at(int place) {
+        if (place >= visits.length) {
+            visits = Arrays.copyOf(visits, 2 * place);
+        }
+        visits[place]++;
         count++;
+        if (doomed != null && doomed == Thread.currentThread()) {
+            throw new Ended();
+        }
+    }
+
+    /** Gives a thread up: wherever it says that it comes somewhere, it ends. */
+    static void doom(Thread thread) {
+        doomed = thread;
     }
 
     private static synchronized void compared(int place, String one, String other, boolean numbers) {
@@ -88,8 +112,13 @@ public final class Reached {
 
     /** Where code came since this was last asked, and how often. */
     static synchronized Map<Integer, Integer> take() {
-        Map<Integer, Integer> taken = new TreeMap<>(VISITS);
-        VISITS.clear();
+        Map<Integer, Integer> taken = new TreeMap<>();
+        for (int place = 0; place < visits.length; place++) {
+            if (visits[place] > 0) {
+                taken.put(place, visits[place]);
+                visits[place] = 0;
+            }
+        }
         return taken;
     }
 
@@ -101,7 +130,7 @@ public final class Reached {
     }
 
     /** How often code came to some place, since the process began: a measure of work that no other load changes. */
-    static synchronized long count() {
+    static long count() {
         return count;
     }
 }

@@ -106,7 +106,8 @@ public final class Trial {
         ClassLoader watched = projects.loader(classes(slips));
         ClassLoader plain = projects.loader(Map.of());
         Map<Integer, Long> costs = new HashMap<>();
-        for (int i = 0; i < scripts.size(); i++) {
+        long run = 0;
+        for (int i = 0; i < scripts.size() && run <= most; i++) {
             to.writeByte(AT);
             to.writeInt(i);
             to.flush();
@@ -117,6 +118,7 @@ public final class Trial {
             Outcome first = stage.run(scripts.get(i), watched);
             Map<Integer, Integer> reached = Reached.take();
             work = Reached.count() - work;
+            run += EACH_CASE + work;
             List<Reached.Compared> compared = Reached.comparisons();
             List<Long> states = stage.states();
             Map<Long, BitSet> passed = Probes.take();

@@ -13,6 +13,9 @@ import java.util.function.Supplier;
 final class Worker {
     private static final ThreadMXBean CLOCK = ManagementFactory.getThreadMXBean();
 
+    /** For a thread that is given up to notice, in milliseconds. */
+    private static final long GRACE = 20;
+
     private final SynchronousQueue<Job> jobs = new SynchronousQueue<>();
     private final Thread thread = new Thread(null, this::work, "case", 1 << 20);
 
@@ -76,6 +79,11 @@ final class Worker {
             long given = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos((Witness.PATIENCE - 1) * limit);
             while (runs && System.nanoTime() < given && time(thread) - job.begun() < TimeUnit.MILLISECONDS.toNanos(limit)) {
                 runs = job.awaits(Math.max(1, limit / 20));
+            }
+            if (runs) {
+                Reached.doom(thread);
+                job.awaits(GRACE);
+                return null;
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

@@ -35,6 +35,9 @@ final class NoticesText {
         }
         text.append(Paragraph.of(sentence(notices.noticed(), notices.planted()) + (notices.untried() > 0 ? " " + notices.untried()
                 + " more were not tried: out of time (--trial-time)." : ""), width, 2, 2));
+        if (!notices.why().isEmpty()) {
+            text.append(Paragraph.of(Style.safe(notices.why()), width, 2, 2));
+        }
         missed(notices.missed(), text);
         unreached(notices.unreached(), text);
         branches(notices.branches(), text);
