@@ -67,7 +67,6 @@ final class AttributesRead extends TreeScanner {
 
     /** Whether an attribute of a name is read on some object outside of a type's own text. */
     boolean outside(String name, TypeOutline type) {
-        return places.getOrDefault(name, List.of()).stream().anyMatch(each -> !each.file().equals(type.file())
-                || each.line() < type.line() || each.line() > type.endLine());
+        return places.getOrDefault(name, List.of()).stream().anyMatch(each -> !type.holds(each.file(), each.line()));
     }
 }

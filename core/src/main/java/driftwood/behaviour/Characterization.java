@@ -109,6 +109,10 @@ public final class Characterization {
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         surface.targets().forEach(target -> perTarget.put(target.symbol(), 0));
         recorded.forEach(each -> perTarget.merge(each.routine(), 1, Integer::sum));
+        if (perTarget.values().stream().allMatch(count -> count > 0)) {
+            // Everything is observed: inputs that the code itself refuses to make are no loss.
+            unmade.clear();
+        }
         Recording recording = new Recording(Recording.FORMAT, of, kept, surface.targets().stream().map(Target::symbol).toList(),
                 platform, null, Recording.Proven.of(notices), queries.byType(), queries.types(), null, recorded);
         return new Result(recording, perTarget, left, unmade, notices, Lacking.of(recorded));

@@ -174,7 +174,6 @@ final class Trials implements AutoCloseable {
     /** Each job has a process of its own, which is asked again and again. */
     private TrialProcess process(int job) throws IOException {
         while (processes.size() <= job) {
-            // driftwood: leave hard-coded-instantiation because starting the process is what a trial is
             processes.add(new TrialProcess(homes, limits, Math.min(CASE_MILLIS, limits.caseMillis())));
         }
         return processes.get(job);

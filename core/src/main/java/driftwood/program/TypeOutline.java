@@ -34,6 +34,11 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         return name.hashCode();
     }
 
+    /** Whether a line of a file is in the text of this type. */
+    public boolean holds(String place, int number) {
+        return file.equals(place) && line <= number && number <= endLine;
+    }
+
     public String simpleName() {
         return name.substring(name.lastIndexOf('.') + 1);
     }

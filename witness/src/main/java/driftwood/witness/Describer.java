@@ -204,8 +204,7 @@ final class Describer {
     /** Class, message and cause. */
     static Value plain(Throwable problem, int depth) {
         List<String> names = new ArrayList<>(List.of("message"));
-        String message = Foreign.message(problem);
-        List<Value> told = new ArrayList<>(List.of(message == null ? Value.NULL : Value.scalar("text", message)));
+        List<Value> told = new ArrayList<>(List.of(Foreign.message(problem).map(each -> Value.scalar("text", each)).orElse(Value.NULL)));
         if (problem.getCause() != null && problem.getCause() != problem && depth < DEPTHS[0]) {
             names.add("cause");
             told.add(plain(problem.getCause(), depth + 1));

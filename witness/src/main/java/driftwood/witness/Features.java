@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * What happens in a case in coarse numbers: which step ended how and changed what, alone and after the one before it. A
@@ -14,6 +15,12 @@ import java.util.Set;
  */
 final class Features {
     private static final int MOST_LINES = 12;
+
+    /** How much of a value counts, by what it is; of any other its text. */
+    private static final Map<String, Function<Value, String>> COARSE = Map.of(
+            "number", value -> value.text().startsWith("-") ? "minus" : value.text().matches("[0.]+") ? "none" : "some",
+            "text", value -> value.text().isEmpty() ? "" : "text",
+            "list", Features::size, "set", Features::size, "map", Features::size, "optional", Features::size);
 
     private Features() {
     }
@@ -79,18 +86,22 @@ final class Features {
 
     private static String kind(Told told) {
         Value value = told.value();
-        String coarse = switch (value.kind()) {
-            case "number" -> value.text().startsWith("-") ? "minus" : value.text().matches("[0.]+") ? "none" : "some";
-            case "text" -> value.text().isEmpty() ? "" : "text";
-            case "list", "set", "map", "optional" -> Integer.toString(Math.min(3, value.parts().size()));
-            case "flag", "enum" -> value.text();
-            default -> value.text() + (told.ending().equals("throws") && !value.parts().isEmpty() ? shape(value.parts().get(0).text()) : "");
-        };
+        String coarse = COARSE.getOrDefault(value.kind(), each -> each.text() + problem(told)).apply(value);
         StringBuilder changed = new StringBuilder();
         for (int i = 0; i < told.names().size(); i++) {
             changed.append(told.names().get(i).replaceAll("^\\d+", "")).append(told.left().get(i).names());
         }
         return told.ending() + value.kind() + coarse + changed;
+    }
+
+    private static String size(Value many) {
+        return Integer.toString(Math.min(3, many.parts().size()));
+    }
+
+    /** The message of what a step throws. */
+    private static String problem(Told told) {
+        boolean message = told.ending().equals("throws") && !told.value().parts().isEmpty();
+        return message ? shape(told.value().parts().get(0).text()) : "";
     }
 
     /** A text without its numbers and words: blanks and signs are left. */

@@ -52,16 +52,16 @@ final class Foreign {
         return text.indexOf('@') < 0 ? text : IDENTITY.matcher(text).replaceAll("@...");
     }
 
-    /** The message of a problem; null where it has none. What the platform says of a wrong cast names inner classes. */
-    static String message(Throwable problem) {
+    /** The message of a problem, where it has one. What the platform says of a wrong cast names inner classes. */
+    static Optional<String> message(Throwable problem) {
         String message;
         try {
             message = problem.getMessage();
         } catch (RuntimeException e) {
-            return null;
+            return Optional.empty();
         }
         boolean cast = problem instanceof ClassCastException && message != null && CAST.matcher(message).matches();
-        return message == null || cast ? null : shortened(blurred(message));
+        return message == null || cast ? Optional.empty() : Optional.of(shortened(blurred(message)));
     }
 
     /** By its own text, unless that is only an identity. */

@@ -124,7 +124,7 @@ final class Scene {
             throw e;
         } catch (Throwable problem) {
             throw new Unmade("what is handed to " + call.name() + " cannot be made: " + problem.getClass().getName()
-                    + (Foreign.message(problem) == null ? "" : ": " + Foreign.message(problem)));
+                    + Foreign.message(problem).map(each -> ": " + each).orElse(""));
         }
     }
 

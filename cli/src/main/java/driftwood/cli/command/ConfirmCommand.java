@@ -112,7 +112,7 @@ public final class ConfirmCommand implements Command {
         Map<Way, Confirming> confirmations = new HashMap<>();
         wanted.forEach(each -> verdicts.put(each, (Programs.isOne(each) ? programs(line, project, each) : confirmations.computeIfAbsent(
                 new Way(Runtimes.languageOf(each, result.program()), Optional.ofNullable(each.ran())), way ->
-                Observed.confirmation(line, project, result, way.language(), each.ran(), console)
+                Observed.confirmation(line, project, result, each, console)
                         .asking(chosen, result.program()))).confirm(each)));
         if (chosen.save()) {
             Path file = project.root().resolve(".driftwood/ways.json");
@@ -127,7 +127,7 @@ public final class ConfirmCommand implements Command {
 
     static Confirmation confirmation(CommandLine line, Recording recording, Project project, Console console) {
         Scan.Result result = project.link(console);
-        return Observed.confirmation(line, project, result, Runtimes.languageOf(recording, result.program()), recording.ran(), console)
+        return Observed.confirmation(line, project, result, recording, console)
                 .asking(chosen(project), result.program());
     }
 

@@ -4,6 +4,7 @@ import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Confirmation;
 import driftwood.behaviour.Homes;
 import driftwood.behaviour.Limits;
+import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recording.Ran;
 import driftwood.behaviour.Runtimes;
 import driftwood.cli.Console;
@@ -47,10 +48,10 @@ final class Observed {
                 : new Characterization(result.program(), result.root(), interpreter(ran, language, result.root()), limits(line));
     }
 
-    /** @param ran how the recording was made; null where nothing was said */
-    static Confirmation confirmation(CommandLine line, Project project, Scan.Result result, Language language, Ran ran,
-            Console console) {
-        Ran now = CodePath.told(line, result.root()) == null ? ran : CodePath.told(line, result.root());
+    /** As a recording was made, unless this command line says otherwise. */
+    static Confirmation confirmation(CommandLine line, Project project, Scan.Result result, Recording recording, Console console) {
+        Ran now = CodePath.told(line, result.root()) == null ? recording.ran() : CodePath.told(line, result.root());
+        Language language = Runtimes.languageOf(recording, result.program());
         return language == Language.JAVA
                 ? new Confirmation(result.program(), homes(now, project, result, console), limits(line))
                 : new Confirmation(result.program(), result.root(), interpreter(now, language, result.root()), limits(line));

@@ -5,7 +5,6 @@ import driftwood.behaviour.Confirming;
 import driftwood.behaviour.Programs;
 import driftwood.behaviour.Recording;
 import driftwood.behaviour.Recordings;
-import driftwood.behaviour.Runtimes;
 import driftwood.behaviour.Verdict;
 import driftwood.cli.Console;
 import driftwood.cli.Project;
@@ -80,8 +79,7 @@ final class Standing {
         if (Programs.isOne(recording)) {
             return new Programs(result.root(), RunCommands.millis(line, recording));
         }
-        return Observed.confirmation(line, project, result, Runtimes.languageOf(recording, result.program()), recording.ran(), console)
-                .asking(chosen(), result.program());
+        return Observed.confirmation(line, project, result, recording, console).asking(chosen(), result.program());
     }
 
     private ChosenWays chosen() {

@@ -4,6 +4,8 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import driftwood.behaviour.Pasted;
 import driftwood.behaviour.Recording;
+import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Recording.Step;
 import driftwood.behaviour.Runtimes;
 import driftwood.behaviour.Verdict;
 import driftwood.behaviour.Verdict.Kind;
@@ -15,12 +17,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** What confirming came to, for people: counts, then the smallest differing case of each cause side by side. */
 public final class VerdictsText {
     private static final int CAUSES = 5;
     private static final int PLACES = 4;
     private static final int NOTES = 6;
+    private static final Pattern STEP = Pattern.compile("before\\.(\\d+)\\.(.*)");
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
     private final Style style;
@@ -123,8 +128,17 @@ public final class VerdictsText {
 
     /** Cases that differ at the same place of the same routine have, most likely, the same cause. */
     private static String cause(Verdict verdict) {
-        return verdict.kind() + verdict.of().routine() + (verdict.kind() == Kind.GONE ? verdict.why()
-                : verdict.differences().isEmpty() ? "" : verdict.differences().get(0).path());
+        String place = verdict.differences().isEmpty() ? "" : verdict.differences().get(0).path();
+        Matcher step = STEP.matcher(place);
+        boolean onTheWay = step.matches() && verdict.of().before() != null;
+        String routine = onTheWay ? called(verdict.of(), Integer.parseInt(step.group(1))) : verdict.of().routine();
+        return verdict.kind() + routine + (verdict.kind() == Kind.GONE ? verdict.why() : onTheWay ? step.group(2) : place);
+    }
+
+    /** The routine that a step calls, told as the last call of other cases would be. */
+    private static String called(Case of, int number) {
+        Step step = of.before().get(number);
+        return of.member().equals(step.call()) ? of.routine() : of.owner() + "#" + step.call();
     }
 
     private void cause(String of, List<Verdict> group, StringBuilder text) {
