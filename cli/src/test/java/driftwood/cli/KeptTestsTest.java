@@ -36,7 +36,7 @@ class KeptTestsTest {
     }
 
     private String write(String type) throws Exception {
-        return InProcess.run("characterize", "--project", folder.toString(), "--trial-time", "0", "--write-tests",
+        return InProcess.run("characterize", "--project", folder.toString(), "--trial-time", type.equals("HarbourDues") ? "6" : "0", "--write-tests",
                 folder.resolve("src/test/java").toString(), type).out();
     }
 
@@ -168,7 +168,8 @@ class KeptTestsTest {
         Path python = Files.createDirectories(folder.resolve("python"));
         SampleFiles.copy("kelp-quay-py", python);
         Path tests = folder.resolve("tests");
-        assertThat(InProcess.run("characterize", "--project", python.toString(), "--write-tests", tests.toString(), type).out())
+        assertThat(InProcess.run("characterize", "--project", python.toString(), "--trial-time",
+                type.equals("LockGate") ? "6" : "0", "--write-tests", tests.toString(), type).out())
                 .contains("are in these tests. They need unittest alone.");
         ProcessBuilder builder = new ProcessBuilder("python3", "-m", "unittest", "discover", "-s", tests.toString())
                 .directory(python.toFile()).redirectErrorStream(true);

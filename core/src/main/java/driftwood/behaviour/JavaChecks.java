@@ -154,7 +154,7 @@ final class JavaChecks {
         List<String> inner = new ArrayList<>();
         for (Map.Entry<String, JsonNode> part : value.properties()) {
             String place = at + "/" + Comparison.escaped(part.getKey());
-            String name = path.isEmpty() ? part.getKey() : path + "." + part.getKey();
+            String name = (path.isEmpty() ? "" : path + ".") + property(part.getKey());
             if (part.getKey().equals("is") || masked.stream().anyMatch(each -> each.startsWith(place))) {
                 continue;
             }
@@ -179,6 +179,12 @@ final class JavaChecks {
         lines.addAll(inner);
         needs(lines.isEmpty(), "objects without parts");
         return lines;
+    }
+
+    /** As assertions name what a getter gives: {@code getPosition()} is position, {@code depth()} depth. */
+    private static String property(String query) {
+        String bare = query.replaceFirst("^(get|is)(?=[A-Z])", "");
+        return bare.equals(query) ? query : Character.toLowerCase(bare.charAt(0)) + bare.substring(1);
     }
 
     /** Whether a routine of the very name tells the part: a field of that name may hold something else. */
