@@ -109,7 +109,7 @@ class BadInputIT {
         Files.writeString(folder.resolve("A.java"), "class A {\n    Missing m;\n}\n");
         Run run = run("characterize", "A");
         assertThat(run.code()).isEqualTo(2);
-        assertThat(run.err()).contains("A.java:2: cannot find symbol, symbol: class Missing", "--classpath PATH");
+        assertThat(run.err()).contains("A.java:2: cannot find symbol, symbol: class Missing", "--classpath lib/one.jar");
     }
 
     @Test
