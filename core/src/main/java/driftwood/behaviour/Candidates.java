@@ -34,7 +34,7 @@ final class Candidates {
     Candidates(Program program, Path root) {
         this.program = program;
         this.openness = new Openness(program);
-        this.attributes = new PythonFields(program, AttributesRead.in(program, root, Language.PYTHON));
+        this.attributes = new PythonFields(program, root);
     }
 
     /** Of all types, or of some where there are very many. @param near the types around what is observed */

@@ -3,8 +3,11 @@ package driftwood.behaviour;
 import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import driftwood.tree.RoutineKind;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Which attributes of a Python class are part of what its clients see. Every attribute without an underscore can be read;
@@ -13,18 +16,28 @@ import java.util.List;
  */
 final class PythonFields {
     private final Program program;
-    private final AttributesRead read;
+    private final Path root;
+    /** Made when it is first asked for: a project without Python needs none. */
+    private Optional<AttributesRead> read = Optional.empty();
 
-    PythonFields(Program program, AttributesRead read) {
+    /** @param root of the project */
+    PythonFields(Program program, Path root) {
         this.program = program;
-        this.read = read;
+        this.root = root;
+    }
+
+    private boolean isRead(String name, TypeOutline type) {
+        if (read.isEmpty()) {
+            read = Optional.of(AttributesRead.in(program, root, Language.PYTHON));
+        }
+        return read.get().outside(name, type);
     }
 
     List<String> asked(TypeOutline type) {
         boolean declared = type.traits().isAnnotated("dataclass") || program.parents(type).isEmpty()
                 && type.routines().stream().noneMatch(each -> each.kind() == RoutineKind.METHOD && !each.name().startsWith("_"));
         return type.fields().stream().filter(each -> !each.traits().isStatic()
-                && (declared || read.outside(each.name(), type))).map(FieldOutline::name)
+                && (declared || isRead(each.name(), type))).map(FieldOutline::name)
                 .filter(each -> !each.startsWith("_")).toList();
     }
 }

@@ -102,6 +102,10 @@ final class Sequences {
         int at = random.nextInt(one.steps().size());
         Step known = any(one.steps());
         boolean repeats = random.nextInt(3) == 0 && known.call() != null && known.of() == null;
+        List<Alive> others = alive(one).stream().filter(each -> each.from() <= at).toList();
+        if (!others.isEmpty() && random.nextInt(3) == 0) {
+            return one.inserted(at, onOther(any(others), one, at));
+        }
         Optional<Step> step = repeats ? Optional.of(known) : word(one).map(each -> aliased(each.step(), one, at));
         return step.map(each -> one.inserted(at, each)).orElse(one);
     }
@@ -241,14 +245,19 @@ final class Sequences {
             return extended(one);
         }
         Alive chosen = any(alive);
-        Step call = any(words.on(chosen.type())).step();
-        Step step = aliased(new Step(call.call(), chosen.name(), null, call.given()), one, one.steps().size());
+        Step step = onOther(chosen, one, one.steps().size());
         Sequence longer = chosen.from() == one.steps().size() || random.nextInt(2) == 0 ? extended(one) : one;
         if (longer.steps().size() <= chosen.from()) {
             return one;
         }
         int from = Math.max(chosen.from(), latest(step));
         return longer.steps().size() <= from ? one : longer.inserted(from + random.nextInt(longer.steps().size() - from), step);
+    }
+
+    /** A call on an object that is alive. @param at number of steps before it */
+    private Step onOther(Alive chosen, Sequence one, int at) {
+        Step call = any(words.on(chosen.type())).step();
+        return aliased(new Step(call.call(), chosen.name(), null, call.given()), one, at);
     }
 
     /** A second object of the type, made before the first is used, with a call or two of its own. */
