@@ -3,6 +3,7 @@ package driftwood;
 import driftwood.smell.Finding;
 import driftwood.smell.Cures;
 import driftwood.smell.Memory;
+import driftwood.smell.Mishaps;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import java.io.IOException;
@@ -52,7 +53,7 @@ public final class Given {
             try {
                 List<String> smells = smell.isEmpty() ? List.of() : List.of(smell);
                 written(root, sources);
-                return new Scan(new Scan.Options(smells, false, 2, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE)).run(root, List.of(root));
+                return new Scan(new Scan.Options(smells, false, 2, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
             } finally {
                 try (Stream<Path> files = Files.walk(root)) {
                     files.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());

@@ -7,6 +7,14 @@ import driftwood.cli.command.DrillCommand;
 import driftwood.cli.command.ExplainCommand;
 import driftwood.cli.command.PlanCommand;
 import driftwood.cli.command.ScanCommand;
+import driftwood.words.Nearest;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
+import java.nio.file.NoSuchFileException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -28,10 +36,15 @@ public final class Main {
     }
 
     public static void main(String[] arguments) {
-        Console console = Console.ofProcess();
-        int code = run(arguments, console).number();
+        Output output = new Output(new FileOutputStream(FileDescriptor.out));
+        Console console = Console.of(output);
+        ExitCode code = run(arguments, console);
         console.out().flush();
-        System.exit(code);
+        if (output.trouble().isPresent()) {
+            console.warn("the results cannot be written: " + output.trouble().get() + ".");
+            code = code.or(ExitCode.USAGE);
+        }
+        System.exit(code.number());
     }
 
     static ExitCode run(String[] arguments, Console console) {
@@ -39,6 +52,9 @@ public final class Main {
             return dispatch(arguments, console);
         } catch (UsageException e) {
             console.warn(e.getMessage());
+            return ExitCode.USAGE;
+        } catch (UncheckedIOException e) {
+            console.warn(e.getMessage() + ": " + reason(e.getCause()) + ".");
             return ExitCode.USAGE;
         } catch (OutOfMemoryError e) {
             console.warn("out of memory. Give it more with DRIFTWOOD_JAVA_OPTIONS=-Xmx4g, or scan fewer folders.");
@@ -49,19 +65,29 @@ public final class Main {
         }
     }
 
+    /** What the system says, in words. */
+    private static String reason(IOException problem) {
+        return problem instanceof AccessDeniedException ? "no permission"
+                : problem instanceof FileSystemException system && system.getReason() != null ? system.getReason()
+                : problem instanceof NoSuchFileException ? "there is no such file or folder" : problem.getMessage();
+    }
+
     private static ExitCode dispatch(String[] arguments, Console console) {
         if (arguments.length == 0 || arguments[0].equals("--help") || arguments[0].equals("-h")
                 || arguments[0].equals("help") && arguments.length == 1) {
-            (arguments.length == 0 ? console.err() : console.out()).print(Help.overview(COMMANDS));
+            (arguments.length == 0 ? console.err() : console.out()).print(new Help(console.width()).overview(COMMANDS));
             return arguments.length == 0 ? ExitCode.USAGE : ExitCode.FINE;
         }
-        if (arguments[0].equals("--version")) {
+        if (arguments[0].equals("--version") || arguments[0].equals("-V") || arguments[0].equals("version")) {
             console.out().println("driftwood " + Version.current());
             return ExitCode.FINE;
         }
         if (arguments[0].equals("--warm-up")) {
             WarmUp.run(COMMANDS);
             return ExitCode.FINE;
+        }
+        if (arguments[0].equals("--")) {
+            throw new UsageException("a command comes first: driftwood COMMAND [OPTION...] [--] [OPERAND...]. 'driftwood --help' lists the commands.");
         }
         boolean asksForHelp = arguments[0].equals("help");
         String name = asksForHelp ? arguments[1] : arguments[0];
@@ -75,10 +101,10 @@ public final class Main {
         }
         String[] rest = Arrays.copyOfRange(arguments, 1, arguments.length);
         if (asksForHelp || isHelp(rest)) {
-            console.out().print(Help.of(command.get()));
+            console.out().print(new Help(console.width()).of(command.get()));
             return ExitCode.FINE;
         }
-        return command.get().run(parse(command.get(), rest), console);
+        return CommonOptions.run(command.get(), parse(command.get(), rest), console);
     }
 
     private static boolean isHelp(String[] rest) {
@@ -95,6 +121,7 @@ public final class Main {
 
     private static CommandLine parse(Command command, String[] rest) {
         Options options = command.options();
+        CommonOptions.all().getOptions().forEach(options::addOption);
         try {
             return DefaultParser.builder().setAllowPartialMatching(false).get().parse(options, rest);
         } catch (UnrecognizedOptionException e) {

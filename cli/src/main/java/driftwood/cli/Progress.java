@@ -1,33 +1,53 @@
 package driftwood.cli;
 
-/** Tells how many files have been seen, on a terminal, once a scan takes more than a second. */
-final class Progress {
-    private static final long PATIENCE = 1_000_000_000L;
-    private static final long PAUSE = 100_000_000L;
+import java.time.Duration;
+import me.tongfei.progressbar.ConsoleProgressBarConsumer;
+import me.tongfei.progressbar.ProgressBar;
+import me.tongfei.progressbar.ProgressBarBuilder;
+import me.tongfei.progressbar.ProgressBarStyle;
+
+/** Tells how far a work has come, on a terminal, once it takes more than a second. Safe to use from several threads. */
+public final class Progress implements AutoCloseable {
+    private static final long PATIENCE = Duration.ofSeconds(1).toNanos();
 
     private final Console console;
+    private final String what;
+    private final String unit;
     private final long begin = System.nanoTime();
-    private long last;
-    private boolean shown;
+    private ProgressBar bar;
 
-    Progress(Console console) {
+    /** @param unit what is counted, in the plural */
+    Progress(Console console, String what, String unit) {
         this.console = console;
+        this.what = what;
+        this.unit = unit;
     }
 
-    synchronized void seen(int files) {
-        long now = System.nanoTime();
-        if (console.progress() && now - begin > PATIENCE && now - last > PAUSE) {
-            last = now;
-            shown = true;
-            console.err().print("\r" + files + " files read...");
-            console.err().flush();
+    /** So many are done; nobody knows how many there are. */
+    public void at(int done) {
+        at(done, -1);
+    }
+
+    /** So many are done. @param all how many there are; negative where nobody knows */
+    public synchronized void at(int done, int all) {
+        if (!console.progress() || System.nanoTime() - begin < PATIENCE) {
+            return;
         }
+        if (bar == null) {
+            bar = new ProgressBarBuilder().setTaskName(what).setUnit(" " + unit, 1).setInitialMax(all)
+                    .setStyle(ProgressBarStyle.ASCII).setUpdateIntervalMillis(200).continuousUpdate().clearDisplayOnFinish()
+                    .setMaxRenderedLength(Math.min(79, console.width() - 1)).hideEta()
+                    .setConsumer(new ConsoleProgressBarConsumer(console.err())).build();
+        }
+        bar.maxHint(all);
+        bar.stepTo(done);
     }
 
-    synchronized void done() {
-        if (shown) {
-            console.err().print("\r                              \r");
-            console.err().flush();
+    @Override
+    public synchronized void close() {
+        if (bar != null) {
+            bar.close();
+            bar = null;
         }
     }
 }

@@ -1,5 +1,6 @@
 package driftwood.cli;
 
+import driftwood.store.Scratch;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
@@ -18,15 +19,15 @@ final class WarmUp {
 
     static void run(List<Command> commands) {
         try {
-            Path folder = Files.createTempDirectory("driftwood-warm-up");
+            Path folder = Scratch.folder("warm-up");
             SampleFiles.copy("kelp-quay", folder);
             PrintStream nowhere = new PrintStream(PrintStream.nullOutputStream());
-            Console silent = new Console(nowhere, nowhere, false, false, 100);
+            Console silent = new Console(nowhere, nowhere, false, false, true, 100);
             Main.run(new String[] {"scan", folder.toString()}, silent);
             change(folder);
             Main.run(new String[] {"scan", "--format", "json", folder.toString()}, silent);
             Main.run(new String[] {"scan", folder.toString()}, silent);
-            Help.overview(commands);
+            new Help(100).overview(commands);
             FileUtils.deleteQuietly(folder.toFile());
         } catch (IOException e) {
             return;

@@ -18,7 +18,7 @@ final class InProcess {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
         Console console = new Console(new PrintStream(out, true, StandardCharsets.UTF_8),
-                new PrintStream(err, true, StandardCharsets.UTF_8), colour, false, width);
+                new PrintStream(err, true, StandardCharsets.UTF_8), colour, false, false, width);
         ExitCode code = Main.run(arguments, console);
         return new Run(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
     }

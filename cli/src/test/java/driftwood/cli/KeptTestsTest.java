@@ -170,7 +170,7 @@ class KeptTestsTest {
         Path tests = folder.resolve("tests");
         assertThat(InProcess.run("characterize", "--project", python.toString(), "--trial-time",
                 type.equals("LockGate") ? "6" : "0", "--write-tests", tests.toString(), type).out())
-                .contains("are in these tests. They need unittest alone.");
+                .contains("are in these tests. They need unittest alone: python3 -m unittest discover -s ");
         ProcessBuilder builder = new ProcessBuilder("python3", "-m", "unittest", "discover", "-s", tests.toString())
                 .directory(python.toFile()).redirectErrorStream(true);
         builder.environment().putAll(java.util.Map.of("PYTHONPATH", python.toString(), "PYTHONDONTWRITEBYTECODE", "1"));

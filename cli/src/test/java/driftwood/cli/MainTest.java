@@ -36,7 +36,7 @@ class MainTest {
     void theOverviewListsEveryCommandWithASentence() {
         Run run = InProcess.run("--help");
         assertThat(run.code()).isEqualTo(ExitCode.FINE);
-        Main.COMMANDS.forEach(command -> assertThat(run.out()).contains("  " + command.name() + " ").contains(command.summary()));
+        Main.COMMANDS.forEach(command -> assertThat(run.out()).contains("  " + command.name() + " ").containsIgnoringWhitespaces(command.summary()));
     }
 
     @Test
@@ -75,7 +75,7 @@ class MainTest {
 
     @Test
     void anUnexpectedErrorIsADefectWithItsDetailsInAFile() throws IOException {
-        Console console = new Console(System.out, new java.io.PrintStream(folder.resolve("err").toFile()), false, false, 80);
+        Console console = new Console(System.out, new java.io.PrintStream(folder.resolve("err").toFile()), false, false, false, 100);
         Defect.report(new IllegalStateException("boom"), new String[] {"scan", "x"}, console);
         String told = Files.readString(folder.resolve("err"));
         assertThat(told).startsWith("driftwood: this is a defect in Driftwood (IllegalStateException). The details are in ");
@@ -91,13 +91,13 @@ class MainTest {
     }
 
     @Test
-    void severalPlacesAreToldRelativeToWhatHoldsThem() throws IOException {
+    void severalTreesAreSeveralProjects() throws IOException {
         for (String name : new String[] {"a/A.java", "b/c/B.java", "d/D.java"}) {
             Files.createDirectories(folder.resolve(name).getParent());
             Files.writeString(folder.resolve(name), "class X { int x = ; }");
         }
         Run run = InProcess.run("scan", folder.resolve("a").toString(), folder.resolve("b/c/B.java").toString());
-        assertThat(run.err()).contains("not read: a/A.java:1:", "not read: b/c/B.java:1:").doesNotContain("d/D.java");
+        assertThat(run.err()).contains("not read: " + folder.resolve("a/A.java") + ":1:", "not read: " + folder.resolve("b/c/B.java") + ":1:").doesNotContain("d/D.java");
         assertThat(run.code()).isEqualTo(ExitCode.UNREAD);
     }
 

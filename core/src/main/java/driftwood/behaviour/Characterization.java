@@ -90,7 +90,7 @@ public final class Characterization {
         Queries candidates = new Candidates(program, root).of(maker.types());
         List<Case> once = runnable(drawn, candidates, unmade);
         Queries queries = drawn.isEmpty() ? Queries.NONE : driver.inquire(once, candidates);
-        Notices notices = Notices.unmeasured("it was not asked for");
+        Notices notices = Notices.unmeasured("--trial-time 0");
         List<Case> chosen = Kept.first(once, most);
         if (!trial.isZero() && !once.isEmpty()) {
             try (Ground under = ground.of(surface)) {

@@ -8,7 +8,10 @@ import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BiPredicate;
 
 /** Runs a recording against the code as it is now. */
@@ -17,27 +20,29 @@ public final class Confirmation implements Confirming {
     /** For what ended when it was recorded and does not now: the machine may be slower today. */
     private final Driver patient;
     private final BiPredicate<String, String> answersNow;
+    private final Program program;
 
     /** Of Java code. @param homes compiled classes of the project as it is now, and what they need */
     public Confirmation(Program program, Homes homes, Limits limits) {
-        this(new JavaDriver(program, homes, limits), new JavaDriver(program, homes, limits.patient()), new AnswersNow(program));
+        this(new JavaDriver(program, homes, limits), new JavaDriver(program, homes, limits.patient()), new AnswersNow(program), program);
     }
 
     /** Of code in another language. */
     public Confirmation(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
         this(new InterpreterDriver(Runtimes.run(program, root, interpreter), limits),
-                new InterpreterDriver(Runtimes.run(program, root, interpreter), limits.patient()), new AnswersNow(program));
+                new InterpreterDriver(Runtimes.run(program, root, interpreter), limits.patient()), new AnswersNow(program), program);
     }
 
-    private Confirmation(Driver driver, Driver patient, BiPredicate<String, String> answersNow) {
+    private Confirmation(Driver driver, Driver patient, BiPredicate<String, String> answersNow, Program program) {
         this.driver = driver;
         this.patient = patient;
         this.answersNow = answersNow;
+        this.program = program;
     }
 
     /** The same, with objects made and routines called as people said, and questions where the code leaves it open. */
     public Confirmation asking(ChosenWays chosen, Program program) {
-        return new Confirmation(new AskingDriver(driver, chosen, program), new AskingDriver(patient, chosen, program), answersNow);
+        return new Confirmation(new AskingDriver(driver, chosen, program), new AskingDriver(patient, chosen, program), answersNow, program);
     }
 
     @Override
@@ -51,7 +56,18 @@ public final class Confirmation implements Confirming {
                 Conditions.OTHERS.stream().map(each -> confirm(one, each).get(0).actual()).toList());
     }
 
-    private List<Verdict> confirm(Recording recording, Conditions conditions) {
+    /** What names something that is not the project's is not run. */
+    private List<Verdict> confirm(Recording whole, Conditions conditions) {
+        Map<Case, String> refused = new LinkedHashMap<>();
+        whole.cases().forEach(each -> Beyond.refused(each, program).ifPresent(why -> refused.put(each, why)));
+        Map<Case, Verdict> run = new HashMap<>();
+        confirmOwn(refused.isEmpty() ? whole : whole.with(whole.cases().stream().filter(each -> !refused.containsKey(each)).toList()), conditions)
+                .forEach(each -> run.put(each.of(), each));
+        return whole.cases().stream().map(each -> refused.containsKey(each)
+                ? Verdict.of(Verdict.Kind.GONE, each, MissingNode.getInstance(), refused.get(each)) : run.get(each)).toList();
+    }
+
+    private List<Verdict> confirmOwn(Recording recording, Conditions conditions) {
         Queries queries = recording.queries();
         List<Ran> all = new ArrayList<>(driver.run(recording.cases(), queries, conditions));
         boolean late = true;

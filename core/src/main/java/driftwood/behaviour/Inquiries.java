@@ -4,6 +4,7 @@ import driftwood.behaviour.Assembly.CannotMake;
 import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.store.Scratch;
 import driftwood.witness.Asking.Manner;
 import driftwood.witness.Inquiry;
 import driftwood.witness.Script;
@@ -44,7 +45,7 @@ final class Inquiries {
             return new Queries(Map.of(), candidates.types());
         }
         try {
-            Path folder = Files.createTempDirectory("driftwood-inquiry-");
+            Path folder = Scratch.folder("inquiry");
             try {
                 return asked(scripts, candidates, folder);
             } finally {

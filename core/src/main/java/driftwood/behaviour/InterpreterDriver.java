@@ -3,6 +3,7 @@ package driftwood.behaviour;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import driftwood.behaviour.Recording.Case;
+import driftwood.store.Scratch;
 import driftwood.witness.Asking.Manner;
 import driftwood.witness.Witness;
 import java.io.IOException;
@@ -37,7 +38,7 @@ final class InterpreterDriver implements Driver {
     public List<Ran> run(List<Case> cases, Queries queries, Conditions conditions) {
         List<Case> ordered = conditions.order().of(cases, false);
         try {
-            Path folder = Files.createTempDirectory("driftwood-witness-");
+            Path folder = Scratch.folder("witness");
             try {
                 return conditions.order().of(all(ordered, queries, conditions, folder), true);
             } finally {
@@ -51,7 +52,7 @@ final class InterpreterDriver implements Driver {
     @Override
     public Queries inquire(List<Case> cases, Queries candidates) {
         try {
-            Path folder = Files.createTempDirectory("driftwood-inquiry-");
+            Path folder = Scratch.folder("inquiry");
             try {
                 double step = Math.max(1.0, cases.size() / (double) MOST_ASKED);
                 List<Case> some = new ArrayList<>();

@@ -6,6 +6,7 @@ import driftwood.behaviour.Recording.Case;
 import driftwood.behaviour.Slip.Kind;
 import driftwood.behaviour.Surface.Target;
 import driftwood.behaviour.TrialResults.Answer;
+import driftwood.store.Scratch;
 import driftwood.witness.Asking.Manner;
 import driftwood.witness.Trial;
 import java.io.IOException;
@@ -45,7 +46,7 @@ final class InterpreterGround implements Ground {
         this.run = run;
         this.root = root;
         this.limits = limits;
-        Path folder = Files.createTempDirectory("driftwood-trial-");
+        Path folder = Scratch.folder("trial");
         try {
             Path symbols = folder.resolve("symbols");
             JSON.writeValue(symbols.toFile(), surface.targets().stream().map(Target::symbol).toList());
@@ -98,7 +99,7 @@ final class InterpreterGround implements Ground {
     public TrialResults run(List<Case> cases, List<Slip> some, Queries queries, Effort effort) throws IOException {
         TrialResults results = new TrialResults();
         long until = effort.until();
-        Path folder = Files.createTempDirectory("driftwood-trial-");
+        Path folder = Scratch.folder("trial");
         try {
             Path caseFile = InterpreterRun.cases(folder, cases, queries, Manner.ALONG);
             Path slipFile = folder.resolve("slips");

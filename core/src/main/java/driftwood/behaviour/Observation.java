@@ -1,5 +1,6 @@
 package driftwood.behaviour;
 
+import driftwood.store.Scratch;
 import driftwood.witness.Asking;
 import driftwood.witness.Outcome;
 import driftwood.witness.Script;
@@ -72,7 +73,7 @@ final class Observation {
 
     private List<Outcome> apart(List<Script> scripts, Asking asking, Conditions conditions) {
         try {
-            Path folder = Files.createTempDirectory("driftwood-witness-");
+            Path folder = Scratch.folder("witness");
             try {
                 return run(scripts, asking, folder, conditions);
             } finally {

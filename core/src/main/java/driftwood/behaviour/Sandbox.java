@@ -3,6 +3,7 @@ package driftwood.behaviour;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import driftwood.store.Scratch;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -37,7 +38,7 @@ final class Sandbox implements AutoCloseable {
 
     Sandbox(Path project) throws IOException {
         // The last part has always the same length, so that texts which wrap at paths stay alike.
-        this.folder = Files.createTempDirectory("driftwood-run-").toRealPath();
+        this.folder = Scratch.folder("run").toRealPath();
         this.copy = folder.resolve("project");
         copy(project);
     }

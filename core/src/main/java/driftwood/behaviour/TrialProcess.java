@@ -1,5 +1,6 @@
 package driftwood.behaviour;
 
+import driftwood.store.Scratch;
 import driftwood.witness.Trial;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -24,7 +25,7 @@ final class TrialProcess implements AutoCloseable {
         this.homes = homes;
         this.limits = limits;
         this.caseMillis = caseMillis;
-        this.folder = Files.createTempDirectory("driftwood-trial-");
+        this.folder = Scratch.folder("trial");
     }
 
     /**

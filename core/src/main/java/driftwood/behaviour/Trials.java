@@ -1,6 +1,7 @@
 package driftwood.behaviour;
 
 import driftwood.behaviour.Ground.Effort;
+import driftwood.store.Scratch;
 import driftwood.witness.Asking;
 import driftwood.witness.Make;
 import driftwood.witness.Script;
@@ -102,7 +103,7 @@ final class Trials implements AutoCloseable {
     private TrialResults some(Task task, List<Slip> slips, Effort effort, TrialProcess process) throws IOException {
         Under under = task.under();
         long until = effort.until();
-        Path folder = Files.createTempDirectory("driftwood-trial-");
+        Path folder = Scratch.folder("trial");
         try {
             Path scriptFile = folder.resolve("scripts");
             List<Script> scripts = new ArrayList<>(task.scripts());

@@ -71,7 +71,7 @@ final class NullObject implements Pattern {
         String neutral = "a neutral " + type.get().simpleName();
         return Optional.of(new Fit(key(), score, skipping == 0
                 ? neutral + " can answer in one place what its callers put in place of nothing"
-                : skipping + " of " + nothing.guards().size() + " guards only skip, which " + neutral + " does by itself"));
+                : skipping + " of " + nothing.guards().size() + " callers only skip it, which " + neutral + " does by itself"));
     }
 
     @Override
@@ -84,7 +84,7 @@ final class NullObject implements Pattern {
                 new Role("null object", name, type.isEmpty())));
         List<Sketch> sketch = new ArrayList<>();
         type.ifPresent(each -> sketch.add(new Sketch(Site.beside(each, name), "", code(each, name, site))));
-        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("gives null")).toList();
+        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("returns null")).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         List<String> lines = site.lines(finding.file());
         for (Evidence each : yields) {
@@ -103,7 +103,7 @@ final class NullObject implements Pattern {
                 new Step("Remove the guards, one at a time.", nothing.guards().stream().map(Place::evidence).toList(),
                         "driftwood confirm after each"));
         Cost cost = new Cost(type.isPresent() ? 1 : 0, (type.isPresent() ? 12 : 0) - 2 * nothing.guards().size(),
-                "nothing looks like something in a debugger");
+                "in a debugger the empty object looks real");
         List<Evidence> after = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(),
                 "no guard: a new caller just uses what it gets"));
         return new Answer(roles, steps, cost, after, sketch);

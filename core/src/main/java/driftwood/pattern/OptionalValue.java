@@ -50,7 +50,7 @@ final class OptionalValue implements Pattern {
         double score = 0.48 + 0.25 * deciding / Math.max(1, nothing.guards().size())
                 + (nothing.careless().isEmpty() ? 0 : 0.1);
         return Optional.of(new Fit(key(), score, deciding + " of " + nothing.guards().size()
-                + " guards decide something for nothing, which callers can say with orElse()"));
+                + " callers use a default when it is null: orElse() says that"));
     }
 
     @Override
@@ -58,7 +58,7 @@ final class OptionalValue implements Pattern {
         Nothing nothing = (Nothing) finding.detail();
         List<Role> roles = List.of(new Role("source", Words.simple(nothing.source().split("\\(")[0]), true),
                 new Role("caller", nothing.guards().size() + nothing.careless().size() + " places", true));
-        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("gives null")).toList();
+        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("returns null")).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         site.type(nothing.source().split("#")[0]).ifPresent(owner -> owner.routines().stream()
                 .filter(each -> each.symbol().equals(nothing.source())).findFirst()

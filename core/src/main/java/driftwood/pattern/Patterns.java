@@ -29,6 +29,11 @@ public final class Patterns {
         return ALL;
     }
 
+    /** The keys of all patterns, in the order of the catalogue. */
+    public static List<String> keys() {
+        return ALL.stream().map(Pattern::key).toList();
+    }
+
     public static Optional<Pattern> byKey(String key) {
         return ALL.stream().filter(pattern -> pattern.key().equals(key)).findFirst();
     }

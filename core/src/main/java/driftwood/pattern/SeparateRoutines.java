@@ -34,6 +34,6 @@ final class SeparateRoutines implements Pattern {
                         List.of("Extract each side of the flag {flag} into a routine of its own, named for what it does.",
                         "Let {routine} call them.",
                         "Let each caller with a bare true or false call the one it means; remove {routine} when nobody is left."),
-                        new Cost(0, 6, "none"), "one routine more"));
+                        new Cost(0, 6, "none"), "one more routine"));
     }
 }

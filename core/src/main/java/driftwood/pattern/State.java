@@ -101,7 +101,7 @@ final class State implements Pattern {
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(1 + chain.arms().size(), 6 * chain.arms().size(), "the order of states is read from the "
                 + "transitions instead of one routine");
-        List<Evidence> after = List.of(new Evidence(newFile, 1, 1, "one state class more, and the transition into it"));
+        List<Evidence> after = List.of(new Evidence(newFile, 1, 1, "one more state class, and the transition into it"));
         return new Answer(roles, steps, cost, after, sketch);
     }
 }

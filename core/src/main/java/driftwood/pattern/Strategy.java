@@ -186,7 +186,7 @@ final class Strategy implements Pattern {
         List<Evidence> after = new ArrayList<>();
         owner.ifPresent(type -> after.add(new Evidence(type.file(), type.line(), type.line(),
                 "the new constant of " + type.simpleName() + ", with its strategy")));
-        after.add(new Evidence(newFile, 1, 1, "one class more"));
+        after.add(new Evidence(newFile, 1, 1, "one more class"));
         return new Answer(roles, steps, cost, after, sketch);
     }
 

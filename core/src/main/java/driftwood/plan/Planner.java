@@ -9,6 +9,7 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Fit;
 import driftwood.store.Hash;
+import driftwood.words.Nearest;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -43,7 +44,7 @@ public final class Planner {
         double score = Math.round(Math.min(0.95, Math.max(0.05, 0.95 - 0.18 * drag)) * 100) / 100.0;
         String because = String.format(Locale.ROOT, drag < 2.5
                 ? "a drag of %.1f is little: it works, and few places change with it"
-                : "free today, but a drag of %.1f comes due with the next change", drag);
+                : "costs nothing now; the next change pays (drag %.1f)", drag);
         return new Candidate(Candidate.LEAVE, score, because, new Cost(0, 0, "none"));
     }
 
@@ -55,9 +56,10 @@ public final class Planner {
      */
     public Plan plan(Finding finding, Optional<String> pattern) {
         List<Candidate> candidates = candidates(finding);
-        String chosen = pattern.orElse(candidates.get(0).pattern());
+        String chosen = pattern.map(each -> each.toLowerCase(Locale.ROOT)).orElse(candidates.get(0).pattern());
         if (candidates.stream().noneMatch(each -> each.pattern().equals(chosen))) {
-            throw new IllegalArgumentException("'" + chosen + "' does not answer this " + finding.smell()
+            throw new IllegalArgumentException("'" + chosen + "' does not fit this " + finding.smell() + Nearest.to(chosen, candidates.stream().map(Candidate::pattern).toList())
+                    .filter(near -> Patterns.byKey(chosen).isEmpty()).map(near -> "; did you mean '" + near + "'?").orElse("")
                     + "; candidates are " + String.join(", ", candidates.stream().map(Candidate::pattern).toList()));
         }
         List<Evidence> today = new DrillToday(finding, site).places();

@@ -41,6 +41,8 @@ public record Trail(Start start, String head, List<String> steps) {
 
     private static final Pattern COLLECTING =
             Pattern.compile("append|add|extend|insert|update|remove|discard|pop|push|put|get|write|read|close");
+    /** Nobody asks where a longer chain leads. */
+    public static final int LONGEST = 48;
     /** The element of a collection or array. */
     public static final String ELEMENT = "[]";
     /** Begins a step that only declares the type of the value so far. */
@@ -71,8 +73,8 @@ public record Trail(Start start, String head, List<String> steps) {
 
     /** This trail and one step more. */
     public Trail then(String step) {
-        if (start == Start.UNKNOWN) {
-            return this;
+        if (start == Start.UNKNOWN || steps.size() >= LONGEST) {
+            return UNKNOWN;
         }
         List<String> more = new ArrayList<>(steps.size() + 1);
         more.addAll(steps);

@@ -17,6 +17,9 @@ import java.util.concurrent.ConcurrentHashMap;
 
 /** The types of a project and how they descend from one another. Unchanging once they are linked. */
 final class Types {
+    /** A line of heirs that is longer is no design; each type keeping all above it would grow with the square. */
+    private static final int MOST_ANCESTORS = 256;
+
     private final Map<String, TypeOutline> types = new LinkedHashMap<>();
     private final Map<String, Outline> files = new HashMap<>();
     private final Map<String, List<TypeOutline>> nested = new HashMap<>();
@@ -93,11 +96,11 @@ final class Types {
         return children.getOrDefault(type.name(), List.of());
     }
 
-    /** All supertypes, nearest first, without the type itself. */
+    /** All supertypes, nearest first, without the type itself; the first few hundred where somebody wrote more. */
     Set<TypeOutline> ancestors(TypeOutline type) {
         Set<TypeOutline> known = ancestors.get(type.name());
         if (known == null) {
-            known = Collections.unmodifiableSet(closure(type, parents));
+            known = Collections.unmodifiableSet(closure(type, parents, MOST_ANCESTORS));
             ancestors.put(type.name(), known);
         }
         return known;
@@ -105,13 +108,13 @@ final class Types {
 
     /** All subtypes, without the type itself. */
     Set<TypeOutline> descendants(TypeOutline type) {
-        return closure(type, children);
+        return closure(type, children, Integer.MAX_VALUE);
     }
 
-    private static Set<TypeOutline> closure(TypeOutline from, Map<String, List<TypeOutline>> edges) {
+    private static Set<TypeOutline> closure(TypeOutline from, Map<String, List<TypeOutline>> edges, int most) {
         Set<TypeOutline> seen = new LinkedHashSet<>();
         Deque<TypeOutline> open = new ArrayDeque<>(edges.getOrDefault(from.name(), List.of()));
-        while (!open.isEmpty()) {
+        while (!open.isEmpty() && seen.size() < most) {
             TypeOutline next = open.poll();
             if (!next.equals(from) && seen.add(next)) {
                 open.addAll(edges.getOrDefault(next.name(), List.of()));
@@ -122,7 +125,10 @@ final class Types {
 
     /** False where the project knows every ancestor. */
     boolean hasForeignParent(TypeOutline type) {
-        return type.supertypes().size() > parents(type).size()
-                || parents(type).stream().anyMatch(parent -> !parent.equals(type) && hasForeignParent(parent));
+        return hasUnknownParent(type) || ancestors(type).stream().anyMatch(this::hasUnknownParent);
+    }
+
+    private boolean hasUnknownParent(TypeOutline type) {
+        return type.supertypes().size() > parents(type).size();
     }
 }

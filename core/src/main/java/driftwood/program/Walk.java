@@ -116,7 +116,21 @@ public abstract class Walk extends Whereabouts {
 
     /** The way to a value from here. */
     protected final Trail trail(Node node) {
-        return node.accept(trails);
+        return isTooLong(node) ? Trail.UNKNOWN : node.accept(trails);
+    }
+
+    /** Seen before walking down to where it starts: a chain of thousands of links asks at each of them. */
+    private static boolean isTooLong(Node node) {
+        Node at = node;
+        for (int links = 0; links <= Trail.LONGEST; links++) {
+            Node next = at instanceof Member member ? member.receiver() : at instanceof Call call ? call.receiver().orElse(null)
+                    : at instanceof Index index ? index.receiver() : at instanceof Assignment assignment ? assignment.target() : null;
+            if (next == null) {
+                return false;
+            }
+            at = next;
+        }
+        return true;
     }
 
     private final TreeVisitor<Trail> trails = new TreeVisitor<>() {
@@ -132,13 +146,13 @@ public abstract class Walk extends Whereabouts {
 
         @Override
         public Trail visitMember(Member member) {
-            return trail(member.receiver()).then(member.name());
+            return member.receiver().accept(this).then(member.name());
         }
 
         @Override
         public Trail visitCall(Call call) {
             Trail bare = file.file().language().hasImpliedSelf() || call.name().equals("super") ? Trail.THIS : Trail.MODULE;
-            Trail owner = call.receiver().map(Walk.this::trail).orElse(bare);
+            Trail owner = call.receiver().map(each -> each.accept(this)).orElse(bare);
             return owner.thenCall(call.name(), call.arguments().size());
         }
 
@@ -154,7 +168,7 @@ public abstract class Walk extends Whereabouts {
 
         @Override
         public Trail visitIndex(Index index) {
-            return trail(index.receiver()).then(Trail.ELEMENT);
+            return index.receiver().accept(this).then(Trail.ELEMENT);
         }
 
         @Override

@@ -22,7 +22,9 @@ public interface Reader {
      * Reads some files and hands each tree on as soon as it is made, so that no two are held longer than needed.
      *
      * @param sources texts of this reader's language; never null
-     * @param take    called once for each file, in any order, also for files with errors
+     * @param take    called once for each file, in any order, also for files with syntax errors
+     * @throws RuntimeException where it fails on a file for a reason of its own, as {@code StackOverflowError} does on one that is
+     *         nested too deeply; files not yet handed on can be read one by one then
      */
     void read(List<SourceText> sources, Consumer<FileTree> take);
 }

@@ -12,6 +12,8 @@ import java.util.List;
  * @param reasons why, most important first; each a clause that can stand alone
  */
 public record Drag(double value, List<String> reasons) {
+    /** No drag is higher. */
+    public static final double MOST = 5.0;
     private static final double PER_REACH = 0.8;
     private static final double PER_SPREAD = 0.5;
     private static final double PER_SIZE = 0.25;
@@ -35,7 +37,7 @@ public record Drag(double value, List<String> reasons) {
         private Builder(int reach, int files, int size) {
             sum = PER_REACH * log2(1 + Math.max(1, reach)) + PER_SPREAD * log2(Math.max(1, files))
                     + PER_SIZE * log2(1 + Math.max(0, size));
-            reasons.add(reach + (reach == 1 ? " place in " : " places in ") + files
+            reasons.add(reach == 1 ? "1 place to edit" : reach + " places in " + files
                     + (files == 1 ? " file to edit together" : " files to edit together"));
         }
 
@@ -49,7 +51,7 @@ public record Drag(double value, List<String> reasons) {
         }
 
         public Drag build() {
-            double bounded = Math.min(5.0, Math.max(0.0, sum));
+            double bounded = Math.min(MOST, Math.max(0.0, sum));
             return new Drag(Math.round(bounded * 10) / 10.0, List.copyOf(reasons));
         }
     }
@@ -70,7 +72,7 @@ public record Drag(double value, List<String> reasons) {
         double sum = value + Math.min(MOST_FOR_CHANGES, PER_RECENT_CHANGE * log2(1 + churn.recent()));
         if (churn.together() >= 2) {
             sum += PER_CHANGE_TOGETHER * churn.together() / churn.latest();
-            all.add(0, all.remove(0).replace(" to edit together", "") + ", changed together in " + churn.together()
+            all.add(0, all.remove(0).replaceAll(" to edit( together)?", "") + ", changed together in " + churn.together()
                     + " of the last " + churn.latest() + " commits to them");
         } else if (churn.recent() >= 2) {
             all.add("changed in " + churn.recent() + " commits within a year");
@@ -79,7 +81,7 @@ public record Drag(double value, List<String> reasons) {
             sum -= FOR_REST;
             all.add("at rest: not changed within a year");
         }
-        return new Drag(Math.round(Math.min(5.0, Math.max(0.0, sum)) * 10) / 10.0, List.copyOf(all));
+        return new Drag(Math.round(Math.min(MOST, Math.max(0.0, sum)) * 10) / 10.0, List.copyOf(all));
     }
 
     private static double log2(double x) {

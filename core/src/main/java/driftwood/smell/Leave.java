@@ -1,8 +1,10 @@
 package driftwood.smell;
 
 import driftwood.source.SourceText;
+import driftwood.words.Nearest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -13,36 +15,43 @@ import java.util.regex.Pattern;
  * @param file   relative path
  * @param line   of the comment
  * @param below  the next line with code; the same where code stands before the comment
- * @param smells keys of the smells meant
+ * @param smells keys of the smells meant; none where the comment does not say to leave anything
  * @param reason why; empty where it is missing, which makes the comment void
  */
 public record Leave(String file, int line, int below, List<String> smells, String reason) {
-    private static final String MARK = "driftwood: leave";
-    private static final Pattern FORM = Pattern.compile("(?://|#|/?\\*+)\\s*driftwood: leave\\s+([\\w, -]*?)"
-            + "(?:\\s+because\\b\\s*(.*?))?\\s*(?:\\*/)?\\s*$");
+    private static final Pattern MARKED = Pattern.compile("(?i)driftwood:");
+    private static final Pattern FORM = Pattern.compile("(?i)(?://|#|/?\\*+)\\s*driftwood:\\s*(.*?)\\s*(?:\\*/)?\\s*$");
+    private static final Pattern LEAVE = Pattern.compile("(?i)leave\\s+([\\w-]+(?:\\s*,\\s*[\\w-]+)*)\\b(?:\\s+because\\b\\s*(.*)|.*)");
     private static final Pattern COMMENT = Pattern.compile("\\s*(//.*|#.*|/\\*.*|\\*.*|@\\w.*)?");
 
-    /** All such comments of a file, those without a reason too. */
+    /** All such comments of a file, and those that only begin like one. */
     static List<Leave> in(SourceText source) {
-        if (!source.text().contains(MARK)) {
+        if (!MARKED.matcher(source.text()).find()) {
             return List.of();
         }
         List<Leave> leaves = new ArrayList<>();
         String[] lines = source.text().split("\n", -1);
         for (int i = 0; i < lines.length; i++) {
-            Matcher form = FORM.matcher(lines[i].stripTrailing());
-            if (form.find()) {
+            Matcher form = MARKED.matcher(lines[i]).find() ? FORM.matcher(lines[i].stripTrailing()) : null;
+            if (form != null && form.find()) {
                 boolean alone = lines[i].substring(0, form.start()).isBlank();
                 int below = i;
                 while (alone && below < lines.length - 1 && COMMENT.matcher(lines[below]).matches()) {
                     below++;
                 }
-                List<String> smells = List.of(form.group(1).strip().split("\\s*,\\s*"));
-                String reason = form.group(2) == null ? "" : form.group(2).strip();
-                leaves.add(new Leave(source.file().path(), i + 1, below + 1, smells, reason));
+                leaves.add(of(form.group(1), source.file().path(), i + 1, below + 1));
             }
         }
         return leaves;
+    }
+
+    private static Leave of(String said, String file, int line, int below) {
+        Matcher leave = LEAVE.matcher(said);
+        if (!leave.matches()) {
+            return new Leave(file, line, below, List.of(), "");
+        }
+        List<String> smells = List.of(leave.group(1).toLowerCase(Locale.ROOT).split("\\s*,\\s*"));
+        return new Leave(file, line, below, smells, leave.group(2) == null ? "" : leave.group(2).strip());
     }
 
     boolean covers(Finding finding) {
@@ -53,9 +62,13 @@ public record Leave(String file, int line, int below, List<String> smells, Strin
 
     /** What is wrong with it; empty where nothing is. @param used whether it covers a finding */
     String complaint(boolean used) {
+        if (smells.isEmpty()) {
+            return "this comment does nothing: write 'driftwood: leave SMELL because ...'";
+        }
         List<String> unknown = smells.stream().filter(each -> !Catalogue.keys().contains(each)).toList();
         if (!unknown.isEmpty()) {
-            return "there is no smell '" + String.join("', '", unknown) + "' to leave";
+            return "there is no smell '" + String.join("', '", unknown) + "' to leave" + Nearest.to(unknown.get(0), Catalogue.keys())
+                    .map(near -> "; did you mean '" + near + "'?").orElse("");
         }
         if (reason.isEmpty()) {
             return "a reason is missing: write 'driftwood: leave " + String.join(", ", smells) + " because ...'";

@@ -3,6 +3,7 @@ package driftwood.smell;
 import driftwood.history.History;
 import driftwood.program.Outline;
 import driftwood.program.Program;
+import driftwood.source.Language;
 import driftwood.source.SourceFinder;
 import driftwood.source.Unread;
 import java.nio.file.Path;
@@ -10,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.concurrent.FutureTask;
 import java.util.function.IntConsumer;
 import java.util.function.Supplier;
@@ -32,13 +32,14 @@ public final class Scan {
      * @param settings what the project decided for itself
      * @param memory   what earlier scans saw
      * @param cures    knows the patterns that answer a finding
+     * @param mishaps  keeps the details of failures of our own
      */
     public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress, Settings settings,
-            Memory memory, Cures cures) {
+            Memory memory, Cures cures, Mishaps mishaps) {
         /** Everything, with all cores, silently. */
         public static final Options DEFAULT =
                 new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { }, Settings.DEFAULT,
-                        Memory.NONE, Cures.NONE);
+                        Memory.NONE, Cures.NONE, Mishaps.NONE);
 
         boolean judgesTests() {
             return tests || settings.tests();
@@ -54,20 +55,28 @@ public final class Scan {
      * @param fits     the patterns that answer each finding, best first, by its id
      * @param unread   what could not be read, by file and line
      * @param latin    files that are not UTF-8 and were read as ISO-8859-1
-     * @param files    how many were read
-     * @param lines    how many they have
-     * @param languages number of files by language
-     * @param left     how many findings a comment left out
+     * @param files    those that were read, in the order of their paths
+     * @param left     findings that a comment left out
      * @param complaints what is wrong with such comments
      */
     public record Result(Path root, Supplier<Program> linked, List<Finding> findings, Map<String, List<Fit>> fits,
-            List<Unread> unread, List<String> latin, int files, int lines, Map<String, Integer> languages, int left,
-            List<Unread> complaints) {
+            List<Unread> unread, List<String> latin, List<Read> files, List<Finding> left, List<Unread> complaints) {
 
         /** All files linked. */
         public Program program() {
             return linked.get();
         }
+    }
+
+    /**
+     * A file that was read.
+     *
+     * @param path     relative to the root
+     * @param lines    how many it has
+     * @param language its language
+     * @param test     whether it is test code, told by its place
+     */
+    public record Read(String path, int lines, Language language, boolean test) {
     }
 
     public Scan(Options options) {
@@ -103,12 +112,14 @@ public final class Scan {
         unread.addAll(seeing.unread());
         unread.addAll(conclusion.unread());
         unread.sort(null);
-        int left = (int) judged.stream().filter(each -> leaves.stream().anyMatch(leave -> leave.covers(each))).count();
-        Map<String, Integer> languages = new TreeMap<>();
-        traces.forEach(each -> languages.merge(each.file().language().key(), 1, Integer::sum));
+        List<Finding> left = judged.stream().filter(each -> wanted(each) && leaves.stream().anyMatch(leave -> leave.covers(each))).toList();
         return new Result(root, linked::wholeProgram, findings, conclusion.fits(), unread,
-                traces.stream().filter(Trace::latin).map(each -> each.file().path()).toList(), traces.size(),
-                traces.stream().mapToInt(Trace::lines).sum(), languages, left, complaints(leaves, judged));
+                traces.stream().filter(Trace::latin).map(each -> each.file().path()).toList(), traces.stream().map(Scan::read).toList(),
+                left, complaints(leaves, judged));
+    }
+
+    private static Read read(Trace trace) {
+        return new Read(trace.file().path(), trace.lines(), trace.file().language(), trace.file().test());
     }
 
     private static List<Unread> complaints(List<Leave> leaves, List<Finding> judged) {

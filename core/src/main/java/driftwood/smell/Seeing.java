@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
 
 /**
  * The first phase of a scan: reads and sees all files in parallel, batch by batch; what an earlier scan saw of a file
@@ -82,7 +83,7 @@ final class Seeing {
                         Remembered.of(options.memory(), each.file().path(), each.digest(), each.lines()));
                 known.ifPresentOrElse(facts::add, () -> bytes(each.file()).ifPresent(bytes -> lost.put(each.file(), bytes)));
             }
-            read(lost, Map.of()).forEach(each -> facts.add(each.fresh().orElseThrow()));
+            read(lost, Map.of()).forEach(each -> each.fresh().ifPresent(facts::add));
         });
         return sorted(facts);
     }
@@ -93,7 +94,7 @@ final class Seeing {
         crew.share(batches(traces), at -> {
             Map<SourceFile, byte[]> again = new LinkedHashMap<>();
             batch(traces, at).forEach(each -> bytes(each.file()).ifPresent(bytes -> again.put(each.file(), bytes)));
-            read(again, Map.of()).forEach(each -> facts.add(each.fresh().orElseThrow()));
+            read(again, Map.of()).forEach(each -> each.fresh().ifPresent(facts::add));
         });
         return sorted(facts);
     }
@@ -142,10 +143,34 @@ final class Seeing {
             }
         }));
         List<Trace> traces = new ArrayList<>();
-        texts.forEach((language, batch) -> readers.of(language).read(batch, tree -> see(tree).ifPresent(facts ->
+        texts.forEach((language, batch) -> read(readers.of(language), batch, tree -> see(tree).ifPresent(facts ->
                 traces.add(remembered(tree.file(), latin.contains(tree.file().path()), facts,
                         keys.getOrDefault(tree.file().path(), ""))))));
         return traces;
+    }
+
+    /** A file that breaks its reader must not take its neighbours along: they are read again, one by one. */
+    private void read(Reader reader, List<SourceText> texts, Consumer<FileTree> take) {
+        Set<SourceFile> taken = new HashSet<>();
+        try {
+            reader.read(texts, tree -> {
+                taken.add(tree.file());
+                take.accept(tree);
+            });
+        } catch (RuntimeException | StackOverflowError | AssertionError e) {
+            List<SourceText> left = texts.stream().filter(each -> !taken.contains(each.file())).toList();
+            if (texts.size() > 1) {
+                left.forEach(each -> read(reader, List.of(each), take));
+            } else {
+                left.forEach(each -> failed(each.file(), e));
+            }
+        }
+    }
+
+    private void failed(SourceFile file, Throwable problem) {
+        String why = problem instanceof StackOverflowError ? "nested too deeply to be read"
+                : "a defect in Driftwood (" + problem.getClass().getSimpleName() + ")" + options.mishaps().keep(file.path(), problem);
+        unread.add(new Unread(file.path(), 1, why));
     }
 
     private Trace remembered(SourceFile file, boolean latin, Facts.Fresh facts, String key) {
@@ -201,9 +226,9 @@ final class Seeing {
             }
             return Optional.of(new Facts.Fresh(OutlineBuilder.of(tree), sightings,
                     new Remarks(Leave.in(tree.source()), tree.unread())));
-        } catch (StackOverflowError e) {
+        } catch (RuntimeException | StackOverflowError | AssertionError e) {
             unread.addAll(tree.unread());
-            unread.add(new Unread(tree.file().path(), 1, "nested too deeply to be looked at"));
+            failed(tree.file(), e);
             return Optional.empty();
         }
     }

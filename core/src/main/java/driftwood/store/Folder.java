@@ -4,13 +4,8 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -61,15 +56,7 @@ public final class Folder {
         try {
             Path target = path.resolve(name);
             Files.createDirectories(target.getParent());
-            Path draft = Files.createTempFile(target.getParent(), ".draft", null);
-            try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
-                ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
-                while (bytes.hasRemaining()) {
-                    channel.write(bytes);
-                }
-                channel.force(true);
-            }
-            return Files.move(draft, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            return Whole.write(target, text);
         } catch (IOException e) {
             throw new UncheckedIOException("cannot write " + path.resolve(name), e);
         }
@@ -84,8 +71,8 @@ public final class Folder {
         try {
             return MAPPER.readValue(file.toFile(), type);
         } catch (JsonProcessingException e) {
-            throw new IOException(file + ":" + (e.getLocation() == null ? 1 : e.getLocation().getLineNr())
-                    + " is damaged: " + e.getOriginalMessage(), e);
+            String why = e.getOriginalMessage().replaceAll("\\(?\\s*(start marker )?at \\[Source:.*|\\n.*", "").strip();
+            throw new IOException(file + ":" + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()) + " is damaged: " + why, e);
         }
     }
 

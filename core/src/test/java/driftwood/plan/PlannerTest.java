@@ -18,6 +18,7 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Cures;
 import driftwood.smell.Memory;
+import driftwood.smell.Mishaps;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import java.nio.file.Path;
@@ -39,7 +40,7 @@ class PlannerTest {
 
     private void given(String smell, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE)).run(root, List.of(root));
+        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
         finding = result.findings().get(0);
         planner = new Planner(Site.of(result));
     }
@@ -127,7 +128,7 @@ class PlannerTest {
     void aPatternThatDoesNotAnswerIsRefusedWithThoseThatDo() {
         given("telescoping-constructor", BERTH);
         assertThatThrownBy(() -> planner.plan(finding, Optional.of("visitor"))).isInstanceOf(IllegalArgumentException.class)
-                .hasMessageContaining("'visitor' does not answer this telescoping-constructor")
+                .hasMessageContaining("'visitor' does not fit this telescoping-constructor")
                 .hasMessageContaining("builder").hasMessageContaining("leave-it");
     }
 

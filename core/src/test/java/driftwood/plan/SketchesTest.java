@@ -14,6 +14,7 @@ import driftwood.Given;
 import driftwood.pattern.Site;
 import driftwood.smell.Cures;
 import driftwood.smell.Memory;
+import driftwood.smell.Mishaps;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import java.nio.file.Path;
@@ -29,7 +30,7 @@ class SketchesTest {
 
     private String sketch(String smell, String pattern, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE)).run(root, List.of(root));
+        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
         return new Planner(Site.of(result)).plan(result.findings().get(0), Optional.of(pattern)).sketch();
     }
 

@@ -18,7 +18,7 @@ class DragTest {
     void risksThatApplyAreAddedWithTheirReasons() {
         Drag drag = Drag.of(1, 1, 0).risk(true, 0.5, "no default").risk(false, 2.0, "never").build();
         assertThat(drag.value()).isEqualTo(1.3);
-        assertThat(drag.reasons()).containsExactly("1 place in 1 file to edit together", "no default");
+        assertThat(drag.reasons()).containsExactly("1 place to edit", "no default");
     }
 
     @Test

@@ -7,6 +7,7 @@ import driftwood.source.Unread;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class LeaveTest {
@@ -25,7 +26,7 @@ class LeaveTest {
     void aCommentWithAReasonLeavesTheFindingOut(String members) {
         Scan.Result result = scan(members);
         assertThat(result.findings()).isEmpty();
-        assertThat(result.left()).isEqualTo(1);
+        assertThat(result.left()).hasSize(1);
     }
 
     @Test
@@ -40,6 +41,16 @@ class LeaveTest {
     void anUnknownSmellIsTold() {
         assertThat(scan("// driftwood: leave long-list because it is so\n" + LONG).complaints())
                 .extracting(Unread::why).containsExactly("there is no smell 'long-list' to leave");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "driftwood: ignore type-switch because it is so | this comment does nothing: write 'driftwood: leave SMELL because ...'",
+        "driftwood: leave type-swich because it is so | there is no smell 'type-swich' to leave; did you mean 'type-switch'?",
+        "driftwood: leave type-switch - fixed | a reason is missing: write 'driftwood: leave type-switch because ...'",
+        "Driftwood: Leave Type-Switch because it is so | leaves nothing: there is no type-switch here any more"})
+    void aCommentThatDoesNothingIsTold(String comment, String why) {
+        assertThat(scan("// " + comment + "\nint n;").complaints()).extracting(Unread::why).containsExactly(why);
     }
 
     @Test

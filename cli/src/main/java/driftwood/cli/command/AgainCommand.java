@@ -28,12 +28,13 @@ final class AgainCommand {
                     + "is kept in the recording.");
         }
         String wanted = Flags.operand(line, "the name of the recording");
-        Project project = Project.of(Flags.projectOf(line));
+        Project project = Project.at(Flags.projectOf(line), console);
         Recording recording = ConfirmCommand.recordings(List.of(wanted), project.root()).get(0);
         Recording one = recording.only(List.of(id));
         if (one.cases().isEmpty()) {
             throw new UsageException("--again: " + recording.of() + " has no case " + id + ".");
         }
+        Trusting.check(line, List.of(one), project);
         Confirming confirming = Programs.isOne(one) ? new Programs(project.root(), RunCommands.millis(line, one))
                 : ConfirmCommand.confirmation(line, one, project, console);
         Verdict first = confirming.confirm(one).get(0);

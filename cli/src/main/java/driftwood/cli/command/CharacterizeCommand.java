@@ -86,7 +86,7 @@ public final class CharacterizeCommand implements Command {
         if (line.hasOption("run")) {
             return RunCommands.record(line, console);
         }
-        Project project = Project.of(Flags.projectOf(line));
+        Project project = Project.at(Flags.projectOf(line), console);
         List<String> unknown = new ArrayList<>();
         ExitCode worst = ExitCode.FINE;
         for (String wanted : Flags.operands(line, "the id of a finding, a plan, or the name of a type")) {
@@ -109,10 +109,11 @@ public final class CharacterizeCommand implements Command {
         if (least > 100) {
             throw new UsageException("--at-least takes a percentage from 0 to 100, not '" + line.getOptionValue("at-least") + "'.");
         }
+        Trusting.checkConfigured(line, project);
         Scan.Result result = project.link(console);
         List<Chosen> all = wanted.stream().map(each -> Chosen.of(each, line.getOptionValue("observe", ""), project, result))
                 .toList();
-        RecordingText text = new RecordingText(new Style(console.colour()), console.width(), project.option());
+        RecordingText text = new RecordingText(new Style(console.colour()), console.width(), project.here());
         Map<Language, Characterization> ways = new EnumMap<>(Language.class);
         Standing standing = new Standing(line, project, result, console);
         ExitCode worst = ExitCode.FINE;
@@ -121,7 +122,7 @@ public final class CharacterizeCommand implements Command {
             standing.refuse(chosen.of());
             Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
             Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, project, result, key, console));
-            console.err().println("driftwood: running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
+            console.note("running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
                     + (seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
             Characterization.Result recorded = way.record(chosen.of(), chosen.kept(), chosen.surface(), most, Duration.ofSeconds(seconds));
             console.out().print(chosen == all.get(0) ? "" : "\n");
@@ -135,7 +136,9 @@ public final class CharacterizeCommand implements Command {
                 continue;
             }
             String replaced = standing.replaces(chosen.of());
-            Path saved = new Recordings(result.root()).save(recorded.recording().ran(CodePath.told(line, result.root())));
+            Recording made = recorded.recording().ran(CodePath.told(line, result.root()));
+            Path saved = new Recordings(result.root()).save(made);
+            Trusting.remember(made, project);
             recordings++;
             console.out().print(text.of(recorded, result.root().relativize(saved), replaced));
             if (recorded.notices().planted() > 0 && 100 * recorded.notices().share() < least) {

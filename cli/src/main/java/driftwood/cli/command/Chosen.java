@@ -1,7 +1,6 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.Surface;
-import driftwood.cli.Nearest;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.plan.Plan;
@@ -10,6 +9,7 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
 import driftwood.store.Folder;
+import driftwood.words.Nearest;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -54,7 +54,7 @@ record Chosen(String of, List<String> kept, Surface surface, String file) {
         try {
             return new Folder(plan.getParent()).read(plan, Plan.class).finding();
         } catch (IOException | RuntimeException e) {
-            throw new UsageException(file + " is no plan: " + e.getMessage() + ". 'driftwood plan ID' writes one.");
+            throw new UsageException(file + " is not a plan: " + e.getMessage() + ". 'driftwood plan ID' writes one.");
         }
     }
 

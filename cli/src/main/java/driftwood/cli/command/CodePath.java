@@ -10,6 +10,7 @@ import driftwood.cli.UsageException;
 import driftwood.program.Outline;
 import driftwood.smell.Scan;
 import driftwood.source.Language;
+import driftwood.store.Scratch;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -20,7 +21,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
-import org.apache.commons.io.FileUtils;
 
 /**
  * The classes of the observed project and what they need: named by the user now or when something was recorded, named in
@@ -100,7 +100,7 @@ final class CodePath {
         List<Path> sources = result.program().outlines().stream()
                 .filter(each -> !each.test() && each.language() == Language.JAVA).map(Outline::file)
                 .filter(file -> !file.endsWith("module-info.java")).map(result.root()::resolve).toList();
-        console.err().println("driftwood: compiling " + sources.size() + (sources.size() == 1 ? " file..." : " files..."));
+        console.note("compiling " + sources.size() + (sources.size() == 1 ? " file..." : " files..."));
         try {
             Compiler.compile(result.root(), sources, needs, target);
             return target;
@@ -114,7 +114,7 @@ final class CodePath {
     }
 
     private Path withLibraries(MavenLibraries maven, List<Path> sources, List<Path> needs, Path target) {
-        console.err().println("driftwood: asking Maven for the libraries...");
+        console.note("asking Maven for the libraries...");
         needs.addAll(maven.ask(result.program()));
         try {
             Compiler.compile(result.root(), sources, needs, target);
@@ -135,9 +135,7 @@ final class CodePath {
     /** A folder of this run's own: another run on the same project must not empty it. It is gone when this one ends. */
     private static Path target() {
         try {
-            Path target = Files.createTempDirectory("driftwood-classes-");
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> FileUtils.deleteQuietly(target.toFile())));
-            return target;
+            return Scratch.folder("classes");
         } catch (IOException e) {
             throw new UncheckedIOException("there is no place for temporary files", e);
         }

@@ -61,7 +61,7 @@ public final class ConfirmCommand implements Command {
 
     @Override
     public Options options() {
-        return Observed.options().addOption(Flags.value("format", "FORMAT", "text (default), json, or junit (XML for build servers)"))
+        return Observed.options().addOption(Flags.value("format", "FORMAT", "text (default), json, or junit (XML for CI servers)"))
                 .addOption(Flags.value("only", "CASE,...", "run only these cases, such as c7"))
                 .addOption(Flags.value("tests", "COMMAND", "run the project's own tests as well, in the project, and count "
                         + "their exit code in"))
@@ -71,13 +71,14 @@ public final class ConfirmCommand implements Command {
     @Override
     public ExitCode run(CommandLine line, Console console) {
         String format = Flags.choice(line, "format", List.of("text", "json", "junit"));
-        Project project = Project.of(Flags.projectOf(line));
+        Project project = Project.at(Flags.projectOf(line), console);
         List<Recording> recordings = recordings(line.getArgList(), project.root());
         List<Recording> wanted = recordings.stream().map(each -> only(line, each)).filter(each -> !each.cases().isEmpty())
                 .toList();
         if (wanted.isEmpty()) {
             throw new UsageException("--only: no recording has a case " + line.getOptionValue("only") + ".");
         }
+        Trusting.check(line, wanted, project);
         Map<Recording, List<Verdict>> verdicts = confirmed(line, wanted, project, console);
         Optional<Integer> tests = tests(line, project, console);
         console.out().print(switch (format) {
@@ -116,9 +117,9 @@ public final class ConfirmCommand implements Command {
                         .asking(chosen, result.program()))).confirm(each)));
         if (chosen.save()) {
             Path file = project.root().resolve(".driftwood/ways.json");
-            chosen.renamed().forEach(each -> console.err().println("driftwood: " + each + " Say so in " + file + " (now) and confirm again."));
+            chosen.renamed().forEach(each -> console.warn(each + " Say so in " + file + " (now) and confirm again."));
             if (chosen.asksForObjects()) {
-                console.err().println("driftwood: the code leaves open how some objects are made now. Say it in " + file
+                console.warn("the code leaves open how some objects are made now. Say it in " + file
                         + " (by, names) and confirm again.");
             }
         }
@@ -153,7 +154,7 @@ public final class ConfirmCommand implements Command {
             return Optional.empty();
         }
         String command = line.getOptionValue("tests");
-        console.err().println("driftwood: running the project's own tests: " + command);
+        console.note("running the project's own tests: " + command);
         boolean windows = System.getProperty("os.name").startsWith("Windows");
         try {
             Process process = new ProcessBuilder(windows ? List.of("cmd", "/c", command) : List.of("sh", "-c", command))

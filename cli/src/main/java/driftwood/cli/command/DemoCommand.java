@@ -97,7 +97,7 @@ public final class DemoCommand implements Command {
                 }
                 try (Stream<Path> content = Files.list(folder)) {
                     if (content.findAny().isPresent()) {
-                        throw new UsageException("the folder " + folder + " is not empty, and nothing in it shall be lost. "
+                        throw new UsageException("the folder " + folder + " is not empty, and demo only writes to a new or empty one. "
                                 + "Name another: driftwood demo DIR.");
                     }
                 }

@@ -47,11 +47,11 @@ public final class DrillCommand implements Command {
     @Override
     public ExitCode run(CommandLine line, Console console) {
         String id = Flags.operand(line, "the id of a finding");
-        Project project = Project.of(Flags.projectOf(line));
+        Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
         Site site = Site.of(result);
-        console.out().print(new FindingText(site, new Style(console.colour()), console.width(), project.option())
+        console.out().print(new FindingText(site, new Style(console.colour()), console.width(), project.here())
                 .drill(new Planner(site).drill(finding)).stripLeading());
         return ExitCode.FINE;
     }

@@ -4,17 +4,22 @@ import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.Project;
+import driftwood.cli.UsageException;
 import driftwood.cli.render.FindingText;
 import driftwood.cli.render.Style;
 import driftwood.cli.render.TopicText;
-import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
 import driftwood.plan.Planner;
 import driftwood.smell.Catalogue;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
-import driftwood.smell.Smell;
+import driftwood.store.Configuration;
+import driftwood.words.Glossary;
+import driftwood.words.Nearest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
@@ -29,19 +34,20 @@ public final class ExplainCommand implements Command {
 
     @Override
     public String operands() {
-        return "ID|KEY";
+        return "ID|KEY|WORD";
     }
 
     @Override
     public String summary() {
-        return "explain a finding, a smell or a pattern";
+        return "explain a finding, a smell, a pattern or a word";
     }
 
     @Override
     public String description() {
         return """
                 Shows one finding with its code, evidence, change drill and the patterns that answer it; or tells
-                what a smell or a pattern is, when to use it and when not.
+                what a smell or a pattern is, when to use it and when not, or what a word such as drag, arm or leave-it means.
+                'explain driftwood.yaml' prints a template of the configuration, with every key.
                 """;
     }
 
@@ -52,22 +58,40 @@ public final class ExplainCommand implements Command {
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
-        String wanted = Flags.operand(line, "the id of a finding, or the key of a smell or pattern");
+        String wanted = Flags.operand(line, "id of a finding, key of a smell or pattern, or word");
         Style style = new Style(console.colour());
-        Optional<Smell> smell = Catalogue.smell(wanted);
-        Optional<Pattern> pattern = Patterns.byKey(wanted);
-        if (smell.isPresent() || pattern.isPresent()) {
-            TopicText topic = new TopicText(style, console.width());
-            console.out().print(smell.map(topic::of).orElseGet(() -> topic.of(pattern.get())));
+        TopicText topic = new TopicText(style, console.width());
+        String key = wanted.toLowerCase(Locale.ROOT);
+        Optional<String> told = Catalogue.smell(key).map(topic::of).or(() -> Patterns.byKey(key).map(topic::of))
+                .or(() -> Glossary.of(wanted).map(topic::of));
+        if (wanted.equals(Configuration.FILE)) {
+            console.out().print(Configuration.template());
             return ExitCode.FINE;
         }
-        Project project = Project.of(Flags.projectOf(line));
+        if (told.isPresent()) {
+            console.out().print(told.get());
+            return ExitCode.FINE;
+        }
+        if (!wanted.matches("[a-z]{2}-[0-9a-z]+")) {
+            throw unknown(wanted);
+        }
+        Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(wanted, result);
         Site site = Site.of(result);
         Planner planner = new Planner(site);
-        console.out().print(new FindingText(site, style, console.width(), project.option()).of(finding,
+        console.out().print(new FindingText(site, style, console.width(), project.here()).of(finding,
                 Catalogue.smell(finding.smell()).orElseThrow(), planner.drill(finding), planner.candidates(finding)));
         return ExitCode.FINE;
+    }
+
+    private static UsageException unknown(String wanted) {
+        List<String> known = new ArrayList<>(Catalogue.keys());
+        known.addAll(Patterns.keys());
+        Glossary.terms().forEach(each -> known.add(each.key()));
+        return new UsageException("there is nothing called '" + wanted + "'" + Nearest.to(wanted.toLowerCase(Locale.ROOT), known)
+                .map(near -> "; did you mean '" + near + "'?").orElse(".") + " Ids of findings look like ts-1a2b3c; the smells are "
+                + String.join(", ", Catalogue.keys()) + "; the patterns " + String.join(", ", Patterns.keys()) + "; other words "
+                + String.join(", ", Glossary.terms().stream().map(Glossary.Term::key).toList()) + ".");
     }
 }

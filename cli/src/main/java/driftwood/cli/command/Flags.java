@@ -1,6 +1,7 @@
 package driftwood.cli.command;
 
 import driftwood.cli.UsageException;
+import driftwood.smell.Drag;
 import java.util.List;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Option;
@@ -20,11 +21,11 @@ final class Flags {
     }
 
     static Options project() {
-        return new Options().addOption(value("project", "DIR", "the project to work on (default: this folder)"));
+        return new Options().addOption(value("project", "DIR", "a folder of the project to work on (default: this folder)"));
     }
 
-    static List<String> projectOf(CommandLine line) {
-        return List.of(line.getOptionValue("project", "."));
+    static String projectOf(CommandLine line) {
+        return line.getOptionValue("project", ".");
     }
 
     /** A number of 0 or more. */
@@ -51,6 +52,16 @@ final class Flags {
             throw new UsageException("--" + option + " takes a number of " + (long) least + " or more, not '" + line.getOptionValue(option) + "'.");
         }
         return number;
+    }
+
+    /** A drag. */
+    static double drag(CommandLine line, String option) {
+        double drag = number(line, option, 0);
+        if (drag > Drag.MOST) {
+            throw new UsageException("--" + option + " takes a drag from 0.0 to " + Drag.MOST + ", not '" + line.getOptionValue(option)
+                    + "': no finding can have that much.");
+        }
+        return drag;
     }
 
     private static UsageException wrongNumber(String option, String text) {

@@ -12,6 +12,7 @@ import driftwood.cli.UsageException;
 import driftwood.cli.render.Style;
 import driftwood.program.Program;
 import driftwood.source.Language;
+import driftwood.store.Whole;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,11 +36,11 @@ final class KeepTests {
         Style style = new Style(console.colour());
         for (Map.Entry<String, String> each : written.files().entrySet()) {
             save(folder.resolve(each.getKey()), (python ? "# " : "// ") + MARK + each.getValue());
-            console.out().println("Wrote " + style.strong(folder.resolve(each.getKey()).toString()));
+            console.out().println("Wrote " + style.strong(project.shown(folder.resolve(each.getKey()).toString())));
         }
         console.out().println(written.cases() + " of " + recording.cases().size() + " cases of " + recording.of()
                 + " are in these tests." + (written.files().isEmpty() ? "" : " They need "
-                + (python ? "unittest alone" : "JUnit 5 and AssertJ, nothing of Driftwood") + "."));
+                + (python ? "unittest alone: python3 -m unittest discover -s " + project.shown(folder.toString()) : "JUnit 5 and AssertJ, nothing of Driftwood") + "."));
         written.left().forEach((why, count) -> console.out().println("  left out, " + count + ": " + Style.safe(why)));
         return written.files().isEmpty() ? ExitCode.ACT : ExitCode.FINE;
     }
@@ -55,9 +56,7 @@ final class KeepTests {
                         + "Move it or name another folder.");
             }
             Files.createDirectories(file.getParent());
-            Path draft = Files.createTempFile(file.getParent(), "driftwood-", ".draft");
-            Files.writeString(draft, text);
-            Files.move(draft, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+            Whole.write(file, text);
         } catch (IOException e) {
             throw new UsageException("--write-tests: " + file + " cannot be written: " + e.getMessage() + ".");
         }

@@ -22,7 +22,7 @@ final class Observed {
     }
 
     static Options options() {
-        return Flags.project()
+        return Flags.project().addOption(Trusting.option())
                 .addOption(Flags.value("classes", "DIR", "take the project's classes from this folder instead of "
                         + "compiling its sources; may be given several times"))
                 .addOption(Flags.value("classpath", "PATH", "what the project needs, separated as for java (default: classpath in driftwood.yaml, else what Maven tells)"))

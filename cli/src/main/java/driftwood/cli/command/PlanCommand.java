@@ -53,7 +53,7 @@ public final class PlanCommand implements Command {
     @Override
     public ExitCode run(CommandLine line, Console console) {
         String id = Flags.operand(line, "the id of a finding");
-        Project project = Project.of(Flags.projectOf(line));
+        Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
         Site site = Site.of(result);
@@ -64,7 +64,7 @@ public final class PlanCommand implements Command {
             throw new UsageException(e.getMessage() + ".");
         }
         Path saved = new Folder(result.root()).write("plans/" + plan.finding() + "-" + plan.pattern() + ".json", plan);
-        console.out().print(new PlanText(site, new Style(console.colour()), console.width(), project.option())
+        console.out().print(new PlanText(site, new Style(console.colour()), console.width(), project.here())
                 .of(plan, result.root().relativize(saved)));
         return ExitCode.FINE;
     }

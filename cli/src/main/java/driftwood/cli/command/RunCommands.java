@@ -29,7 +29,7 @@ final class RunCommands {
     }
 
     static ExitCode record(CommandLine line, Console console) {
-        Project project = Project.of(Flags.projectOf(line));
+        Project project = Project.at(Flags.projectOf(line), console);
         if (!line.getArgList().isEmpty()) {
             throw new UsageException("--run records commands, and nothing is done with " + String.join(" ", line.getArgList())
                     + ". Leave it out, or record it with a command of its own.");
@@ -43,11 +43,12 @@ final class RunCommands {
             throw new UsageException("--name: '" + name + "' must be made of letters, digits, '.', '-' and '_'.");
         }
         refuse(line, project, name, commands);
-        console.err().println("driftwood: running " + commands.size() + (commands.size() == 1 ? " command" : " commands")
+        console.note("running " + commands.size() + (commands.size() == 1 ? " command" : " commands")
                 + " twice, a second apart, each time in a copy of the project...");
         Recording recording = new Programs(project.root(), millis(line, null)).record(name, commands, input(line),
                 environment(line));
         Path saved = new Recordings(project.root()).save(recording);
+        Trusting.remember(recording, project);
         Style style = new Style(console.colour());
         StringBuilder text = new StringBuilder();
         text.append(style.strong("Recorded " + commands.size() + (commands.size() == 1 ? " command" : " commands")))
@@ -117,6 +118,7 @@ final class RunCommands {
             throw new UsageException("There is a recording run-" + name + " of other commands (" + String.join("; ", recorded)
                     + "). Choose another --name, or replace it with --anew.");
         }
+        Trusting.check(line, List.of(known.get()), project);
         Programs programs = new Programs(project.root(), millis(line, known.get()));
         if (programs.confirm(known.get()).stream().anyMatch(each -> each.kind() != Verdict.Kind.SAME)) {
             throw new UsageException("There is a recording run-" + name + ", and it no longer holds. See what changed with 'driftwood confirm"

@@ -3,32 +3,35 @@ package driftwood.cli.command;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
-import driftwood.cli.Nearest;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.FindingsJson;
+import driftwood.cli.render.FindingsLines;
 import driftwood.cli.render.FindingsMarkdown;
 import driftwood.cli.render.FindingsSarif;
+import driftwood.cli.render.FindingsSummary;
 import driftwood.cli.render.FindingsText;
+import driftwood.cli.render.Selected;
 import driftwood.cli.render.Style;
-import driftwood.history.Changes;
 import driftwood.smell.Catalogue;
 import driftwood.smell.Finding;
 import driftwood.smell.Scan;
+import driftwood.source.Language;
 import driftwood.store.Accepted;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
-import java.util.function.Predicate;
+import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 
 /** {@code scan}: finds smells, ranked by drag. */
 public final class ScanCommand implements Command {
     private static final int TOP = 20;
-    private static final List<String> FORMATS = List.of("text", "json", "sarif", "markdown");
+    private static final List<String> FORMATS = List.of("text", "lines", "json", "sarif", "markdown");
 
     @Override
     public String name() {
@@ -48,24 +51,25 @@ public final class ScanCommand implements Command {
     @Override
     public String description() {
         return """
-                Finds smells in the files and folders named (default: this folder), most drag first. Drag, 0.0 to
-                5.0, is how much a smell will hold back the next change. Nothing that is read is ever run.
-                Test code, hidden folders, build output and links are passed over.
+                Finds smells in the files and folders named (default: this folder), most drag first. Drag, 0.0 to 5.0, is how \
+                much a smell will hold back the next change. The whole project is read, the nearest folder upwards with \
+                .driftwood, driftwood.yaml or version control; paths choose what is shown. Nothing that is read is ever run. \
+                Test code is read but not judged; hidden folders, build output and links are passed over.
                 """;
     }
 
     @Override
     public Options options() {
         return new Options()
-                .addOption(Flags.value("format", "FORMAT", "text (default), json, sarif or markdown"))
+                .addOption(Flags.value("format", "FORMAT", "text (default), lines (one a finding, for editors and grep), json, sarif or markdown"))
+                .addOption(Flags.flag("summary", "where to begin: findings by smell and by package, on one screen"))
                 .addOption(Flags.value("smells", "KEY,...", "look for these smells only: "
                         + String.join(", ", Catalogue.keys())))
-                .addOption(Flags.value("min-drag", "N", "leave out findings of less drag"))
-                .addOption(Flags.value("fail-at", "N", "exit with 1 when a finding has this much drag or more"))
-                .addOption(Flags.value("top", "N", "in text, show the first N findings in full (default "
-                        + TOP + "; 0 for all)"))
-                .addOption(Flags.flag("tests", "look at test code too"))
-                .addOption(Flags.value("changed-since", "REV", "only findings in files that changed since a git revision"))
+                .addOption(Flags.value("min-drag", "N", "leave out findings of less drag (0.0 to 5.0)"))
+                .addOption(Flags.value("fail-at", "N", "exit with 1 when a finding has this much drag or more (0.0 to 5.0)"))
+                .addOption(Flags.value("top", "N", "show the first N findings only (in text " + TOP + " where nothing is said; 0 for all)"))
+                .addOption(Flags.flag("tests", "judge test code too"))
+                .addOption(Flags.value("touched-since", "REV", "only findings in files that changed since a git revision"))
                 .addOption(Flags.flag("accept", "accept today's findings: later scans leave them out"))
                 .addOption(Flags.flag("with-accepted", "do not leave accepted findings out"));
     }
@@ -73,45 +77,73 @@ public final class ScanCommand implements Command {
     @Override
     public ExitCode run(CommandLine line, Console console) {
         String format = Flags.choice(line, "format", FORMATS);
-        double least = Flags.number(line, "min-drag", 0);
-        double limit = Flags.number(line, "fail-at", Double.POSITIVE_INFINITY);
-        int top = (int) Flags.number(line, "top", TOP);
-        List<String> smells = smells(line);
-        Project project = Project.of(line.getArgList());
-        Scan.Result result = project.scan(smells, line.hasOption("tests"), console);
-        Accepted accepted = accepted(project);
-        Predicate<Finding> changed = changed(line, project);
-        List<Finding> over = result.findings().stream().filter(each -> each.drag().value() >= least)
-                .filter(changed).toList();
-        if (line.hasOption("accept")) {
-            return accept(over, accepted, project, smells, console);
+        Flags.number(line, "top", TOP);
+        List<Project> projects = Project.all(line.getArgList(), console);
+        boolean text = format.equals("text") || format.equals("lines");
+        if (projects.size() > 1 && (!text || line.hasOption("accept"))) {
+            throw new UsageException("these places are in " + projects.size() + " projects (" + String.join(", ", projects.stream()
+                    .map(each -> each.root().toString()).toList()) + "); " + (text ? "--accept" : "--format " + format) + " takes one at a time.");
         }
-        List<Finding> shown = line.hasOption("with-accepted") ? over
-                : over.stream().filter(each -> !accepted.has(each)).toList();
-        tell(accepted, result, smells, over.size() - shown.size(), console);
-        console.out().print(switch (format) {
-            case "json" -> FindingsJson.of(result, shown) + "\n";
-            case "sarif" -> FindingsSarif.of(result, shown) + "\n";
-            case "markdown" -> FindingsMarkdown.of(result, shown);
-            default -> new FindingsText(result, new Style(console.colour()), console.width(), project.option())
-                    .of(shown, top == 0 ? Integer.MAX_VALUE : top);
-        });
-        if (shown.stream().anyMatch(each -> each.drag().value() >= limit)) {
-            return ExitCode.ACT;
+        ExitCode worst = ExitCode.FINE;
+        for (Project project : projects) {
+            if (projects.size() > 1 && format.equals("text")) {
+                console.out().println((project == projects.get(0) ? "" : "\n") + new Style(console.colour()).strong("Project " + project.root()) + "\n");
+            }
+            worst = worst.or(run(line, format, project, console));
         }
-        return result.unread().isEmpty() ? ExitCode.FINE : ExitCode.UNREAD;
+        return worst;
     }
 
-    /** Findings whose place is in a changed file. The whole project is read all the same, for its types and callers. */
-    private static Predicate<Finding> changed(CommandLine line, Project project) {
-        if (!line.hasOption("changed-since")) {
-            return finding -> true;
+    private static ExitCode run(CommandLine line, String format, Project project, Console console) {
+        Selecting selecting = Selecting.of(line, project);
+        boolean foreign = tellForeign(project, console);
+        Scan.Result result = project.scan(selecting.smells(), line.hasOption("tests"), console);
+        Accepted accepted = accepted(project);
+        if (line.hasOption("accept")) {
+            return accept(selecting, result, accepted, project, console);
         }
-        try {
-            Set<String> files = Changes.since(project.root(), line.getOptionValue("changed-since"));
-            return finding -> files.contains(finding.file());
-        } catch (Changes.NoAnswer e) {
-            throw new UsageException("--changed-since: " + e.getMessage() + ".");
+        Selected selected = selecting.select(result, project.scope(), line.hasOption("with-accepted") ? Optional.empty() : Optional.of(accepted));
+        tellAside(selected, line, project, console);
+        tellStale(accepted, result, selecting.smells(), console);
+        console.out().print(rendered(selected, line, format, project, console));
+        ExitCode unread = selected.unread().isEmpty() && !foreign ? ExitCode.FINE : ExitCode.UNREAD;
+        return selecting.fails(selected.findings()) ? ExitCode.ACT : unread;
+    }
+
+    private static String rendered(Selected all, CommandLine line, String format, Project project, Console console) {
+        int top = (int) Flags.number(line, "top", format.equals("text") ? TOP : 0);
+        int most = top == 0 ? Integer.MAX_VALUE : top;
+        Style style = new Style(console.colour());
+        if (line.hasOption("summary")) {
+            return new FindingsSummary(style, console.width(), project.here()).of(all);
+        }
+        return switch (format) {
+            case "json" -> FindingsJson.of(all.first(most)) + "\n";
+            case "sarif" -> FindingsSarif.of(all.first(most)) + "\n";
+            case "markdown" -> FindingsMarkdown.of(all.first(most));
+            case "lines" -> FindingsLines.of(all.first(most), project.here());
+            default -> new FindingsText(all.result(), style, console.width(), project.here()).of(all, most);
+        };
+    }
+
+    /** Files that were named outright, and are in no language that is read. @return whether there is one */
+    private static boolean tellForeign(Project project, Console console) {
+        boolean some = false;
+        for (Path each : project.scope().places()) {
+            if (Files.isRegularFile(each) && Language.ofFileName(each.getFileName().toString()).isEmpty()) {
+                console.warn("not read: " + each.getFileName() + " is in no language that Driftwood reads: " + String.join(", ",
+                        Arrays.stream(Language.values()).map(language -> language.title() + " (." + language.extension() + ")").toList()) + ".");
+                some = true;
+            }
+        }
+        return some;
+    }
+
+    /** Where all that was named is test code, nothing was judged. */
+    private static void tellAside(Selected selected, CommandLine line, Project project, Console console) {
+        boolean judged = line.hasOption("tests") || project.settings().tests();
+        if (!judged && !selected.files().isEmpty() && selected.files().stream().allMatch(Scan.Read::test)) {
+            console.warn("all of this is test code, which was read but not judged; --tests judges it.");
         }
     }
 
@@ -119,47 +151,30 @@ public final class ScanCommand implements Command {
         try {
             return Accepted.in(project.root());
         } catch (IOException e) {
-            throw new UsageException(e.getMessage() + ". Mend it, or remove it and accept again.");
+            throw new UsageException(e.getMessage() + ". Fix it, or remove it and accept again.");
         }
     }
 
-    /** Findings of smells that were not looked for stay accepted. */
-    private static ExitCode accept(List<Finding> over, Accepted before, Project project, List<String> smells,
-            Console console) {
-        Accepted fresh = before.with(over);
-        List<Accepted.Entry> all = new ArrayList<>(fresh.findings());
-        before.findings().stream().filter(each -> !smells.isEmpty() && !smells.contains(each.smell())).forEach(all::add);
+    /** What is accepted elsewhere, or of smells that were not looked for, stays accepted. */
+    private static ExitCode accept(Selecting selecting, Scan.Result result, Accepted before, Project project, Console console) {
+        List<Finding> over = selecting.over(result, project.scope());
+        List<Accepted.Entry> all = new ArrayList<>(before.with(over).findings());
+        List<String> there = result.findings().stream().filter(each -> !project.scope().has(each.file())).map(Finding::id).toList();
+        before.findings().stream().filter(each -> all.stream().noneMatch(kept -> kept.id().equals(each.id())))
+                .filter(each -> there.contains(each.id()) || !selecting.smells().isEmpty() && !selecting.smells().contains(each.smell()))
+                .forEach(all::add);
         Path file = new Accepted(Accepted.FORMAT, all).save(project.root());
         console.out().println("Accepted " + over.size() + (over.size() == 1 ? " finding" : " findings") + " in "
-                + project.root().relativize(file) + ". Write the reasons into that file, and commit it.");
+                + project.shown(project.root().relativize(file).toString()) + ". Write the reasons into that file, and commit it.");
         return ExitCode.FINE;
     }
 
-    private static void tell(Accepted accepted, Scan.Result result, List<String> smells, int left, Console console) {
-        if (left > 0) {
-            console.warn(left + (left == 1 ? " accepted finding is" : " accepted findings are")
-                    + " left out; --with-accepted shows them.");
-        }
+    private static void tellStale(Accepted accepted, Scan.Result result, List<String> smells, Console console) {
         List<Accepted.Entry> stale = accepted.stale(result.findings(), smells);
         if (!stale.isEmpty()) {
             console.warn(stale.size() + (stale.size() == 1 ? " accepted finding is" : " accepted findings are")
                     + " gone: " + String.join(", ", stale.stream().map(Accepted.Entry::id).toList())
-                    + ". 'driftwood scan --accept' renews the file.");
+                    + ". 'driftwood scan --accept' updates the file.");
         }
-    }
-
-    private static List<String> smells(CommandLine line) {
-        if (!line.hasOption("smells")) {
-            return List.of();
-        }
-        List<String> wanted = List.of(line.getOptionValue("smells").split(","));
-        for (String key : wanted) {
-            if (!Catalogue.keys().contains(key)) {
-                throw new UsageException("there is no smell '" + key + "'" + Nearest.to(key, Catalogue.keys())
-                        .map(near -> "; did you mean '" + near + "'?").orElse(".")
-                        + " The smells are " + String.join(", ", Catalogue.keys()) + ".");
-            }
-        }
-        return wanted;
     }
 }

@@ -65,7 +65,7 @@ final class Standing {
         } catch (IOException e) {
             throw new UsageException(what + ", which cannot be read: " + e.getMessage() + " To replace it: --anew.");
         }
-        console.err().println("driftwood: " + of + " was recorded before; first of all, does that still hold?");
+        console.note(of + " was recorded before; first of all, does that still hold?");
         List<Verdict> verdicts = confirming(recording).confirm(recording);
         long other = verdicts.stream().filter(each -> each.kind() != Verdict.Kind.SAME).count();
         if (other > 0) {
@@ -76,6 +76,7 @@ final class Standing {
     }
 
     private Confirming confirming(Recording recording) {
+        Trusting.check(line, List.of(recording), project);
         if (Programs.isOne(recording)) {
             return new Programs(result.root(), RunCommands.millis(line, recording));
         }

@@ -1,6 +1,7 @@
 package driftwood.cli.render;
 
 import driftwood.pattern.Site;
+import driftwood.pattern.Answer.Cost;
 import driftwood.plan.Candidate;
 import driftwood.plan.Drill;
 import driftwood.smell.Evidence;
@@ -15,12 +16,12 @@ public final class FindingText {
 
     private final Style style;
     private final int width;
-    private final String option;
+    private final Here here;
     private final Excerpt excerpt;
 
-    /** @param option what the next command must add to work on the same project */
-    public FindingText(Site site, Style style, int width, String option) {
-        this.option = option;
+    /** @param here where the user stands */
+    public FindingText(Site site, Style style, int width, Here here) {
+        this.here = here;
         this.style = style;
         this.width = width;
         this.excerpt = new Excerpt(site.texts(), style, width);
@@ -30,7 +31,7 @@ public final class FindingText {
         StringBuilder text = new StringBuilder();
         text.append(style.strong(smell.title())).append("  ").append(style.cool(finding.id())).append("  drag ")
                 .append(style.drag(finding.drag().value())).append('\n');
-        text.append(Style.safe(finding.file())).append(':').append(finding.line()).append("\n\n");
+        text.append(Style.safe(here.path(finding.file()))).append(':').append(finding.line()).append("\n\n");
         text.append(Paragraph.of(Style.safe(FindingsText.sentence(finding)) + ".",
                 width, 0, 0)).append('\n');
         text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 0));
@@ -43,7 +44,7 @@ public final class FindingText {
         text.append(candidates(candidates));
         heading("What this smell is", text);
         text.append(Paragraph.of(smell.what(), width, 2, 0));
-        text.append("\nNext: driftwood plan ").append(finding.id()).append(option).append('\n');
+        text.append("\nNext: driftwood plan ").append(finding.id()).append(here.option()).append('\n');
         return text.toString();
     }
 
@@ -55,7 +56,7 @@ public final class FindingText {
     String places(List<Evidence> places, String home) {
         StringBuilder text = new StringBuilder();
         for (Evidence place : places) {
-            String where = (place.file().equals(home) ? "line " : place.file() + ":") + place.line();
+            String where = (place.file().equals(home) ? "line " : here.path(place.file()) + ":") + place.line();
             text.append(Paragraph.of(style.dim(Style.safe(where)) + "  " + Style.safe(place.note()), width, 2, 4));
         }
         return text.toString();
@@ -84,12 +85,16 @@ public final class FindingText {
     String candidates(List<Candidate> candidates) {
         StringBuilder text = new StringBuilder();
         for (Candidate each : candidates) {
-            String cost = each.pattern().equals(Candidate.LEAVE) ? ""
-                    : String.format(Locale.ROOT, "; costs %d %s, about %d lines, %s", each.cost().types(),
-                            each.cost().types() == 1 ? "type" : "types", each.cost().lines(), each.cost().indirection());
+            String cost = each.pattern().equals(Candidate.LEAVE) ? "" : ". Cost: " + cost(each.cost());
             text.append(Paragraph.of(String.format(Locale.ROOT, "%.2f  %s  %s", each.fit(),
                     style.cool(each.pattern()), Style.safe(each.because()) + cost), width, 2, 6));
         }
         return text.toString();
+    }
+
+    private static String cost(Cost cost) {
+        String types = cost.types() == 0 ? "no new type" : cost.types() == 1 ? "one new type" : cost.types() + " new types";
+        String lines = cost.lines() == 0 ? "no more lines" : "about " + Math.abs(cost.lines()) + (cost.lines() < 0 ? " lines fewer" : " lines more");
+        return types + ", " + lines + (cost.indirection().equals("none") ? "" : ", " + cost.indirection());
     }
 }

@@ -16,14 +16,13 @@ public final class FindingsJson {
     private FindingsJson() {
     }
 
-    /** @param shown the findings to print, most drag first */
-    public static String of(Scan.Result result, List<Finding> shown) {
+    public static String of(Selected shown) {
         Map<String, Object> scanned = new LinkedHashMap<>();
-        scanned.put("files", result.files());
-        scanned.put("lines", result.lines());
-        scanned.put("languages", result.languages());
+        scanned.put("files", shown.files().size());
+        scanned.put("lines", shown.lines());
+        scanned.put("languages", shown.languages());
         List<Object> unread = new ArrayList<>();
-        for (Unread each : result.unread()) {
+        for (Unread each : shown.unread()) {
             Map<String, Object> entry = new LinkedHashMap<>();
             entry.put("file", each.file());
             entry.put("line", each.line());
@@ -35,7 +34,7 @@ public final class FindingsJson {
         whole.put("format", "driftwood-findings/1");
         whole.put("version", Version.current());
         whole.put("scanned", scanned);
-        whole.put("findings", shown.stream().map(finding -> finding(finding, result)).toList());
+        whole.put("findings", shown.findings().stream().map(finding -> finding(finding, shown.result())).toList());
         return Json.of(whole);
     }
 
@@ -50,7 +49,7 @@ public final class FindingsJson {
         entry.put("line", finding.line());
         entry.put("endLine", finding.endLine());
         entry.put("symbol", finding.symbol());
-        entry.put("message", finding.message());
+        entry.put("message", FindingsText.sentence(finding));
         entry.put("evidence", finding.evidence().stream().map(FindingsJson::evidence).toList());
         entry.put("patterns", result.fits().getOrDefault(finding.id(), List.of()).stream().map(FindingsJson::fit).toList());
         return entry;

@@ -12,11 +12,9 @@ public final class FindingsMarkdown {
     private FindingsMarkdown() {
     }
 
-    /** @param shown the findings to print, most drag first */
-    public static String of(Scan.Result result, List<Finding> shown) {
-        StringBuilder text = new StringBuilder("# Findings\n\n").append(shown.size())
-                .append(shown.size() == 1 ? " finding" : " findings").append(" in ").append(result.files())
-                .append(result.files() == 1 ? " file, " : " files, ").append(result.lines()).append(" lines.\n");
+    public static String of(Selected selected) {
+        List<Finding> shown = selected.findings();
+        StringBuilder text = new StringBuilder("# Findings\n\n").append(plain(selected.sentence().replace("listed above", "listed below"))).append('\n');
         if (!shown.isEmpty()) {
             text.append("\n| drag | smell | id | place |\n|---|---|---|---|\n");
         }
@@ -24,10 +22,10 @@ public final class FindingsMarkdown {
             text.append(String.format(Locale.ROOT, "| %.1f | %s | %s | %s |%n", each.drag().value(), each.smell(), each.id(),
                     code(each.file() + ":" + each.line())));
         }
-        shown.forEach(each -> one(each, result, text));
-        if (!result.unread().isEmpty()) {
+        shown.forEach(each -> one(each, selected.result(), text));
+        if (!selected.unread().isEmpty()) {
             text.append("\n## Not read\n\n");
-            result.unread().forEach(each -> text.append("- ").append(code(each.file() + ":" + each.line())).append(' ')
+            selected.unread().forEach(each -> text.append("- ").append(code(each.file() + ":" + each.line())).append(' ')
                     .append(plain(each.why())).append('\n'));
         }
         return text.toString();
@@ -35,7 +33,7 @@ public final class FindingsMarkdown {
 
     private static void one(Finding finding, Scan.Result result, StringBuilder text) {
         text.append("\n## ").append(finding.id()).append(": ").append(finding.smell()).append("\n\n")
-                .append(code(finding.symbol())).append(' ').append(plain(finding.message())).append(".\n\n");
+                .append(plain(FindingsText.sentence(finding))).append(".\n\n");
         for (Evidence each : finding.evidence()) {
             text.append("- ").append(code(each.file() + ":" + each.line())).append(' ').append(plain(each.note())).append('\n');
         }
@@ -43,7 +41,7 @@ public final class FindingsMarkdown {
                 .append(plain(String.join("; ", finding.drag().reasons()))).append(".\n");
         List<Fit> fits = result.fits().getOrDefault(finding.id(), List.of());
         if (!fits.isEmpty()) {
-            text.append("\nTry **").append(fits.get(0).pattern()).append("**: ").append(plain(fits.get(0).because()))
+            text.append("\nCure: **").append(fits.get(0).pattern()).append("**: ").append(plain(fits.get(0).because()))
                     .append(".\n");
         }
     }

@@ -5,10 +5,10 @@ import driftwood.smell.Catalogue;
 import driftwood.smell.Detector;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Scan;
 import driftwood.smell.Smell;
 import java.net.URI;
 import java.net.URISyntaxException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,25 +26,30 @@ public final class FindingsSarif {
     private FindingsSarif() {
     }
 
-    /** @param shown the findings to print, most drag first */
-    public static String of(Scan.Result result, List<Finding> shown) {
+    public static String of(Selected shown) {
         Map<String, Object> driver = map("name", "Driftwood", "version", Version.current());
         driver.put("rules", Catalogue.detectors().stream().map(Detector::smell).map(FindingsSarif::rule).toList());
         Map<String, Object> run = map("tool", map("driver", driver));
         run.put("columnKind", "utf16CodeUnits");
-        run.put("originalUriBaseIds", map("ROOT", map("description", text("the scanned root"))));
-        run.put("invocations", List.of(invocation(result)));
-        run.put("results", shown.stream().map(FindingsSarif::result).toList());
+        run.put("originalUriBaseIds", map("ROOT", map("uri", folder(shown.result().root()), "description", text("the root of the project"))));
+        run.put("invocations", List.of(invocation(shown)));
+        run.put("results", shown.findings().stream().map(FindingsSarif::result).toList());
         Map<String, Object> whole = map("$schema", SCHEMA, "version", "2.1.0");
         whole.put("runs", List.of(run));
         return Json.of(whole);
     }
 
+    /** A folder as a URI ends with a slash (3.14.14). */
+    private static String folder(Path root) {
+        String uri = root.toUri().toString();
+        return uri.endsWith("/") ? uri : uri + "/";
+    }
+
     /** What could not be read, as notifications (3.20.21). */
-    private static Map<String, Object> invocation(Scan.Result result) {
+    private static Map<String, Object> invocation(Selected shown) {
         Map<String, Object> invocation = map("executionSuccessful", true);
         List<Object> notes = new ArrayList<>();
-        result.unread().forEach(each -> {
+        shown.unread().forEach(each -> {
             Map<String, Object> note = map("level", "warning", "message", text("not read: " + each.why()));
             note.put("locations", List.of(location(each.file(), each.line(), each.line())));
             notes.add(note);
@@ -65,7 +70,7 @@ public final class FindingsSarif {
         Map<String, Object> result = map("ruleId", finding.smell(),
                 "ruleIndex", Catalogue.keys().indexOf(finding.smell()));
         result.put("level", finding.drag().value() >= WARNS_AT ? "warning" : "note");
-        result.put("message", text(finding.symbol() + ": " + finding.message()));
+        result.put("message", text(FindingsText.sentence(finding)));
         Map<String, Object> place = location(finding.file(), finding.line(), finding.endLine());
         place.put("logicalLocations", List.of(map("fullyQualifiedName", finding.symbol())));
         result.put("locations", List.of(place));

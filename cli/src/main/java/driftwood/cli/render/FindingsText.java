@@ -17,11 +17,11 @@ public final class FindingsText {
     private final Style style;
     private final int width;
     private final Excerpt excerpt;
-    private final String option;
+    private final Here here;
 
-    /** @param option what the next command must add to work on the same project */
-    public FindingsText(Scan.Result result, Style style, int width, String option) {
-        this.option = option;
+    /** @param here where the user stands */
+    public FindingsText(Scan.Result result, Style style, int width, Here here) {
+        this.here = here;
         this.result = result;
         this.style = style;
         this.width = width;
@@ -29,7 +29,8 @@ public final class FindingsText {
     }
 
     /** @param top how many to show in full; chains on the same variants count as one */
-    public String of(List<Finding> shown, int top) {
+    public String of(Selected selected, int top) {
+        List<Finding> shown = selected.findings();
         StringBuilder text = new StringBuilder();
         Set<Finding> told = new HashSet<>();
         int full = 0;
@@ -50,26 +51,30 @@ public final class FindingsText {
             }
             text.append('\n');
         }
-        summary(shown, told.size(), text);
+        summary(selected, told.size(), text);
         return text.toString();
     }
 
     private void one(Finding finding, StringBuilder text) {
         text.append(style.drag(finding.drag().value())).append("  ").append(style.strong(finding.smell())).append("  ")
-                .append(style.cool(finding.id())).append("  ").append(Style.safe(finding.file())).append(':')
+                .append(style.cool(finding.id())).append("  ").append(Style.safe(here.path(finding.file()))).append(':')
                 .append(finding.line()).append('\n');
         text.append(wrapped(Style.safe(sentence(finding)), 5));
         text.append(excerpt.of(finding.file(), finding.line(), finding.endLine(), CODE_LINES, 5));
         text.append(wrapped(style.dim("drag: ") + String.join("; ", finding.drag().reasons()), 5));
         List<Fit> fits = result.fits().getOrDefault(finding.id(), List.of());
         if (!fits.isEmpty()) {
-            text.append(wrapped(style.dim("try: ") + fits.get(0).pattern() + " (" + fits.get(0).because() + ")", 5));
+            text.append(wrapped(style.dim("cure: ") + fits.get(0).pattern() + " (" + fits.get(0).because() + ")", 5));
         }
     }
 
     /** Where it is, and what: the form in which findings are told everywhere. */
     static String sentence(Finding finding) {
-        return unqualified(finding.symbol()) + ": " + finding.message();
+        String subject = unqualified(finding.symbol());
+        String message = finding.message();
+        int hash = subject.indexOf('#');
+        String own = subject.substring(hash + 1).replaceAll("\\(.*", "") + (hash < 0 ? "" : "()");
+        return !message.startsWith(own + " ") ? subject + ": " + message : hash < 0 ? message : subject + message.substring(own.length());
     }
 
     /** Without the package, which the path already tells. */
@@ -86,7 +91,7 @@ public final class FindingsText {
     }
 
     private void line(Finding sibling, StringBuilder text) {
-        text.append(Paragraph.of(style.dim("and ") + style.cool(sibling.id()) + "  " + Style.safe(sibling.file()) + ":"
+        text.append(Paragraph.of(style.dim("and ") + style.cool(sibling.id()) + "  " + Style.safe(here.path(sibling.file())) + ":"
                 + sibling.line() + "  " + Style.safe(unqualified(sibling.symbol())), width, 5, 4));
     }
 
@@ -103,23 +108,13 @@ public final class FindingsText {
         return Paragraph.of(text, width, indent, 0);
     }
 
-    private void summary(List<Finding> shown, int told, StringBuilder text) {
-        if (shown.isEmpty()) {
-            text.append("No findings");
-        } else {
-            text.append(shown.size()).append(shown.size() == 1 ? " finding" : " findings");
+    private void summary(Selected shown, int told, StringBuilder text) {
+        text.append(Paragraph.of(shown.sentence(), width, 0, 0));
+        if (told < shown.findings().size()) {
+            text.append(shown.findings().size() - told).append(" more are not shown: --top 0 shows all, --summary tells where they are.\n");
         }
-        text.append(" in ").append(result.files()).append(result.files() == 1 ? " file, " : " files, ")
-                .append(result.lines()).append(result.lines() == 1 ? " line" : " lines");
-        if (!result.unread().isEmpty()) {
-            text.append("; ").append(result.unread().size()).append(" not read (listed above)");
-        }
-        text.append(".\n");
-        if (told < shown.size()) {
-            text.append(shown.size() - told).append(" of less drag are not shown: --top 0 shows all.\n");
-        }
-        if (!shown.isEmpty()) {
-            text.append("Next: driftwood explain ").append(shown.get(0).id()).append(option).append('\n');
+        if (!shown.findings().isEmpty()) {
+            text.append("Next: driftwood explain ").append(shown.findings().get(0).id()).append(here.option()).append('\n');
         }
     }
 }

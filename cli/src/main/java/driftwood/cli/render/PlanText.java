@@ -10,15 +10,15 @@ import java.nio.file.Path;
 public final class PlanText {
     private final Style style;
     private final int width;
-    private final String option;
+    private final Here here;
     private final FindingText findings;
 
-    /** @param option what the next command must add to work on the same project */
-    public PlanText(Site site, Style style, int width, String option) {
-        this.option = option;
+    /** @param here where the user stands */
+    public PlanText(Site site, Style style, int width, Here here) {
+        this.here = here;
         this.style = style;
         this.width = width;
-        this.findings = new FindingText(site, style, width, option);
+        this.findings = new FindingText(site, style, width, here);
     }
 
     /** @param saved where the plan was written */
@@ -26,14 +26,14 @@ public final class PlanText {
         StringBuilder text = new StringBuilder();
         text.append(style.strong("Plan for " + plan.finding())).append(": ").append(plan.smell()).append(" \u2192 ")
                 .append(style.cool(plan.pattern())).append('\n');
-        text.append(Style.safe(plan.file())).append(':').append(plan.line()).append("  ")
+        text.append(Style.safe(here.path(plan.file()))).append(':').append(plan.line()).append("  ")
                 .append(Style.safe(FindingsText.unqualified(plan.symbol()))).append('\n');
         text.append(Paragraph.of(Style.safe(plan.message()) + ".", width, 0, 0));
         heading("Candidates", text);
         text.append(findings.candidates(plan.candidates()));
         if (plan.pattern().equals(Candidate.LEAVE)) {
             text.append("\nThe advice is to leave it. To plan all the same: driftwood plan ").append(plan.finding())
-                    .append(" --pattern KEY").append(option).append('\n');
+                    .append(" --pattern KEY").append(here.option()).append('\n');
         } else {
             body(plan, text);
         }
@@ -42,8 +42,8 @@ public final class PlanText {
             heading("Sketch (to think with, not to apply)", text);
             text.append(coloured(plan.sketch()));
         }
-        text.append("\nSaved as ").append(saved).append('\n');
-        text.append("Next: driftwood characterize ").append(plan.finding()).append(option).append('\n');
+        text.append("\nSaved as ").append(here.path(saved.toString())).append('\n');
+        text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : "Next: driftwood characterize " + plan.finding() + here.option() + "\n");
         return text.toString();
     }
 

@@ -17,11 +17,11 @@ public final class RecordingText {
 
     private final Style style;
     private final int width;
-    private final String option;
+    private final Here here;
 
-    /** @param option what the next command must add to work on the same project */
-    public RecordingText(Style style, int width, String option) {
-        this.option = option;
+    /** @param here where the user stands */
+    public RecordingText(Style style, int width, Here here) {
+        this.here = here;
         this.style = style;
         this.width = width;
     }
@@ -54,8 +54,8 @@ public final class RecordingText {
         cases.stream().filter(each -> each.outcome().has("throws")).limit(1).forEach(each -> example(each, text));
         left(result, text);
         new NoticesText(style, width).append(result.notices(), text);
-        text.append("\nSaved as ").append(saved).append(replaced.isEmpty() ? "" : ". " + replaced).append('\n');
-        text.append("Next: change the code, then driftwood confirm").append(option).append('\n');
+        text.append("\nSaved as ").append(here.path(saved.toString())).append(replaced.isEmpty() ? "" : ". " + replaced).append('\n');
+        text.append("Next: change the code, then driftwood confirm").append(here.option()).append('\n');
         return text.toString();
     }
 

@@ -2,6 +2,7 @@ package driftwood.cli.render;
 
 import driftwood.pattern.Pattern;
 import driftwood.smell.Smell;
+import driftwood.words.Glossary;
 
 /** What a smell or a pattern is, for whoever asks by its key. */
 public final class TopicText {
@@ -26,5 +27,9 @@ public final class TopicText {
                 + Paragraph.of(pattern.what(), width, 2, 0)
                 + Paragraph.of(style.strong("Leave it when: ") + pattern.whenNot(), width, 2, 0)
                 + Paragraph.of(style.strong("Roles: ") + String.join(", ", pattern.roles()), width, 2, 0);
+    }
+
+    public String of(Glossary.Term term) {
+        return style.strong(term.key()) + "\n\n" + Paragraph.of(term.meaning(), width, 2, 0);
     }
 }

@@ -11,7 +11,7 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
-/** Verdicts in the XML that build servers read: a suite for each recording, a case for each case. */
+/** Verdicts in the XML that CI servers read: a suite for each recording, a case for each case. */
 public final class VerdictsXml {
     private final XMLStreamWriter to;
 

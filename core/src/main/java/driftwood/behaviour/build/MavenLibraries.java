@@ -1,6 +1,7 @@
 package driftwood.behaviour.build;
 
 import driftwood.program.Program;
+import driftwood.store.Scratch;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -97,7 +98,7 @@ public final class MavenLibraries {
 
     private Optional<List<Path>> ask(List<String> command) {
         try {
-            Path folder = Files.createTempDirectory("driftwood-maven-");
+            Path folder = Scratch.folder("maven");
             Path answer = folder.resolve("path");
             Path said = folder.resolve("said");
             try {

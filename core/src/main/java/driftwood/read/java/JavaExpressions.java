@@ -30,6 +30,7 @@ import java.util.Optional;
 abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     private final CompilationUnitTree file;
     private final SourcePositions positions;
+    private final Starts starts;
     final String text;
 
     final Spelling spelling;
@@ -38,13 +39,14 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     JavaExpressions(CompilationUnitTree file, SourcePositions positions, String text, Spelling spelling) {
         this.file = file;
         this.positions = positions;
+        this.starts = new Starts(file, positions);
         this.text = text;
         this.spelling = spelling;
         this.types = new JavaTypes(spelling);
     }
 
     final int start(Tree tree) {
-        return Math.max(0, (int) positions.getStartPosition(file, tree));
+        return starts.of(tree);
     }
 
     final int end(Tree tree) {

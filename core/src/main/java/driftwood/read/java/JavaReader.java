@@ -53,33 +53,7 @@ public final class JavaReader implements Reader {
 
     @Override
     public void read(List<SourceText> sources, Consumer<FileTree> take) {
-        List<FileTree> trees;
-        try {
-            trees = parse(sources);
-        } catch (StackOverflowError | RuntimeException e) {
-            trees = oneByOne(sources);
-        }
-        trees.forEach(take);
-    }
-
-    /** One file that breaks the parser must not take its neighbours along. */
-    private List<FileTree> oneByOne(List<SourceText> sources) {
-        List<FileTree> trees = new ArrayList<>();
-        for (SourceText source : sources) {
-            try {
-                trees.addAll(parse(List.of(source)));
-            } catch (StackOverflowError e) {
-                trees.add(empty(source, "nested too deeply to be parsed"));
-            } catch (RuntimeException e) {
-                trees.add(empty(source, "the Java parser gave up: " + e.getClass().getSimpleName()));
-            }
-        }
-        return trees;
-    }
-
-    private static FileTree empty(SourceText source, String why) {
-        Unit unit = new Unit(0, source.text().length(), "", List.of(), List.of());
-        return new FileTree(source, unit, new Lines(source.text()), List.of(new Unread(source.file().path(), 1, why)));
+        parse(sources).forEach(take);
     }
 
     private List<FileTree> parse(List<SourceText> sources) {

@@ -17,6 +17,7 @@ abstract class PythonExpressions {
     /** Names that mean functions in this file, though they are spelled like classes. */
     final Set<String> functions;
     /** Texts of names and types, each kept once a file. */
+    private static final int LONGEST_NAME = 200;
     private final Map<String, String> known = new HashMap<>();
 
     PythonExpressions(String text, Set<String> functions) {
@@ -32,6 +33,11 @@ abstract class PythonExpressions {
         String own = node.text(text);
         String same = known.putIfAbsent(own, own);
         return same == null ? own : same;
+    }
+
+    /** The text of what may be a dotted name; empty where it is too long for one. */
+    private String shortText(Cst node) {
+        return node.end() - node.start() > LONGEST_NAME ? "" : text(node);
     }
 
     List<Node> expressions(List<Cst> nodes) {
@@ -215,7 +221,7 @@ abstract class PythonExpressions {
         Optional<Cst> list = node.part("arguments");
         List<Cst> given = list.filter(each -> each.is("argument_list")).map(Cst::inner)
                 .orElse(list.map(List::of).orElse(List.of()));
-        String name = text(callee);
+        String name = shortText(callee);
         if (name.equals("isinstance") && given.size() == 2) {
             return typeTest(node, given.get(0), given.get(1));
         }
@@ -230,10 +236,11 @@ abstract class PythonExpressions {
         if (callee.is("attribute")) {
             Cst object = callee.part("object").orElse(callee);
             String last = text(callee.part("attribute").orElse(callee));
-            if (text(object).equals("super()") && last.equals("__init__")) {
+            String owner = shortText(object);
+            if (owner.equals("super()") && last.equals("__init__")) {
                 return new Call(start, end, Optional.empty(), "super", arguments);
             }
-            boolean dotted = text(object).matches("[a-z_][\\w.]*") && !text(object).startsWith("self");
+            boolean dotted = owner.matches("[a-z_][\\w.]*") && !owner.startsWith("self");
             return dotted && isClass(last)
                     ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
                     : new Call(start, end, Optional.of(expression(object)), last.intern(), arguments);

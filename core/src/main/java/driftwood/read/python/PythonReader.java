@@ -6,7 +6,6 @@ import driftwood.source.Lines;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
-import driftwood.tree.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -20,7 +19,7 @@ public final class PythonReader implements Reader {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override
@@ -38,14 +37,9 @@ public final class PythonReader implements Reader {
     private FileTree read(SourceText source) {
         Lines lines = new Lines(source.text());
         List<Unread> unread = new ArrayList<>();
-        try {
-            Grammar.Parsed parsed = grammars.get().parse(source.text());
-            parsed.errors().forEach(each -> unread.add(unread(each, lines, source)));
-            return new FileTree(source, new PythonModule(source, parsed.root()).unit(), lines, unread);
-        } catch (StackOverflowError e) {
-            unread.add(new Unread(source.file().path(), 1, "nested too deeply to be parsed"));
-        }
-        return new FileTree(source, new Unit(0, source.text().length(), "", List.of(), List.of()), lines, unread);
+        Grammar.Parsed parsed = grammars.get().parse(source.text());
+        parsed.errors().forEach(each -> unread.add(unread(each, lines, source)));
+        return new FileTree(source, new PythonModule(source, parsed.root()).unit(), lines, unread);
     }
 
     private static Unread unread(Cst error, Lines lines, SourceText source) {

@@ -142,8 +142,8 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
         literals.forEach(each -> evidence.add(each.evidence()));
         Detail detail = new Detail.Gathered("behaviour of " + routine.name(), Map.of("routine",
                 List.of(routine.name()), "flag", List.of(split.flag())), literals);
-        return SMELL.finding(Spot.of(routine, type.file()), drag, "the flag " + split.flag() + " makes two routines of "
-                + routine.name() + "(); " + Listing.count(literals.size(), "call") + " with a bare true or false",
+        return SMELL.finding(Spot.of(routine, type.file()), drag, "the " + (split.flag().isEmpty() ? "flag" : "boolean " + split.flag()) + " splits "
+                + routine.name() + "() in two; " + Listing.count(literals.size(), "call") + " with a bare true or false",
                 evidence, detail);
     }
 }

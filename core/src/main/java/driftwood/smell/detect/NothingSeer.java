@@ -18,7 +18,7 @@ final class NothingSeer implements Seer<NothingSighting> {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override

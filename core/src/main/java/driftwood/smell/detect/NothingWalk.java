@@ -178,7 +178,7 @@ final class NothingWalk extends Walk {
 
     private String condition() {
         Deque<Node> conditions = frames.peek().conditions;
-        return conditions.isEmpty() ? "when nothing before has returned" : "if " + file.brief(conditions.peek());
+        return conditions.isEmpty() ? "at the end" : "if " + file.brief(conditions.peek());
     }
 
     /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */

@@ -70,7 +70,7 @@ public final class NullCheck implements Detector<NothingSighting> {
             sources.sourceOf(guard.trail(), guard.within()).ifPresent(source -> {
                 if (!source.routines().contains(guard.routine())) {
                     guards.computeIfAbsent(source.symbol(), key -> new ArrayList<>()).add(new Place(seen.file(),
-                            guard.line(), guard.endLine(), guard.routine(), "guard, " + guard.note()));
+                            guard.line(), guard.endLine(), guard.routine(), guard.note()));
                     kinds.computeIfAbsent(source.symbol(), key -> new HashSet<>()).add(guard.kind());
                 }
             });
@@ -101,7 +101,7 @@ public final class NullCheck implements Detector<NothingSighting> {
                 boolean test = around.map(type -> program.fileOf(type).test()).orElse(true);
                 if (!test && told.add(call.routine() + call.line())) {
                     careless.add(new Place(around.get().file(), call.line(), call.line(), call.routine(),
-                            "uses the result unguarded: " + call.trail().lastName() + "()"));
+                            "uses the result unchecked: " + call.trail().lastName() + "()"));
                 }
             }
         }
@@ -114,16 +114,15 @@ public final class NullCheck implements Detector<NothingSighting> {
         guards.forEach(place -> files.add(place.file()));
         Drag drag = Drag.of(guards.size() + careless.size(), files.size(), source.yields().size())
                 .risk(!careless.isEmpty(), 0.5, careless.size() + (careless.size() == 1
-                        ? " caller forgets" : " callers forget") + " the guard")
+                        ? " caller does not check" : " callers do not check"))
                 .risk(guards.size() == 1, -0.5, "only one place guards it")
                 .build();
         List<Evidence> evidence = new ArrayList<>(source.yields());
         guards.forEach(place -> evidence.add(place.evidence()));
         careless.forEach(place -> evidence.add(place.evidence()));
-        String message = routine.name() + "() stands for nothing by " + Language.nothingIn(source.file())
-                + ", guarded in " + guards.size()
-                + (guards.size() == 1 ? " place" : " places")
-                + (careless.isEmpty() ? "" : ", used unguarded in " + careless.size());
+        String message = routine.name() + "() returns " + Language.nothingIn(source.file()) + " where there is nothing: "
+                + guards.size() + (guards.size() == 1 ? " caller checks it" : " callers check it")
+                + (careless.isEmpty() ? "" : ", " + careless.size() + (careless.size() == 1 ? " does not" : " do not"));
         Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);
         Spot spot = new Spot(source.file(), routine.line(), routine.endLine(), source.symbol());
         return SMELL.finding(spot, drag, message, evidence, detail);

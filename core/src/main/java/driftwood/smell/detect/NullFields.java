@@ -83,7 +83,7 @@ final class NullFields {
                 }
                 fields.put(found.symbol(), found);
                 guards.computeIfAbsent(found.symbol(), key -> new ArrayList<>()).add(new Place(seen.file(),
-                        each.line(), each.endLine(), each.routine(), "guard, " + each.note()));
+                        each.line(), each.endLine(), each.routine(), each.note()));
                 if (each.isTolerant()) {
                     tolerated.add(found.symbol());
                 }
@@ -171,9 +171,8 @@ final class NullFields {
         Drag drag = Drag.of(guards.size(), files.size(), 1).build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));
         guards.forEach(place -> evidence.add(place.evidence()));
-        String message = "field " + field.name() + " stands for nothing by "
-                + Language.nothingIn(found.owner().file()) + ", guarded in " + guards.size()
-                + " places";
+        String message = "field " + field.name() + " is " + Language.nothingIn(found.owner().file())
+                + " where there is nothing: checked in " + guards.size() + " places";
         Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), guards, List.of());
         Spot spot = new Spot(found.owner().file(), field.line(), field.endLine(), found.symbol());
         return smell.finding(spot, drag, message, evidence, detail);

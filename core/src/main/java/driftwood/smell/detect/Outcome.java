@@ -1,6 +1,7 @@
 package driftwood.smell.detect;
 
 import driftwood.read.FileTree;
+import driftwood.source.Language;
 import driftwood.smell.detect.NothingSighting.Kind;
 import driftwood.tree.Block;
 import driftwood.tree.Jump;
@@ -45,7 +46,7 @@ final class Outcome {
         if (forNothing.isEmpty()) {
             return forSomething.map(node -> "skips " + file.brief(firstOf(node))).orElse("skips");
         }
-        return "for nothing: " + file.brief(firstOf(forNothing.get()));
+        return "when " + Language.nothingIn(file.file().path()) + ": " + file.brief(firstOf(forNothing.get()));
     }
 
     private static Node firstOf(Node body) {

@@ -57,7 +57,7 @@ final class Sources {
         Sources sources = new Sources(program);
         for (Seen<NothingSighting> seen : sighted) {
             if (seen.sighting().kind() == Kind.YIELDS) {
-                sources.add(seen, "gives " + Language.nothingIn(seen.file()) + " " + seen.sighting().note());
+                sources.add(seen, "returns " + Language.nothingIn(seen.file()) + " " + seen.sighting().note());
             } else if (seen.sighting().kind() == Kind.HANDS_ON && sources.isLookUp(seen.sighting())) {
                 sources.add(seen, "hands on a look-up that may find nothing");
             }

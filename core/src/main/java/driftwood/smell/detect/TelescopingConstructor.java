@@ -132,8 +132,8 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
         int line = steps.stream().mapToInt(RoutineOutline::line).min().orElse(type.line());
         int end = steps.stream().mapToInt(RoutineOutline::endLine).max().orElse(line);
         String what = constructors ? " constructors" : " routines " + longest.name() + "()";
-        String message = steps.size() + what + " of " + type.simpleName() + " extend one another, up to "
-                + longest.parameters().size() + " parameters"
+        String message = type.simpleName() + " has " + steps.size() + what + ", each adding parameters to the one before, up to "
+                + longest.parameters().size()
                 + (neighbours.isEmpty() ? "" : "; easily mixed up: " + neighbours.get(0));
         Set<String> names = new LinkedHashSet<>(optional.getOrDefault(longest.symbol(), Set.of()));
         names.addAll(ladder.optional());

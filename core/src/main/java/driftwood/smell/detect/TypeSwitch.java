@@ -173,8 +173,8 @@ public final class TypeSwitch implements Detector<Chain> {
         Drag drag = Drag.of(1 + siblings.size(), files.size(), chain.arms().size())
                 .risk(chain.otherwise().isEmpty() && !guarded, 0.5,
                         "no default: a forgotten variant silently gets nothing")
-                .risk(hides(chain), 0.3, "the default hides variants that were forgotten")
-                .risk(downcasts, 0.2, "arms cast the subject down")
+                .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
+                .risk(downcasts, 0.2, "branches cast " + chain.subject().text() + " to its subtype")
                 .risk(guarded, -0.8, "the compiler guards it: a new variant does not compile until it has an arm")
                 .build();
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
@@ -196,7 +196,7 @@ public final class TypeSwitch implements Detector<Chain> {
             case STRINGS, NUMBERS -> "the tag " + one.chain().subject().text();
         };
         StringBuilder text = new StringBuilder("picks behaviour by ").append(by).append(" in ")
-                .append(variants.arms().size()).append(" arms: ").append(Listing.of(variants.names()));
+                .append(variants.arms().size()).append(variants.names().size() == variants.arms().size() ? " cases: " : " cases for ").append(Listing.of(variants.names()));
         if (siblings > 0) {
             text.append("; ").append(siblings).append(siblings == 1 ? " other chain does" : " other chains do")
                     .append(" the same");

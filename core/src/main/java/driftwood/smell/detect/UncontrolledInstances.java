@@ -121,8 +121,8 @@ public final class UncontrolledInstances implements Detector<Reaching.Fact> {
                 .risk(true, 0.5, "two instances get in each other's way at run time, not before").build();
         Detail detail = new Detail.Gathered("user of " + type.simpleName(), Map.of("type", List.of(type.simpleName()),
                 "resource", List.of(reach.source())), places);
-        return SMELL.finding(Spot.of(type), drag, "each instance takes hold of " + reach.resource().kind().title()
-                + " of its own (" + reach.source() + "), and " + Listing.count(sites.size(), "place") + " create one",
+        return SMELL.finding(Spot.of(type), drag, "every " + type.simpleName() + " opens " + reach.resource().kind().title()
+                + " for itself, always the same (" + reach.source() + "); created in " + Listing.count(sites.size(), "place"),
                 evidence, detail);
     }
 }

@@ -82,6 +82,9 @@ public final class Resources {
         }
     }
 
+    /** No name of the platform has more parts. */
+    private static final int LONGEST = 8;
+
     /** What a creation reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCreation(Creation creation, FileTree file) {
         String name = creation.type().name();
@@ -102,7 +105,7 @@ public final class Resources {
 
     /** What a call reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCall(Call call, FileTree file) {
-        String name = call.receiver().map(receiver -> dotted(receiver) + "." + call.name()).orElse(call.name());
+        String name = call.receiver().map(receiver -> dotted(receiver, 0) + "." + call.name()).orElse(call.name());
         Kind kind = CALLS.get(name);
         if (kind == null) {
             return Optional.empty();
@@ -113,12 +116,16 @@ public final class Resources {
                 : Optional.empty();
     }
 
-    private static String dotted(Node node) {
+    /** @param links of the chain behind it */
+    private static String dotted(Node node, int links) {
+        if (links > LONGEST) {
+            return "?";
+        }
         if (node instanceof Call call && call.receiver().isPresent()) {
-            return dotted(call.receiver().get()) + "." + call.name();
+            return dotted(call.receiver().get(), links + 1) + "." + call.name();
         }
         return node instanceof Name name ? name.name()
-                : node instanceof Member member ? dotted(member.receiver()) + "." + member.name() : "?";
+                : node instanceof Member member ? dotted(member.receiver(), links + 1) + "." + member.name() : "?";
     }
 
     /** Whether a name can mean the platform's here. */

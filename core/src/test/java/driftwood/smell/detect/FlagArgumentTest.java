@@ -11,12 +11,12 @@ class FlagArgumentTest extends SmellCases {
     @Override
     Map<String, String> smelly() {
         return Map.of(
-                "the flag night makes two routines of fee()", desk("int fee(boolean night) { if (night) { return length() * 9 + watch(); } else { return length() * 4; } }"),
+                "the boolean night splits fee() in two", desk("int fee(boolean night) { if (night) { return length() * 9 + watch(); } else { return length() * 4; } }"),
                 "2 calls with a bare true or false", desk("int fee(boolean night) { if (night) { return length() * 9; } return length() * 4; }"),
-                "the flag day makes two", desk("void fee(boolean day) { if (!day) { takings += watch(); } else { takings += length(); } }"),
-                "the flag late makes two", desk("int fee(boolean late) { int sum; if (late) { sum = watch() * 2; } else { sum = length() * 3; } return sum; }"),
-                "the flag urgent makes two", desk("int fee(Boolean urgent) { int base = length(); if (urgent) { return base * watch(); } return base * length(); }"),
-                "the flag strict makes two", desk("void fee(boolean strict) { if (takings < 0) { throw new IllegalStateException(); }\n"
+                "the boolean day splits", desk("void fee(boolean day) { if (!day) { takings += watch(); } else { takings += length(); } }"),
+                "the boolean late splits", desk("int fee(boolean late) { int sum; if (late) { sum = watch() * 2; } else { sum = length() * 3; } return sum; }"),
+                "the boolean urgent splits", desk("int fee(Boolean urgent) { int base = length(); if (urgent) { return base * watch(); } return base * length(); }"),
+                "the boolean strict splits", desk("void fee(boolean strict) { if (takings < 0) { throw new IllegalStateException(); }\n"
                         + "if (strict) { takings += watch(); } else { takings += length(); } }"));
     }
 

@@ -6,6 +6,7 @@ import driftwood.Given;
 import driftwood.smell.Cures;
 import driftwood.smell.Finding;
 import driftwood.smell.Memory;
+import driftwood.smell.Mishaps;
 import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import java.nio.file.Path;
@@ -71,7 +72,7 @@ class GuardHeavyMethodTest extends SmellCases {
                 """;
         Given.write(root.resolve("src/main/java/quay/Pump.java"), source.replace("PumpTest", "PumpProbe"));
         Given.write(root.resolve("src/test/java/quay/PumpTest.java"), source);
-        Scan.Options all = new Scan.Options(List.of(smell()), true, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE);
+        Scan.Options all = new Scan.Options(List.of(smell()), true, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE);
         assertThat(new Scan(all).run(root, List.of(root)).findings()).extracting(Finding::file)
                 .containsExactly("src/main/java/quay/Pump.java");
     }

@@ -41,12 +41,12 @@ class NullCheckTest {
                         pilot.board();
                     }
                 }"""));
-        assertThat(finding.message()).isEqualTo("pilotFor() stands for nothing by null, guarded in 1 place");
+        assertThat(finding.message()).isEqualTo("pilotFor() returns null where there is nothing: 1 caller checks it");
         assertThat(finding.file()).isEqualTo("quay/Roster.java");
         assertThat(finding.line()).isEqualTo(5);
         assertThat(finding.symbol()).isEqualTo("quay.Roster#pilotFor(int)");
         assertThat(finding.evidence()).extracting(Evidence::note).containsExactly(
-                "gives null when nothing before has returned", "guard, skips pilot.board();");
+                "returns null at the end", "skips pilot.board();");
     }
 
     @Test
@@ -61,8 +61,8 @@ class NullCheckTest {
                 void a() { Pilot p = roster.pilotFor(9); if (p == null) { return; } p.board(); }
                 String b() { return roster.pilotFor(9).name(); }
                 String c() { Pilot p = roster.pilotFor(9); return p.name(); }"""));
-        assertThat(finding.message()).endsWith("guarded in 1 place, used unguarded in 2");
-        assertThat(finding.drag().reasons()).contains("2 callers forget the guard");
+        assertThat(finding.message()).endsWith("1 caller checks it, 2 do not");
+        assertThat(finding.drag().reasons()).contains("2 callers do not check");
     }
 
     @Test
@@ -84,7 +84,7 @@ class NullCheckTest {
         assertThat(messages(ROSTER, desk("""
                 private Pilot any() { return roster.pilotFor(1); }
                 void arrive() { Pilot p = any(); if (p != null) { p.board(); } }"""))).containsExactly(
-                "pilotFor() stands for nothing by null, guarded in 1 place");
+                "pilotFor() returns null where there is nothing: 1 caller checks it");
     }
 
     @Test
@@ -111,7 +111,7 @@ class NullCheckTest {
                 class South implements Tower { public Flag flag() { return new Flag(); } }
                 class Flag { void hoist() { } }
                 class Watch { void f(Tower t) { Flag flag = t.flag(); if (flag != null) { flag.hoist(); } } }
-                """)).containsExactly("flag() stands for nothing by null, guarded in 1 place");
+                """)).containsExactly("flag() returns null where there is nothing: 1 caller checks it");
     }
 
     @Test
@@ -127,7 +127,7 @@ class NullCheckTest {
                 }
                 class Clerk { void file() { } int count() { return 1; } }
                 """);
-        assertThat(finding.message()).isEqualTo("field clerk stands for nothing by null, guarded in 3 places");
+        assertThat(finding.message()).isEqualTo("field clerk is null where there is nothing: checked in 3 places");
         assertThat(finding.line()).isEqualTo(3);
     }
 

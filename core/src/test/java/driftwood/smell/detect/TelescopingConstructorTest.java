@@ -28,7 +28,7 @@ class TelescopingConstructorTest {
     @Test
     void threeConstructorsThatDelegateWithFillersAreReported() {
         Finding finding = Given.only("telescoping-constructor", BERTH);
-        assertThat(finding.message()).isEqualTo("3 constructors of Berth extend one another, up to 3 parameters; "
+        assertThat(finding.message()).isEqualTo("Berth has 3 constructors, each adding parameters to the one before, up to 3; "
                 + "easily mixed up: depth and length (int)");
         assertThat(finding.line()).isEqualTo(4);
         assertThat(finding.endLine()).isEqualTo(8);
@@ -57,7 +57,7 @@ class TelescopingConstructorTest {
                     Permit(String a, int b) { this(a, b, false, null, 0L); }
                     Permit(String a, int b, boolean c, String d, long e) { }
                 }
-                """)).containsExactly("2 constructors of Permit extend one another, up to 5 parameters");
+                """)).containsExactly("Permit has 2 constructors, each adding parameters to the one before, up to 5");
     }
 
     @Test
@@ -82,7 +82,7 @@ class TelescopingConstructorTest {
                     static Tide at(int h, int m) { return at(h, m, "quay"); }
                     static Tide at(int h, int m, String where) { return new Tide(h, m, where); }
                 }
-                """)).containsExactly("3 routines at() of Tide extend one another, up to 3 parameters; "
+                """)).containsExactly("Tide has 3 routines at(), each adding parameters to the one before, up to 3; "
                 + "easily mixed up: h and m (int)");
     }
 
@@ -151,7 +151,7 @@ class TelescopingConstructorTest {
                     DryBerth(String name, int depth) { super(name, depth); }
                     DryBerth(String name, int depth, int length) { super(name, depth, length); }
                 }
-                """)).hasSize(1).allMatch(message -> message.contains("of Berth "));
+                """)).hasSize(1).allMatch(message -> message.contains("Berth has "));
     }
 
     @Test

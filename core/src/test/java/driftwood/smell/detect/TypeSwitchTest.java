@@ -39,7 +39,7 @@ class TypeSwitchTest {
                     return 0;
                 }"""));
         assertThat(finding.message())
-                .isEqualTo("picks behaviour by the run-time type of vessel in 2 arms: Tug, Tanker");
+                .isEqualTo("picks behaviour by the run-time type of vessel in 2 cases: Tug, Tanker");
         assertThat(finding.symbol()).isEqualTo("quay.Desk#dues(Vessel)");
         assertThat(finding.line()).isEqualTo(7);
         assertThat(finding.endLine()).isEqualTo(12);
@@ -60,7 +60,7 @@ class TypeSwitchTest {
                             break;
                     }
                 }"""))).containsExactly(
-                "picks behaviour by v.getKind() (Kind) in 2 arms: TUG, TANKER; no default, 1 left out");
+                "picks behaviour by v.getKind() (Kind) in 2 cases: TUG, TANKER; no default, 1 left out");
     }
 
     @Test
@@ -103,7 +103,7 @@ class TypeSwitchTest {
                 void signal(String flag, int times) {
                     if (flag.equals("BRAVO")) { sum += times; }
                     else if ("KILO".equals(flag)) { sum -= times; }
-                }"""))).containsExactly("picks behaviour by the tag flag in 2 arms: \"BRAVO\", \"KILO\"; no default");
+                }"""))).containsExactly("picks behaviour by the tag flag in 2 cases: \"BRAVO\", \"KILO\"; no default");
     }
 
     @Test
@@ -114,7 +114,7 @@ class TypeSwitchTest {
                 """, desk("""
                 void pass(int mark) {
                     switch (mark) { case Marks.RED: log(mark); break; case Marks.GREEN: sum++; break; default: break; }
-                }"""))).containsExactly("picks behaviour by mark (Marks) in 2 arms: RED, GREEN");
+                }"""))).containsExactly("picks behaviour by mark (Marks) in 2 cases: RED, GREEN");
     }
 
     @Test

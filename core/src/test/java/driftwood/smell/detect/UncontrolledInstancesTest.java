@@ -12,13 +12,13 @@ class UncontrolledInstancesTest extends SmellCases {
     @Override
     Map<String, String> smelly() {
         return Map.of(
-                "takes hold of a file of its own (harbour.log), and 2 places create one", log("private final FileWriter out = new FileWriter(\"harbour.log\"); HarbourLog() throws IOException { }", TWO),
-                "takes hold of the network of its own (8080)", log("final ServerSocket s; HarbourLog() throws IOException { s = new ServerSocket(8080); }", TWO),
-                "of its own (PATH)", log("static final String PATH = \"x\"; final RandomAccessFile f; HarbourLog() throws IOException { this.f = new RandomAccessFile(PATH, \"rw\"); }", TWO),
-                "2 places create one", log("final PrintWriter out; HarbourLog() throws IOException { out = new PrintWriter(new FileWriter(\"harbour.log\")); }", TWO),
-                "of its own (name)", log("final FileOutputStream out; HarbourLog(String name) throws IOException { out = new FileOutputStream(name); }",
+                "every HarbourLog opens a file for itself, always the same (harbour.log); created in 2 places", log("private final FileWriter out = new FileWriter(\"harbour.log\"); HarbourLog() throws IOException { }", TWO),
+                "opens the network for itself, always the same (8080)", log("final ServerSocket s; HarbourLog() throws IOException { s = new ServerSocket(8080); }", TWO),
+                "for itself, always the same (PATH)", log("static final String PATH = \"x\"; final RandomAccessFile f; HarbourLog() throws IOException { this.f = new RandomAccessFile(PATH, \"rw\"); }", TWO),
+                "created in 2 places", log("final PrintWriter out; HarbourLog() throws IOException { out = new PrintWriter(new FileWriter(\"harbour.log\")); }", TWO),
+                "for itself, always the same (name)", log("final FileOutputStream out; HarbourLog(String name) throws IOException { out = new FileOutputStream(name); }",
                         "class A { void go() throws IOException { new HarbourLog(\"one\"); } void again() throws IOException { new HarbourLog(\"one\"); } }\n"),
-                "3 places create one", log("private final FileWriter out = new FileWriter(\"harbour.log\"); HarbourLog() throws IOException { }", TWO + "class C { Object o() throws IOException { return new HarbourLog(); } }\n"));
+                "created in 3 places", log("private final FileWriter out = new FileWriter(\"harbour.log\"); HarbourLog() throws IOException { }", TWO + "class C { Object o() throws IOException { return new HarbourLog(); } }\n"));
     }
 
     @Override

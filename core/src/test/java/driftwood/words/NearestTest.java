@@ -1,4 +1,4 @@
-package driftwood.cli;
+package driftwood.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package driftwood.cli;
+package driftwood.words;
 
 import java.util.Collection;
 import java.util.Comparator;

@@ -2,50 +2,47 @@ package driftwood.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What users read, word for word, on the sample project: whoever changes it reads it again. */
-class GoldenTextTest {
+class GoldenTextIT {
     @TempDir
     Path folder;
 
-    /** The text of a command on the sample project, with the option that names the project left out. */
-    private String text(String... arguments) {
+    /** The text of a command in the sample project. */
+    private String text(String... arguments) throws IOException, InterruptedException {
         SampleFiles.copy("kelp-quay", folder);
-        List<String> all = new ArrayList<>(List.of(arguments));
-        all.addAll(arguments[0].equals("scan") ? List.of(folder.toString()) : List.of("--project", folder.toString()));
-        return InProcess.run(all.toArray(String[]::new)).out().replace(" --project " + folder, "");
+        return Built.driftwood(folder, arguments).out();
     }
 
     @Test
-    void explainTelescopingConstructor() {
+    void explainTelescopingConstructor() throws Exception {
         assertThat(text("explain", "tc-27ed9d")).isEqualTo("""
                 Telescoping constructors  tc-27ed9d  drag 4.1
                 src/main/java/quay/Berth.java:11
 
-                Berth: 5 constructors of Berth extend one another, up to 5 parameters; easily mixed up: depth and
-                length (int).
+                Berth has 5 constructors, each adding parameters to the one before, up to 5; easily mixed up: depth
+                and length (int).
 
                    11  public Berth(String name) {
                    12      this(name, 4);
                    13  }
-                   14  
+                   14
                    15  public Berth(String name, int depth) {
                    16      this(name, depth, 30);
                    17  }
-                   18  
+                   18
                    19  public Berth(String name, int depth, int length) {
                    20      this(name, depth, length, false);
                    21  }
-                   22  
+                   22
                    23  public Berth(String name, int depth, int length, boolean tidal) {
                    24      this(name, depth, length, tidal, false);
                    25  }
-                   26  
+                   26
                    27  public Berth(String name, int depth, int length, boolean tidal, boolean shorePower) {
                    28      this.name = name;
                    29      this.depth = depth;
@@ -85,11 +82,11 @@ class GoldenTextTest {
                         private constructor; no caller
 
                 Ways to answer it
-                  0.69  builder  4 of 5 parts are optional: a builder names them and leaves out the rest; costs 1
-                        type, about 20 lines, one short-lived object for each creation
-                  0.42  factory-method  4 optional parts are too many combinations to name; costs 0 types, about 20
-                        lines, names instead of overloads
-                  0.21  leave-it  free today, but a drag of 4.1 comes due with the next change
+                  0.69  builder  4 of 5 parts are optional: a builder names them and leaves out the rest. Cost: one
+                        new type, about 20 lines more, one short-lived object for each creation
+                  0.42  factory-method  4 optional parts are too many combinations to name. Cost: no new type, about
+                        20 lines more, names instead of overloads
+                  0.21  leave-it  costs nothing now; the next change pays (drag 4.1)
 
                 What this smell is
                   Constructors that extend one another, each adding one more optional part, or one constructor with
@@ -101,13 +98,12 @@ class GoldenTextTest {
     }
 
     @Test
-    void explainNullCheck() {
+    void explainNullCheck() throws Exception {
         assertThat(text("explain", "nc-dy4z2g")).isEqualTo("""
                 Null checks  nc-dy4z2g  drag 3.4
                 src/main/java/quay/PilotRoster.java:15
 
-                PilotRoster#pilotFor(Vessel): pilotFor() stands for nothing by null, guarded in 3 places, used
-                unguarded in 1.
+                PilotRoster#pilotFor(Vessel) returns null where there is nothing: 3 callers check it, 1 does not.
 
                    15  public Pilot pilotFor(Vessel vessel) {
                    16      for (Pilot pilot : onDuty) {
@@ -119,15 +115,15 @@ class GoldenTextTest {
                    22  }
 
                 Evidence
-                  line 21  gives null when nothing before has returned
-                  src/main/java/quay/ArrivalDesk.java:17  guard, skips pilot.board(vessel);
-                  src/main/java/quay/ArrivalDesk.java:25  guard, for nothing: "no pilot"
-                  src/main/java/quay/NightDesk.java:14  guard, for nothing: waiting++;
-                  src/main/java/quay/NightDesk.java:23  uses the result unguarded: getName()
+                  line 21  returns null at the end
+                  src/main/java/quay/ArrivalDesk.java:17  skips pilot.board(vessel);
+                  src/main/java/quay/ArrivalDesk.java:25  when null: "no pilot"
+                  src/main/java/quay/NightDesk.java:14  when null: waiting++;
+                  src/main/java/quay/NightDesk.java:23  uses the result unchecked: getName()
 
                 Why it drags
                   - 4 places in 3 files to edit together
-                  - 1 caller forgets the guard
+                  - 1 caller does not check
 
                 Change drill: one more caller of pilotFor(Vessel)
                   today 4 places in 2 files
@@ -139,11 +135,11 @@ class GoldenTextTest {
                     src/main/java/quay/PilotRoster.java:15  a new caller must decide: the compiler asks
 
                 Ways to answer it
-                  0.75  optional-value  2 of 3 guards decide something for nothing, which callers can say with
-                        orElse(); costs 0 types, about 2 lines, one wrapper for each result
-                  0.65  null-object  1 of 3 guards only skip, which a neutral Pilot does by itself; costs 1 type,
-                        about 6 lines, nothing looks like something in a debugger
-                  0.34  leave-it  free today, but a drag of 3.4 comes due with the next change
+                  0.75  optional-value  2 of 3 callers use a default when it is null: orElse() says that. Cost: no
+                        new type, about 2 lines more, one wrapper for each result
+                  0.65  null-object  1 of 3 callers only skip it, which a neutral Pilot does by itself. Cost: one
+                        new type, about 6 lines more, in a debugger the empty object looks real
+                  0.34  leave-it  costs nothing now; the next change pays (drag 3.4)
 
                 What this smell is
                   A routine or field stands for "nothing" by null, and its callers guard against it one by one. Each
@@ -154,7 +150,7 @@ class GoldenTextTest {
     }
 
     @Test
-    void explainConditionalInstantiation() {
+    void explainConditionalInstantiation() throws Exception {
         assertThat(text("explain", "ci-q672fn")).isEqualTo("""
                 Conditional instantiation  ci-q672fn  drag 3.1
                 src/main/java/quay/PermitOffice.java:13
@@ -191,11 +187,11 @@ class GoldenTextTest {
                     src/main/java/quay/PermitFactory.java:1  one arm in the factory
 
                 Ways to answer it
-                  0.70  factory  2 types make the same decision: one factory can make it for all of them; costs 1
-                        type, about 8 lines, clients hold a factory
-                  0.50  factory-method  one routine can decide for all 2 types, if one of them may own it; costs 0
-                        types, about 4 lines, one call
-                  0.39  leave-it  free today, but a drag of 3.1 comes due with the next change
+                  0.70  factory  2 types make the same decision: one factory can make it for all of them. Cost: one
+                        new type, about 8 lines more, clients hold a factory
+                  0.50  factory-method  one routine can decide for all 2 types, if one of them may own it. Cost: no
+                        new type, about 4 lines more, one call
+                  0.39  leave-it  costs nothing now; the next change pays (drag 3.1)
 
                 What this smell is
                   A condition decides which class to create, in the middle of code that has other work to do. The
@@ -206,12 +202,12 @@ class GoldenTextTest {
     }
 
     @Test
-    void explainTypeSwitch() {
+    void explainTypeSwitch() throws Exception {
         assertThat(text("explain", "ts-zq8j2q")).isEqualTo("""
                 Type-switch conditional  ts-zq8j2q  drag 2.5
                 src/main/java/quay/HarbourDues.java:17
 
-                HarbourDues#quote(Vessel,int): picks behaviour by the run-time type of vessel in 4 arms: Tug,
+                HarbourDues#quote(Vessel,int): picks behaviour by the run-time type of vessel in 4 cases: Tug,
                 Trawler, Tanker, Yacht; 1 other chain does the same.
 
                    17  if (vessel instanceof Tug) {
@@ -250,7 +246,7 @@ class GoldenTextTest {
 
                 Why it drags
                   - 2 places in 2 files to edit together
-                  - arms cast the subject down
+                  - branches cast vessel to its subtype
 
                 Change drill: one more Vessel
                   today 3 places in 3 files
@@ -262,11 +258,11 @@ class GoldenTextTest {
 
                 Ways to answer it
                   0.70  strategy  the variants are types of this project and share Vessel: each can answer for
-                        itself; costs 0 types, about 12 lines, one virtual call; the cases are read in 4 files
-                        instead of one
-                  0.50  leave-it  free today, but a drag of 2.5 comes due with the next change
-                  0.45  visitor  2 operations branch on the same types; each becomes one visitor; costs 2 types,
-                        about 40 lines, two calls for each operation, and a type parameter to read
+                        itself. Cost: no new type, about 12 lines more, one virtual call; the cases are read in 4
+                        files instead of one
+                  0.50  leave-it  costs nothing now; the next change pays (drag 2.5)
+                  0.45  visitor  2 operations branch on the same types; each becomes one visitor. Cost: 2 new types,
+                        about 40 lines more, two calls for each operation, and a type parameter to read
 
                 What this smell is
                   A chain of arms picks behaviour by the kind of one value: by its run-time type, or by a tag such
@@ -278,11 +274,11 @@ class GoldenTextTest {
     }
 
     @Test
-    void scanOfTheWholeProject() {
+    void scanOfTheWholeProject() throws Exception {
         assertThat(text("scan")).isEqualTo("""
                 4.1  telescoping-constructor  tc-27ed9d  src/main/java/quay/Berth.java:11
-                     Berth: 5 constructors of Berth extend one another, up to 5 parameters; easily mixed up: depth
-                     and length (int)
+                     Berth has 5 constructors, each adding parameters to the one before, up to 5; easily mixed up:
+                     depth and length (int)
                         11  public Berth(String name) {
                         12      this(name, 4);
                         13  }
@@ -292,11 +288,11 @@ class GoldenTextTest {
                         33  }
                      drag: 7 places in 2 files to edit together; 2 pairs of same-typed neighbours can be swapped
                      unnoticed
-                     try: builder (4 of 5 parts are optional: a builder names them and leaves out the rest)
+                     cure: builder (4 of 5 parts are optional: a builder names them and leaves out the rest)
 
                 3.4  null-check  nc-dy4z2g  src/main/java/quay/PilotRoster.java:15
-                     PilotRoster#pilotFor(Vessel): pilotFor() stands for nothing by null, guarded in 3 places, used
-                     unguarded in 1
+                     PilotRoster#pilotFor(Vessel) returns null where there is nothing: 3 callers check it, 1 does
+                     not
                         15  public Pilot pilotFor(Vessel vessel) {
                         16      for (Pilot pilot : onDuty) {
                         17          if (pilot.mayBring(vessel)) {
@@ -304,9 +300,8 @@ class GoldenTextTest {
                         19          }
                          :
                         22  }
-                     drag: 4 places in 3 files to edit together; 1 caller forgets the guard
-                     try: optional-value (2 of 3 guards decide something for nothing, which callers can say with
-                     orElse())
+                     drag: 4 places in 3 files to edit together; 1 caller does not check
+                     cure: optional-value (2 of 3 callers use a default when it is null: orElse() says that)
 
                 3.1  conditional-instantiation  ci-q672fn  src/main/java/quay/PermitOffice.java:13
                      PermitOffice#issue(Vessel,boolean): decides which class to create: HazardPermit, HeavyPermit,
@@ -320,11 +315,11 @@ class GoldenTextTest {
                         19  }
                      drag: 2 places in 2 files to edit together; the copies disagree on HeavyPermit
                      (vessel.getTonnage() > 500 here, vessel.getTonnage() > 400 there)
-                     try: factory (2 types make the same decision: one factory can make it for all of them)
+                     cure: factory (2 types make the same decision: one factory can make it for all of them)
 
                 2.8  type-switch  ts-xbxxu2  src/main/java/quay/SignalTower.java:12
-                     SignalTower#announce(Vessel): picks behaviour by the run-time type of vessel in 3 arms: Tanker,
-                     Trawler, Tug; 1 other chain does the same
+                     SignalTower#announce(Vessel): picks behaviour by the run-time type of vessel in 3 cases:
+                     Tanker, Trawler, Tug; 1 other chain does the same
                         12  if (vessel instanceof Tanker) {
                         13      Tanker tanker = (Tanker) vessel;
                         14      hoist(tanker.isHazardous() ? "BRAVO" : "KILO");
@@ -332,9 +327,9 @@ class GoldenTextTest {
                         16  } else if (vessel instanceof Trawler) {
                          :
                         22  }
-                     drag: 2 places in 2 files to edit together; the default hides variants that were forgotten;
-                     arms cast the subject down
-                     try: strategy (the variants are types of this project and share Vessel: each can answer for
+                     drag: 2 places in 2 files to edit together; a forgotten kind falls into the default unnoticed;
+                     branches cast vessel to its subtype
+                     cure: strategy (the variants are types of this project and share Vessel: each can answer for
                      itself)
                      and ts-zq8j2q  src/main/java/quay/HarbourDues.java:17  HarbourDues#quote(Vessel,int)
 
@@ -344,7 +339,7 @@ class GoldenTextTest {
     }
 
     @Test
-    void explainTypeSwitchByKey() {
+    void explainTypeSwitchByKey() throws Exception {
         assertThat(text("explain", "type-switch")).isEqualTo("""
                 Type-switch conditional  type-switch
 
@@ -368,7 +363,7 @@ class GoldenTextTest {
     }
 
     @Test
-    void explainBuilderByKey() {
+    void explainBuilderByKey() throws Exception {
         assertThat(text("explain", "builder")).isEqualTo("""
                 builder
 

@@ -1,0 +1,59 @@
+package driftwood.cli.render;
+
+import driftwood.smell.Finding;
+import driftwood.smell.Scan;
+import driftwood.smell.Scan.Read;
+import driftwood.source.Unread;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What is shown of a scan.
+ *
+ * @param result   the whole
+ * @param findings those that are shown, most drag first
+ * @param files    those at the places that the user named
+ * @param unread   what could not be read of them
+ * @param asked    what was asked for, where it is less than everything: " of drag 3.0 or more"; empty for everything
+ * @param nothing  why nothing could be shown, such as "Nothing was touched since HEAD"; empty where something could
+ * @param hidden   what was left out for it, as clauses: "5 of less drag"
+ */
+public record Selected(Scan.Result result, List<Finding> findings, List<Read> files, List<Unread> unread, String asked, String nothing, List<String> hidden) {
+
+    public int lines() {
+        return files.stream().mapToInt(Read::lines).sum();
+    }
+
+    /** Number of files by language. */
+    public Map<String, Integer> languages() {
+        Map<String, Integer> languages = new TreeMap<>();
+        files.forEach(each -> languages.merge(each.language().key(), 1, Integer::sum));
+        return languages;
+    }
+
+    /** The same with the first findings only. */
+    public Selected first(int most) {
+        return new Selected(result, findings.subList(0, Math.min(most, findings.size())), files, unread, asked, nothing, hidden);
+    }
+
+    /** What was found, in a sentence or two. */
+    public String sentence() {
+        if (files.isEmpty()) {
+            return unread.isEmpty() ? "Nothing was read: no " + languageNames() + " source is there. Hidden folders, build output and links are passed over."
+                    : "Nothing could be read" + (unread.size() == 1 ? "" : " of " + unread.size() + " places") + " (listed above).";
+        }
+        StringBuilder text = new StringBuilder(!nothing.isEmpty() ? nothing : findings.isEmpty() ? "No findings" : findings.size() == 1 ? "1 finding" : findings.size() + " findings");
+        text.append(asked).append(" in ").append(files.size()).append(files.size() == 1 ? " file, " : " files, ")
+                .append(lines()).append(lines() == 1 ? " line" : " lines");
+        hidden.forEach(each -> text.append("; ").append(each));
+        if (!unread.isEmpty()) {
+            text.append("; ").append(unread.size()).append(unread.size() == 1 ? " place" : " places").append(" not read (listed above)");
+        }
+        return text.append('.').toString();
+    }
+
+    private static String languageNames() {
+        return String.join(" or ", java.util.Arrays.stream(driftwood.source.Language.values()).map(driftwood.source.Language::title).toList());
+    }
+}

@@ -1,0 +1,58 @@
+package driftwood.store;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.ThreadLocalRandom;
+
+/** Files that are there whole or not at all, with the rights that any new file gets. */
+public final class Whole {
+    private static final String DRAFT = ".draft";
+    /** Nobody writes for so long; what is older was left by a process that was killed. */
+    private static final Duration OLD = Duration.ofMinutes(1);
+
+    private Whole() {
+    }
+
+    /**
+     * Writes a text: to a draft beside the file first, forced to disk, then renamed into place.
+     *
+     * @return the file
+     */
+    public static Path write(Path file, String text) throws IOException {
+        Path draft = file.resolveSibling(DRAFT + Long.toString(ThreadLocalRandom.current().nextLong(Long.MAX_VALUE), Character.MAX_RADIX));
+        sweep(file.getParent());
+        try {
+            try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE, StandardOpenOption.CREATE_NEW)) {
+                ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+                while (bytes.hasRemaining()) {
+                    channel.write(bytes);
+                }
+                channel.force(true);
+            }
+            return Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            Files.deleteIfExists(draft);
+            throw e;
+        }
+    }
+
+    private static void sweep(Path folder) throws IOException {
+        Instant old = Instant.now().minus(OLD);
+        try (DirectoryStream<Path> drafts = Files.newDirectoryStream(folder, DRAFT + "*")) {
+            for (Path each : drafts) {
+                if (Files.getLastModifiedTime(each).toInstant().isBefore(old)) {
+                    Files.deleteIfExists(each);
+                }
+            }
+        }
+    }
+}

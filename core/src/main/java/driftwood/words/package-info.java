@@ -1,0 +1,2 @@
+/** Words that people type. */
+package driftwood.words;
