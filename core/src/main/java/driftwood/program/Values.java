@@ -41,6 +41,9 @@ final class Values {
         }
     }
 
+    /** What this thread is walking: a value that is made from itself leads nowhere. */
+    private final ThreadLocal<Set<Way>> underWay = ThreadLocal.withInitial(HashSet::new);
+
     Optional<ValueType> typeOf(Trail trail, TypeOutline scope) {
         return walk(trail, scope).value();
     }
@@ -53,10 +56,14 @@ final class Values {
         Way way = new Way(scope.name(), trail);
         Place known = walked.get(way);
         if (known == null) {
+            if (!underWay.get().add(way)) {
+                return Place.NOWHERE;
+            }
             known = start(trail, scope);
             for (String step : trail.steps()) {
                 known = step(known, step, scope);
             }
+            underWay.get().remove(way);
             walked.put(way, known);
         }
         return known;

@@ -34,6 +34,9 @@ final class Court {
             linked.seeAgain();
             now = all(traces);
         }
+        if (!now.isWhole()) {
+            return now;
+        }
         options.memory().remember(Kind.JUDGED, "", stamp, Judged.PACKING.pack(now).bytes());
         return now;
     }

@@ -45,6 +45,11 @@ record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Re
                 && digests.equals(traces.stream().map(Trace::digest).toList());
     }
 
+    /** Whether every smell could be judged. */
+    boolean isWhole() {
+        return remarks.unread().stream().noneMatch(each -> each.file().equals(Judging.PROJECT));
+    }
+
     /** What comes of it: overlaps settled, ids given. */
     Conclusion concluded() {
         List<Verdict> all = new ArrayList<>();

@@ -10,15 +10,21 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Queue;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.stream.Collectors;
 
 /** The second phase of a scan: detectors judge, in parallel, and patterns answer. */
 final class Judging {
+    /** Stands for the file where something is the matter with all of them. */
+    static final String PROJECT = ".";
+
     private final Scan.Options options;
     private final Scan.Linked linked;
     private final Crew crew;
+    private final Queue<Unread> failures = new ConcurrentLinkedQueue<>();
 
     Judging(Scan.Options options, Scan.Linked linked) {
         this.options = options;
@@ -38,8 +44,10 @@ final class Judging {
                 leaves.addAll(each.remarks().leaves());
             }
         }
+        List<Ruling> rulings = rulings(detectors, Set.of());
+        unread.addAll(failures);
         return new Judged(traces.stream().map(each -> each.file().path()).toList(),
-                traces.stream().map(Trace::digest).toList(), rulings(detectors, Set.of()), new Remarks(leaves, unread));
+                traces.stream().map(Trace::digest).toList(), rulings, new Remarks(leaves, unread));
     }
 
     /**
@@ -60,7 +68,25 @@ final class Judging {
         return rulings;
     }
 
+    /** Smells that could not be judged for a reason of our own. */
+    List<Unread> failures() {
+        return List.copyOf(failures);
+    }
+
+    /** A detector that fails costs what it would have said, not the scan. */
     private Ruling ruling(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
+        try {
+            return said(detector, program, sighted);
+        } catch (Remembered.Lost e) {
+            throw e;
+        } catch (RuntimeException | StackOverflowError | AssertionError e) {
+            failures.add(new Unread(PROJECT, 1, detector.smell().key() + " could not be judged: a defect in Driftwood ("
+                    + e.getClass().getSimpleName() + ")" + options.mishaps().keep(detector.smell().key(), e)));
+            return new Ruling(detector.smell().key(), List.of(), new int[0]);
+        }
+    }
+
+    private Ruling said(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
         Set<Integer> asked = new TreeSet<>();
         List<Finding> findings = judge(detector, program.telling(question -> asked.add(question.hashCode())), sighted);
         List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, options.cures().of(each, program))).toList();

@@ -49,9 +49,9 @@ final class Rejudging {
                 }
             }
         }
-        return Shift.of(changed, file -> linked.program().answersIn(file)).map(shift -> new Judged(before.files(),
-                traces.stream().map(Trace::digest).toList(), rulings(before.rulings(), shift),
-                remarks(before.remarks(), changed, shift.files())));
+        return Shift.of(changed, file -> linked.program().answersIn(file)).flatMap(shift -> rulings(before.rulings(), shift).map(rulings ->
+                new Judged(before.files(), traces.stream().map(Trace::digest).toList(), rulings,
+                        remarks(before.remarks(), changed, shift.files()))));
     }
 
     private static boolean declaresTheSame(Trace trace, String before) {
@@ -59,7 +59,8 @@ final class Rejudging {
                 && each.was().declared().isAlike(each.is().declared())).isPresent();
     }
 
-    private List<Ruling> rulings(List<Ruling> before, Shift shift) {
+    /** Empty where something could not be judged. */
+    private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift) {
         Map<Detector<?>, Ruling> now = new HashMap<>();
         List<Detector<?>> whole = new ArrayList<>();
         List<Detector<?>> there = new ArrayList<>();
@@ -91,7 +92,7 @@ final class Rejudging {
             joined.addAll(some.get(i).verdicts());
             now.put(there.get(i), new Ruling(some.get(i).smell(), joined, some.get(i).asked()));
         }
-        return detectors.stream().map(now::get).toList();
+        return judging.failures().isEmpty() ? Optional.of(detectors.stream().map(now::get).toList()) : Optional.empty();
     }
 
     /** The same verdicts, where they stand now; empty where that is not certain of one of them. */

@@ -4,6 +4,7 @@ import driftwood.program.OutlineBuilder;
 import driftwood.read.FileTree;
 import driftwood.read.Reader;
 import driftwood.read.Readers;
+import driftwood.read.Unreadable;
 import driftwood.smell.Facts.Remarks;
 import driftwood.smell.Memory.Kind;
 import driftwood.smell.Trace.Change;
@@ -168,7 +169,7 @@ final class Seeing {
     }
 
     private void failed(SourceFile file, Throwable problem) {
-        String why = problem instanceof StackOverflowError ? "nested too deeply to be read"
+        String why = problem instanceof Unreadable known ? known.getMessage() : problem instanceof StackOverflowError ? "nested too deeply to be read"
                 : "a defect in Driftwood (" + problem.getClass().getSimpleName() + ")" + options.mishaps().keep(file.path(), problem);
         unread.add(new Unread(file.path(), 1, why));
     }

@@ -9,9 +9,9 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.zip.CRC32C;
 import org.h2.mvstore.MVMap;
 import org.h2.mvstore.MVStore;
-import org.h2.mvstore.MVStoreException;
 import org.h2.mvstore.type.ByteArrayDataType;
 import org.h2.mvstore.type.StringDataType;
 
@@ -57,7 +57,7 @@ public final class Cache implements Memory, AutoCloseable {
             store = new MVStore.Builder().fileName(file.toString()).autoCommitBufferSize(FLUSH_KILOBYTES)
                     .autoCompactFillRate(0).open();
             return Optional.of(new Cache(store));
-        } catch (MVStoreException | IllegalArgumentException | ClassCastException e) {
+        } catch (RuntimeException | OutOfMemoryError damaged) {
             if (store != null) {
                 store.closeImmediately();
             }
@@ -80,44 +80,59 @@ public final class Cache implements Memory, AutoCloseable {
 
     @Override
     public Optional<byte[]> recall(Kind kind, String key, String stamp) {
-        try {
-            byte[] found = maps.get(kind).get(key);
-            byte[] head = head(stamp);
-            boolean same = found != null && found.length > head.length
-                    && Arrays.equals(found, 0, head.length, head, 0, head.length);
-            return same ? Optional.of(Arrays.copyOfRange(found, head.length, found.length)) : Optional.empty();
-        } catch (MVStoreException | IllegalStateException e) {
-            return Optional.empty();
-        }
-    }
-
-    /** What stands before each value: the stamp, behind its length. */
-    private static byte[] head(String stamp) {
-        byte[] text = stamp.getBytes(StandardCharsets.UTF_8);
-        return ByteBuffer.allocate(Integer.BYTES + text.length).putInt(text.length).put(text).array();
+        return found(kind, key).filter(each -> each.stamp.equals(stamp)).map(each -> each.value);
     }
 
     @Override
     public Optional<String> stamp(Kind kind, String key) {
+        return found(kind, key).map(each -> each.stamp);
+    }
+
+    /** What is remembered under a key; empty where nothing is, and where a byte of it is not what was written. */
+    private Optional<Entry> found(Kind kind, String key) {
         try {
-            byte[] found = maps.get(kind).get(key);
-            int length = found == null || found.length < Integer.BYTES ? -1 : ByteBuffer.wrap(found).getInt();
-            return length < 0 || length > found.length - Integer.BYTES ? Optional.empty()
-                    : Optional.of(new String(found, Integer.BYTES, length, StandardCharsets.UTF_8));
-        } catch (MVStoreException | IllegalStateException e) {
+            byte[] bytes = maps.get(kind).get(key);
+            return bytes == null ? Optional.empty() : Entry.read(key, bytes);
+        } catch (RuntimeException | OutOfMemoryError damaged) {
             return Optional.empty();
         }
     }
 
     @Override
     public void remember(Kind kind, String key, String stamp, byte[] value) {
-        byte[] head = head(stamp);
-        byte[] whole = Arrays.copyOf(head, head.length + value.length);
-        System.arraycopy(value, 0, whole, head.length, value.length);
         try {
-            maps.get(kind).put(key, whole);
-        } catch (MVStoreException | IllegalStateException e) {
+            maps.get(kind).put(key, new Entry(stamp, value).written(key));
+        } catch (RuntimeException | OutOfMemoryError damaged) {
             return;
+        }
+    }
+
+    /** A value with its stamp. In the file a checksum of key, stamp and value stands before them, and the length of the stamp. */
+    private record Entry(String stamp, byte[] value) {
+        private static final int HEAD = 2 * Integer.BYTES;
+
+        byte[] written(String key) {
+            byte[] text = stamp.getBytes(StandardCharsets.UTF_8);
+            byte[] bytes = ByteBuffer.allocate(HEAD + text.length + value.length).putInt(0).putInt(text.length).put(text).put(value).array();
+            ByteBuffer.wrap(bytes).putInt(checksum(key, bytes));
+            return bytes;
+        }
+
+        static Optional<Entry> read(String key, byte[] bytes) {
+            ByteBuffer head = ByteBuffer.wrap(bytes);
+            if (bytes.length < HEAD || head.getInt() != checksum(key, bytes)) {
+                return Optional.empty();
+            }
+            int length = head.getInt();
+            return Optional.of(new Entry(new String(bytes, HEAD, length, StandardCharsets.UTF_8),
+                    Arrays.copyOfRange(bytes, HEAD + length, bytes.length)));
+        }
+
+        private static int checksum(String key, byte[] bytes) {
+            CRC32C sum = new CRC32C();
+            sum.update(key.getBytes(StandardCharsets.UTF_8));
+            sum.update(bytes, Integer.BYTES, bytes.length - Integer.BYTES);
+            return (int) sum.getValue();
         }
     }
 
@@ -125,7 +140,7 @@ public final class Cache implements Memory, AutoCloseable {
     public void close() {
         try {
             store.close();
-        } catch (MVStoreException | IllegalStateException e) {
+        } catch (RuntimeException damaged) {
             store.closeImmediately();
         }
     }

@@ -3,14 +3,19 @@ package driftwood.smell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.read.FileTree;
+import driftwood.source.SourceFinder;
 import driftwood.source.Unread;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ScanTest {
     private static final String SMELLY = """
@@ -100,5 +105,50 @@ class ScanTest {
         assertThat(scan(1).findings()).isEmpty();
         Scan.Options tests = new Scan.Options(List.of(), true, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE);
         assertThat(new Scan(tests).run(root, List.of(root)).findings()).hasSize(1);
+    }
+
+    @Test
+    void aFileThatCannotBeReadForAReasonOfOursCostsThatFileOnly() {
+        Given.write(root.resolve("quay/Desk.java"), SMELLY.formatted(1));
+        Given.write(root.resolve("quay/Broken.java"), "class Broken { }");
+        List<String> kept = new ArrayList<>();
+        Scan.Options options = new Scan.Options(List.of("type-switch"), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE,
+                (what, problem) -> {
+                    kept.add(what);
+                    return "; see details";
+                });
+        Seer<String> failing = new Seer<>() {
+            @Override
+            public String key() {
+                return "failing";
+            }
+
+            @Override
+            public int version() {
+                return 1;
+            }
+
+            @Override
+            public List<String> see(FileTree file) {
+                if (file.file().path().endsWith("Broken.java")) {
+                    throw new IllegalStateException("boom");
+                }
+                return List.of();
+            }
+        };
+        Seeing seeing = new Seeing(List.of(failing), options);
+        assertThat(seeing.see(new SourceFinder(root).find(List.of(root)).files())).extracting(each -> each.file().path())
+                .containsExactly("quay/Desk.java");
+        assertThat(seeing.unread()).containsExactly(new Unread("quay/Broken.java", 1, "a defect in Driftwood (IllegalStateException); see details"));
+        assertThat(kept).containsExactly("quay/Broken.java");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @ValueSource(strings = {"x = f\"{x:=10}\"\n", ">as", ">>>or", "unicode = unicode\nprint(unicode.x)\n", "a = b.c\nb = a.c\nb.c.d()\n"})
+    void oddPythonEndsNoScan(String text) {
+        Given.write(root.resolve("odd.py"), text);
+        Scan.Result result = new Scan(Scan.Options.DEFAULT).run(root, List.of(root));
+        assertThat(result.files()).hasSize(1);
+        assertThat(result.unread()).noneMatch(each -> each.why().contains("defect"));
     }
 }

@@ -2,6 +2,7 @@ package driftwood.read.java;
 
 import com.sun.source.tree.*;
 import com.sun.source.util.SourcePositions;
+import driftwood.read.Nesting;
 import driftwood.tree.Block;
 import driftwood.tree.EnumConstant;
 import driftwood.tree.Field;
@@ -25,6 +26,7 @@ import javax.lang.model.element.Modifier;
 
 /** Java's declarations: the whole tree of one file. */
 final class JavaDeclarations extends JavaStatements {
+    private final Nesting nested = new Nesting("types", 64);
     private final CompilationUnitTree file;
 
     JavaDeclarations(CompilationUnitTree file, SourcePositions positions, String text, Spelling spelling) {
@@ -46,6 +48,10 @@ final class JavaDeclarations extends JavaStatements {
 
     @Override
     TypeDeclaration typeDeclaration(ClassTree tree) {
+        return nested.in(() -> declaration(tree));
+    }
+
+    private TypeDeclaration declaration(ClassTree tree) {
         TypeKind kind = switch (tree.getKind()) {
             case INTERFACE -> TypeKind.INTERFACE;
             case ENUM -> TypeKind.ENUM;

@@ -3,6 +3,7 @@ package driftwood.read.java;
 import com.sun.source.tree.*;
 import com.sun.source.util.SimpleTreeVisitor;
 import com.sun.source.util.SourcePositions;
+import driftwood.read.Nesting;
 import driftwood.tree.Absent;
 import driftwood.tree.Assignment;
 import driftwood.tree.Binary;
@@ -31,6 +32,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     private final CompilationUnitTree file;
     private final SourcePositions positions;
     private final Starts starts;
+    private final Nesting conditionals = new Nesting("conditional expressions", 1000);
     final String text;
 
     final Spelling spelling;
@@ -219,8 +221,8 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
 
     @Override
     public Node visitConditionalExpression(ConditionalExpressionTree tree, Void unused) {
-        return new Conditional(start(tree), end(tree), node(tree.getCondition()), node(tree.getTrueExpression()),
-                node(tree.getFalseExpression()));
+        return conditionals.in(() -> new Conditional(start(tree), end(tree), node(tree.getCondition()), node(tree.getTrueExpression()),
+                node(tree.getFalseExpression())));
     }
 
     @Override

@@ -5,6 +5,7 @@ import com.sun.source.util.JavacTask;
 import com.sun.source.util.Trees;
 import driftwood.read.FileTree;
 import driftwood.read.Reader;
+import driftwood.read.Unreadable;
 import driftwood.source.Lines;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
@@ -71,7 +72,7 @@ public final class JavaReader implements Reader {
         List<FileTree> made = new ArrayList<>();
         Spelling spelling = new Spelling();
         try {
-            for (CompilationUnitTree tree : task.parse()) {
+            for (CompilationUnitTree tree : parsed(task)) {
                 SourceText source = byName.get(tree.getSourceFile().toUri());
                 Unit unit = new JavaDeclarations(tree, trees.getSourcePositions(), source.text(), spelling).unit();
                 List<Unread> unread = problems.getOrDefault(tree.getSourceFile().toUri(), List.of());
@@ -81,6 +82,15 @@ public final class JavaReader implements Reader {
             throw new java.io.UncheckedIOException(e);
         }
         return made;
+    }
+
+    /** On damaged text the compiler's own checks may fail. */
+    private static Iterable<? extends CompilationUnitTree> parsed(JavacTask task) throws java.io.IOException {
+        try {
+            return task.parse();
+        } catch (RuntimeException e) {
+            throw new Unreadable("the JDK's parser gave up", e);
+        }
     }
 
     /** The compiler wraps our texts in objects of its own, so they are known by name. */

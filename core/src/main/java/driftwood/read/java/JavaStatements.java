@@ -2,6 +2,7 @@ package driftwood.read.java;
 
 import com.sun.source.tree.*;
 import com.sun.source.util.SourcePositions;
+import driftwood.read.Nesting;
 import driftwood.tree.Arm;
 import driftwood.tree.Block;
 import driftwood.tree.Evaluate;
@@ -23,6 +24,7 @@ import java.util.Optional;
 
 /** Java's statements. */
 abstract class JavaStatements extends JavaExpressions {
+    private final Nesting switches = new Nesting("switches", 200);
 
     JavaStatements(CompilationUnitTree file, SourcePositions positions, String text, Spelling spelling) {
         super(file, positions, text, spelling);
@@ -56,12 +58,12 @@ abstract class JavaStatements extends JavaExpressions {
 
     @Override
     public Node visitSwitch(SwitchTree tree, Void unused) {
-        return new Match(start(tree), end(tree), node(tree.getExpression()), arms(tree.getCases()), false);
+        return switches.in(() -> new Match(start(tree), end(tree), node(tree.getExpression()), arms(tree.getCases()), false));
     }
 
     @Override
     public Node visitSwitchExpression(SwitchExpressionTree tree, Void unused) {
-        return new Match(start(tree), end(tree), node(tree.getExpression()), arms(tree.getCases()), true);
+        return switches.in(() -> new Match(start(tree), end(tree), node(tree.getExpression()), arms(tree.getCases()), true));
     }
 
     private List<Arm> arms(List<? extends CaseTree> cases) {

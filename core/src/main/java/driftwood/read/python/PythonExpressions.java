@@ -1,5 +1,6 @@
 package driftwood.read.python;
 
+import driftwood.read.Nesting;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -18,6 +19,7 @@ abstract class PythonExpressions {
     final Set<String> functions;
     /** Texts of names and types, each kept once a file. */
     private static final int LONGEST_NAME = 200;
+    private final Nesting conditionals = new Nesting("conditional expressions", 1000);
     private final Map<String, String> known = new HashMap<>();
 
     PythonExpressions(String text, Set<String> functions) {
@@ -87,8 +89,8 @@ abstract class PythonExpressions {
             case "comparison_operator":
                 return comparison(node);
             case "conditional_expression":
-                return inner.size() < 3 ? other(node) : new Conditional(start, end, expression(inner.get(1)),
-                        expression(inner.get(0)), expression(inner.get(2)));
+                return inner.size() < 3 ? other(node) : conditionals.in(() -> new Conditional(start, end, expression(inner.get(1)),
+                        expression(inner.get(0)), expression(inner.get(2))));
             case "lambda":
                 return new Lambda(start, end, node.part("parameters").map(this::parameters).orElse(List.of()),
                         expression(node.part("body").orElse(inner.get(inner.size() - 1))));
@@ -105,9 +107,10 @@ abstract class PythonExpressions {
         return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
     }
 
+    /** Where the parser only supposes a name, there is none. */
     private Node name(Cst node) {
         String name = text(node);
-        return new Name(node.start(), node.end(), name.equals("self") ? "this" : name.intern());
+        return name.isBlank() ? new Absent(node.start(), node.end()) : new Name(node.start(), node.end(), name.equals("self") ? "this" : name.intern());
     }
 
     private static String operator(Cst node) {
