@@ -19,11 +19,14 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 
 /** Records what a surface does: makes cases, runs them under several conditions, masks what varies by itself. */
 public final class Characterization {
     /** So many times the wanted cases are drawn; the search goes on from them. */
     private static final int POOL = 3;
+    /** Cases that do not end, or end the process; each costs its whole time in every run. */
+    private static final int ENDED = 6;
     /** Cases of a routine that never does the same twice. */
     private static final int RESTLESS = 3;
 
@@ -88,7 +91,8 @@ public final class Characterization {
             surface.targets().forEach(target -> drawn.addAll(maker.of(target, each, left)));
         }
         Queries candidates = new Candidates(program, root).of(maker.types());
-        List<Case> once = runnable(drawn, candidates, unmade);
+        List<Case> all = runnable(drawn, candidates, unmade);
+        List<Case> once = all.stream().filter(each -> !Doomed.isOne(each.outcome())).toList();
         Queries queries = drawn.isEmpty() ? Queries.NONE : driver.inquire(once, candidates);
         Notices notices = Notices.unmeasured("--trial-time 0");
         List<Case> chosen = Kept.first(once, most);
@@ -105,6 +109,7 @@ public final class Characterization {
             }
             queries = driver.inquire(chosen, candidates);
         }
+        chosen = Stream.concat(chosen.stream(), Kept.first(all.stream().filter(each -> Doomed.isOne(each.outcome())).toList(), ENDED).stream()).toList();
         List<Case> recorded = told(observe(Kept.numbered(bare(chosen)), queries, unmade));
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         surface.targets().forEach(target -> perTarget.put(target.symbol(), 0));
@@ -134,7 +139,7 @@ public final class Characterization {
     /** The cases that can be run at all and let the process live, with their outcomes; each once. */
     private List<Case> runnable(List<Case> cases, Queries queries, Map<String, Integer> unmade) {
         List<Case> distinct = List.copyOf(new LinkedHashSet<>(cases));
-        List<Ran> all = distinct.isEmpty() ? List.of() : driver.run(distinct, new Queries(Map.of(), queries.types()), Conditions.USUAL);
+        List<Ran> all = distinct.isEmpty() ? List.of() : driver.run(distinct, new Queries(Map.of(), queries.types()), Conditions.TRYING);
         List<Case> once = new ArrayList<>();
         for (int i = 0; i < distinct.size(); i++) {
             Case each = distinct.get(i);

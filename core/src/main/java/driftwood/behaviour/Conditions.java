@@ -12,8 +12,9 @@ import java.util.List;
  * @param flags     of the JVM: other identity hashes, so that the order of hashed things differs
  * @param later     the clock that the project's own classes read is more than a year ahead
  * @param manner    in which objects are asked
+ * @param trying    whether cases are tried for the first time: what never comes to its end is given up soon
  */
-record Conditions(Order order, List<String> flags, boolean later, Manner manner) {
+record Conditions(Order order, List<String> flags, boolean later, Manner manner, boolean trying) {
     /** An order of cases; no case keeps its place in all of them. */
     enum Order {
         GIVEN, BACKWARDS, HALVES;
@@ -32,10 +33,12 @@ record Conditions(Order order, List<String> flags, boolean later, Manner manner)
     }
 
     /** As any program runs. */
-    static final Conditions USUAL = new Conditions(Order.GIVEN, List.of(), false, Manner.ALONG);
+    static final Conditions USUAL = new Conditions(Order.GIVEN, List.of(), false, Manner.ALONG, false);
+    /** The same for cases of which nobody knows yet whether they end. */
+    static final Conditions TRYING = new Conditions(Order.GIVEN, List.of(), false, Manner.ALONG, true);
     /** Other circumstances, to compare with. The flag chooses how HotSpot makes identity hashes. */
-    static final List<Conditions> OTHERS = List.of(new Conditions(Order.BACKWARDS, hashes(3), true, Manner.BACKWARDS),
-            new Conditions(Order.HALVES, hashes(0), false, Manner.ALONG));
+    static final List<Conditions> OTHERS = List.of(new Conditions(Order.BACKWARDS, hashes(3), true, Manner.BACKWARDS, false),
+            new Conditions(Order.HALVES, hashes(0), false, Manner.ALONG, false));
 
     private static List<String> hashes(int way) {
         return List.of("-XX:+IgnoreUnrecognizedVMOptions", "-XX:+UnlockExperimentalVMOptions", "-XX:hashCode=" + way);

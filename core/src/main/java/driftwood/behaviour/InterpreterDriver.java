@@ -12,6 +12,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
 import org.apache.commons.io.FileUtils;
 
 /**
@@ -73,25 +76,49 @@ final class InterpreterDriver implements Driver {
     }
 
     private List<Ran> all(List<Case> cases, Queries queries, Conditions conditions, Path folder) throws IOException {
-        Path caseFile = InterpreterRun.cases(folder, cases, queries, conditions.manner());
-        List<Ran> all = new ArrayList<>();
+        Map<Integer, Ran> all = new TreeMap<>();
+        Doomed doomed = new Doomed();
         for (int restarts = 0; all.size() < cases.size(); restarts++) {
+            List<Integer> left = left(cases, all, conditions.trying() ? doomed : new Doomed(), restarts);
+            if (left.isEmpty()) {
+                break;
+            }
+            Path caseFile = InterpreterRun.cases(folder, left.stream().map(cases::get).toList(), queries, conditions.manner());
             Path outcomes = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
-            int before = all.size();
-            int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(), Integer.toString(before),
+            int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(), "0",
                     Long.toString(limits.caseMillis()), Integer.toString(limits.memoryMib()), conditions.later() ? "1" : "0"),
-                    conditions, START_MILLIS + (cases.size() - before) * (Witness.PATIENCE * limits.caseMillis() + 50));
-            boolean begun = InterpreterRun.read(outcomes, told ->
-                    all.add(new Ran(told.path("outcome"), told.path("unmade").asText(""))));
-            if (begun && all.size() < cases.size()) {
-                all.add(new Ran(JSON.createObjectNode().put("exits", "exit code " + exit), ""));
-            } else if (all.size() == before && all.size() < cases.size()) {
+                    conditions, START_MILLIS + left.size() * (Witness.PATIENCE * limits.caseMillis() + 50));
+            List<Ran> told = new ArrayList<>();
+            boolean begun = InterpreterRun.read(outcomes, each -> told.add(new Ran(each.path("outcome"), each.path("unmade").asText(""))));
+            if (begun && told.size() < left.size()) {
+                told.add(new Ran(JSON.createObjectNode().put("exits", "exit code " + exit), ""));
+            } else if (told.isEmpty()) {
                 throw new IOException(run + " did not run the cases (exit code " + exit + "): " + run.trouble(folder));
             }
-            while (restarts == MOST_RESTARTS && all.size() < cases.size()) {
-                all.add(new Ran(MissingNode.getInstance(), "not run: " + MOST_RESTARTS + " cases before it ended the process"));
+            for (int i = 0; i < told.size(); i++) {
+                all.put(left.get(i), told.get(i));
+                List<String> calls = Doomed.calls(cases.get(left.get(i)));
+                if (Doomed.isOne(told.get(i).outcome())) {
+                    doomed.ended(calls);
+                } else {
+                    doomed.ran(calls);
+                }
             }
         }
-        return all;
+        return List.copyOf(all.values());
+    }
+
+    /** Numbers of the cases that are still to be run; those that need not be are given an outcome. */
+    private static List<Integer> left(List<Case> cases, Map<Integer, Ran> all, Doomed doomed, int restarts) {
+        List<Integer> left = new ArrayList<>();
+        for (int i = 0; i < cases.size(); i++) {
+            int at = i;
+            if (!all.containsKey(at)) {
+                Optional<String> reason = restarts > MOST_RESTARTS ? Optional.of("not run: " + MOST_RESTARTS + " cases before it ended the process")
+                        : doomed.reason(Doomed.calls(cases.get(at)));
+                reason.ifPresentOrElse(why -> all.put(at, new Ran(MissingNode.getInstance(), why)), () -> left.add(at));
+            }
+        }
+        return left;
     }
 }

@@ -16,7 +16,11 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import org.apache.commons.io.FileUtils;
@@ -26,6 +30,7 @@ import org.apache.commons.io.FileUtils;
  * is, and a new process goes on with the next one.
  */
 final class Observation {
+    private static final Set<String> ENDED = Set.of("endless", "exits");
     private static final int MOST_RESTARTS = 25;
     private static final long START_MILLIS = 20_000;
     /** Fewer cases than this are not worth a process more. */
@@ -95,30 +100,52 @@ final class Observation {
         // driftwood: leave hard-coded-instantiation because starting the process is what an observation is
         Launch launch = new Launch(folder, path, limits);
         Path scriptFile = folder.resolve("scripts");
-        try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(scriptFile)))) {
-            Wire.write(to, asking, scripts);
-        }
-        List<Outcome> all = new ArrayList<>();
+        Map<Script, Outcome> all = new LinkedHashMap<>();
+        Doomed doomed = new Doomed();
         for (int restarts = 0; all.size() < scripts.size(); restarts++) {
-            if (restarts > MOST_RESTARTS) {
-                scripts.subList(all.size(), scripts.size()).forEach(script -> all.add(Outcome.ended(script.id(), "unmade",
-                        "not run: " + MOST_RESTARTS + " cases before it ended the process")));
+            List<Script> left = left(scripts, all, conditions.trying() ? doomed : new Doomed(), restarts);
+            if (left.isEmpty()) {
                 break;
             }
+            try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(scriptFile)))) {
+                Wire.write(to, asking, left);
+            }
             Path outcomeFile = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
-            long millis = START_MILLIS + (scripts.size() - all.size()) * (Witness.PATIENCE * limits.caseMillis() + 50);
+            long millis = START_MILLIS + left.size() * (Witness.PATIENCE * limits.caseMillis() + 50);
             int exit = launch.run(Witness.class.getName(), List.of(scriptFile.toString(), outcomeFile.toString(),
-                    Integer.toString(all.size()), Long.toString(limits.caseMillis())), conditions.flags(), millis);
+                    "0", Long.toString(limits.caseMillis())), conditions.flags(), millis);
             Told told = read(outcomeFile);
-            all.addAll(told.outcomes());
-            if (told.begun() && all.size() < scripts.size()) {
-                all.add(Outcome.ended(scripts.get(all.size()).id(), "exits", "exit code " + exit));
-            } else if (told.outcomes().isEmpty() && all.size() < scripts.size()) {
+            List<Outcome> outcomes = new ArrayList<>(told.outcomes());
+            if (told.begun() && outcomes.size() < left.size()) {
+                outcomes.add(Outcome.ended(left.get(outcomes.size()).id(), "exits", "exit code " + exit));
+            } else if (outcomes.isEmpty()) {
                 throw new IOException("the witness process did not start (exit code " + exit + "): "
                         + Files.readString(folder.resolve("trouble")).lines().findFirst().orElse("no message"));
             }
+            for (int i = 0; i < outcomes.size(); i++) {
+                all.put(left.get(i), outcomes.get(i));
+                List<String> calls = Doomed.calls(left.get(i));
+                if (ENDED.contains(outcomes.get(i).ending())) {
+                    doomed.ended(calls);
+                } else {
+                    doomed.ran(calls);
+                }
+            }
         }
-        return all;
+        return scripts.stream().map(all::get).toList();
+    }
+
+    /** The scripts that are still to be run; those that need not be are given an outcome. */
+    private static List<Script> left(List<Script> scripts, Map<Script, Outcome> all, Doomed doomed, int restarts) {
+        List<Script> left = new ArrayList<>();
+        for (Script each : scripts) {
+            if (!all.containsKey(each)) {
+                Optional<String> reason = restarts > MOST_RESTARTS ? Optional.of("not run: " + MOST_RESTARTS + " cases before it ended the process")
+                        : doomed.reason(Doomed.calls(each));
+                reason.ifPresentOrElse(why -> all.put(each, Outcome.ended(each.id(), "unmade", why)), () -> left.add(each));
+            }
+        }
+        return left;
     }
 
     private static Told read(Path outcomes) throws IOException {

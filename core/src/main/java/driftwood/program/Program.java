@@ -142,6 +142,11 @@ public final class Program {
         return types.children(type);
     }
 
+    /** Whether it has more subtypes than somebody wants to look at. */
+    public boolean hasMoreDescendants(TypeOutline type, int most) {
+        return types.descendants(type, most + 1).size() > most;
+    }
+
     /** All subtypes, without the type itself. */
     public Set<TypeOutline> descendants(TypeOutline type) {
         return types.descendants(type);

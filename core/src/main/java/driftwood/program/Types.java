@@ -111,6 +111,11 @@ final class Types {
         return closure(type, children, Integer.MAX_VALUE);
     }
 
+    /** The first of all subtypes. */
+    Set<TypeOutline> descendants(TypeOutline type, int most) {
+        return closure(type, children, most);
+    }
+
     private static Set<TypeOutline> closure(TypeOutline from, Map<String, List<TypeOutline>> edges, int most) {
         Set<TypeOutline> seen = new LinkedHashSet<>();
         Deque<TypeOutline> open = new ArrayDeque<>(edges.getOrDefault(from.name(), List.of()));

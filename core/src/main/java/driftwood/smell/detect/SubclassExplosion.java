@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import java.util.TreeSet;
 
 /**
@@ -68,7 +69,7 @@ public final class SubclassExplosion implements Detector<Shape> {
         }
         Map<TypeOutline, List<Cell>> grids = new LinkedHashMap<>();
         for (TypeOutline parent : program.types()) {
-            if (program.children(parent).isEmpty()) {
+            if (program.children(parent).isEmpty() || program.hasMoreDescendants(parent, MOST)) {
                 continue;
             }
             List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
@@ -100,11 +101,15 @@ public final class SubclassExplosion implements Detector<Shape> {
         return kept;
     }
 
+    private static final Pattern WORDS = Pattern.compile("(?<=[a-z0-9])(?=[A-Z])|_");
+    /** A larger family is a language of its own, and every type above it is asked. */
+    private static final int MOST = 600;
+
     /** The largest grid with repeated bodies among the types of a family; empty where there is none. */
     private static List<Cell> grid(List<TypeOutline> family, Map<String, List<Shape>> shapes, Program program) {
         Map<String, List<Cell>> bySplit = new TreeMap<>();
         for (TypeOutline type : family) {
-            String[] words = type.simpleName().split("(?<=[a-z0-9])(?=[A-Z])|_");
+            String[] words = WORDS.split(type.simpleName());
             for (int i = isVaried(type, program) ? 0 : 1; i < words.length; i++) {
                 for (int j = i + 1; j <= words.length; j++) {
                     String row = String.join("", List.of(words).subList(0, i));
