@@ -83,6 +83,7 @@ final class InterpreterDriver implements Driver {
             if (left.isEmpty()) {
                 break;
             }
+            Files.createDirectories(folder);
             Path caseFile = InterpreterRun.cases(folder, left.stream().map(cases::get).toList(), queries, conditions.manner());
             Path outcomes = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
             int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(), "0",

@@ -15,7 +15,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import org.apache.commons.io.FileUtils;
 
 /** Starts scripts that ship with Driftwood in the user's own interpreter: in an empty folder, with the same settings everywhere. */
 final class InterpreterRun {
@@ -72,6 +71,7 @@ final class InterpreterRun {
      * @return the exit code
      */
     int start(Path folder, String script, List<String> arguments, Conditions conditions, long millis) throws IOException {
+        Files.createDirectories(folder);
         for (String each : scripts) {
             if (!Files.exists(folder.resolve(each))) {
                 try (InputStream from = InterpreterRun.class.getResourceAsStream(each)) {
@@ -79,8 +79,7 @@ final class InterpreterRun {
                 }
             }
         }
-        Path work = Files.createDirectories(folder.resolve("work"));
-        FileUtils.cleanDirectory(work.toFile());
+        Path work = Contained.work(folder);
         List<String> whole = new ArrayList<>(command);
         whole.add(folder.resolve(script).toString());
         whole.addAll(arguments);
@@ -88,11 +87,13 @@ final class InterpreterRun {
         ProcessBuilder builder = new ProcessBuilder(whole).directory(work.toFile())
                 .redirectInput(Files.write(folder.resolve("nothing"), new byte[0]).toFile())
                 .redirectOutput(folder.resolve("printed").toFile()).redirectError(folder.resolve("trouble").toFile());
-        Map<String, String> environment = builder.environment();
+        Map<String, String> environment = Contained.prepared(builder, folder).environment();
         environment.putAll(Map.of("PYTHONHASHSEED", Integer.toString(conditions.order().ordinal()), "TZ", "UTC",
-                "LC_ALL", "C.UTF-8", "PYTHONIOENCODING", "utf-8", "TMPDIR", folder.toString()));
+                "LC_ALL", "C.UTF-8", "PYTHONIOENCODING", "utf-8", "TMPDIR", work.getParent().toString()));
+        // What the user installed for himself stays in sight, though his home does not.
+        environment.putIfAbsent("PYTHONUSERBASE", Path.of(System.getProperty("user.home"), ".local").toString());
         try {
-            return Launch.ended(builder.start(), millis);
+            return Contained.ended(builder.start(), folder, millis);
         } catch (IOException e) {
             throw new IOException("'" + command.get(0) + "' cannot be started", e);
         }
@@ -106,6 +107,9 @@ final class InterpreterRun {
      */
     static boolean read(Path file, Consumer<JsonNode> each) throws IOException {
         boolean begun = false;
+        if (!Files.exists(file)) {
+            return true;
+        }
         for (String line : Files.readAllLines(file)) {
             JsonNode told;
             try {

@@ -8,9 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
-import org.apache.commons.io.FileUtils;
 
 /** Starts processes for observed code: with its own working folder, a limited heap, and the same settings everywhere. */
 final class Launch {
@@ -37,8 +35,8 @@ final class Launch {
      * @return the exit code; -1 where the process had to be killed and would not go
      */
     int run(String program, List<String> arguments, List<String> flags, long millis) throws IOException {
-        return ended(builder(program, arguments, flags).redirectInput(ProcessBuilder.Redirect.from(nothing()))
-                .redirectOutput(folder.resolve("printed").toFile()).start(), millis);
+        return Contained.ended(builder(program, arguments, flags).redirectInput(ProcessBuilder.Redirect.from(nothing()))
+                .redirectOutput(folder.resolve("printed").toFile()).start(), folder, millis);
     }
 
     /** Starts a program of the witness that is asked on its standard input and answers on its standard output. */
@@ -49,33 +47,18 @@ final class Launch {
     private ProcessBuilder builder(String program, List<String> arguments, List<String> flags) throws IOException {
         List<Path> path = new ArrayList<>(List.of(own()));
         path.addAll(classPath);
-        Path work = Files.createDirectories(folder.resolve("work"));
-        FileUtils.cleanDirectory(work.toFile());
-        Path temporary = Files.createDirectories(folder.resolve("tmp"));
+        Path work = Contained.work(folder);
+        Path temporary = Files.createDirectories(work.resolveSibling("tmp"));
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
         List<String> command = new ArrayList<>(List.of(java, "-Xmx" + limits.memoryMib() + "m", "-Xss1m",
                 "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-ShowCodeDetailsInExceptionMessages",
-                "-Xshare:auto", "-Xlog:disable", "-Djava.io.tmpdir=" + temporary, "-Duser.timezone=UTC",
+                "-Xshare:auto", "-Xlog:disable", "-Djava.io.tmpdir=" + temporary, "-Duser.home=" + work.resolveSibling("home"), "-Duser.timezone=UTC",
                 "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true"));
         command.addAll(flags);
         command.addAll(List.of("-cp", path.stream().map(each -> each.toAbsolutePath().toString())
                         .collect(Collectors.joining(File.pathSeparator)), program));
         command.addAll(arguments);
-        return new ProcessBuilder(command).directory(work.toFile()).redirectError(folder.resolve("trouble").toFile());
-    }
-
-    /** Waits for a process; after its time it is killed, and its children with it. @return as {@link #run} */
-    static int ended(Process process, long millis) {
-        try {
-            if (!process.waitFor(millis, TimeUnit.MILLISECONDS)) {
-                process.destroyForcibly().waitFor();
-            }
-        } catch (InterruptedException e) {
-            process.destroyForcibly();
-            Thread.currentThread().interrupt();
-        }
-        process.descendants().forEach(ProcessHandle::destroyForcibly);
-        return process.isAlive() ? -1 : process.exitValue();
+        return Contained.prepared(new ProcessBuilder(command), folder).directory(work.toFile()).redirectError(folder.resolve("trouble").toFile());
     }
 
     private File nothing() throws IOException {

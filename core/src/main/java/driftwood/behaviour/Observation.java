@@ -107,6 +107,7 @@ final class Observation {
             if (left.isEmpty()) {
                 break;
             }
+            Files.createDirectories(folder);
             try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(scriptFile)))) {
                 Wire.write(to, asking, left);
             }
@@ -150,6 +151,10 @@ final class Observation {
 
     private static Told read(Path outcomes) throws IOException {
         List<Outcome> told = new ArrayList<>();
+        if (!Files.exists(outcomes)) {
+            // The code took away what it stands on: the case that was begun ended the run.
+            return new Told(told, true);
+        }
         boolean begun = false;
         try (DataInputStream from = new DataInputStream(new BufferedInputStream(Files.newInputStream(outcomes)))) {
             for (int tag = from.read(); tag >= 0; tag = from.read()) {

@@ -5,7 +5,9 @@ import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -33,6 +35,28 @@ public final class Runtimes {
      * @param command  starts it
      */
     public record Interpreter(Language language, List<String> command) {
+
+        /**
+         * Starts the interpreter itself rather than what looks for it: a shim looks in the user's home, which observed code does
+         * not see.
+         */
+        List<String> itself() {
+            if (command.size() > 1) {
+                return command;
+            }
+            List<String> asking = new ArrayList<>(command);
+            asking.addAll(List.of("-c", "import sys; print(sys.executable or '')"));
+            try {
+                Process process = new ProcessBuilder(asking).redirectErrorStream(true).start();
+                String told = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+                return process.waitFor() == 0 && Files.isExecutable(Path.of(told)) ? List.of(told) : command;
+            } catch (IOException | InvalidPathException e) {
+                return command;
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return command;
+            }
+        }
 
         /** Whether it can be started here. */
         public boolean starts() {
@@ -81,7 +105,7 @@ public final class Runtimes {
     }
 
     static InterpreterRun run(Program program, Path root, Interpreter interpreter) {
-        return new InterpreterRun(interpreter.command(), KNOWN.get(interpreter.language()).scripts(),
+        return new InterpreterRun(interpreter.itself(), KNOWN.get(interpreter.language()).scripts(),
                 imports(program, root, interpreter.language()));
     }
 

@@ -78,7 +78,7 @@ final class Sandbox implements AutoCloseable {
         boolean windows = System.getProperty("os.name").startsWith("Windows");
         ProcessBuilder builder = new ProcessBuilder(windows ? List.of("cmd", "/c", command) : List.of("sh", "-c", command))
                 .directory(copy.toFile());
-        builder.environment().putAll(Map.of("TZ", "UTC", "HOME", folder.toString(), "TMPDIR", folder.toString(),
+        Contained.prepared(builder, folder).environment().putAll(Map.of("TZ", "UTC", "HOME", folder.toString(), "TMPDIR", folder.toString(),
                 "NO_COLOR", "1", "PYTHONDONTWRITEBYTECODE", "1"));
         builder.environment().putAll(more);
         builder.redirectInput(Files.writeString(folder.resolve("input"), input).toFile());
@@ -91,11 +91,7 @@ final class Sandbox implements AutoCloseable {
             // Killing a process closes what it printed, so one that has ended is read to its end first.
             out.join(ended ? AFTERWARDS : 1);
             err.join(ended ? AFTERWARDS : 1);
-            List<ProcessHandle> children = process.descendants().toList();
-            if (process.isAlive()) {
-                process.destroyForcibly();
-            }
-            children.forEach(ProcessHandle::destroyForcibly);
+            Contained.end(process, folder);
             out.join(AFTERWARDS);
             err.join(AFTERWARDS);
         } catch (InterruptedException e) {
@@ -143,7 +139,6 @@ final class Sandbox implements AutoCloseable {
                         cut = bytes.size() > MOST_OUTPUT;
                     }
                     if (cut) {
-                        process.descendants().forEach(ProcessHandle::destroyForcibly);
                         process.destroyForcibly();
                         return;
                     }

@@ -70,8 +70,7 @@ final class TrialProcess implements AutoCloseable {
 
     private void end() {
         if (process != null) {
-            process.descendants().forEach(ProcessHandle::destroyForcibly);
-            process.destroyForcibly();
+            Contained.end(process, folder);
         }
     }
 

@@ -5,6 +5,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -16,6 +18,7 @@ import org.apache.commons.io.FileUtils;
  */
 public final class Scratch {
     private static final Pattern NAME = Pattern.compile("driftwood-(\\d+)-(\\d+)");
+    private static final List<Consumer<Path>> BEFORE = new CopyOnWriteArrayList<>();
     private static Path own;
 
     private Scratch() {
@@ -33,13 +36,21 @@ public final class Scratch {
         return Files.createTempDirectory(own, name + "-");
     }
 
+    /** To be done before this process ends and its folder goes, whatever ends it. */
+    public static void beforeLeaving(Consumer<Path> what) {
+        BEFORE.add(what);
+    }
+
     private static Path make(Path all) throws IOException {
         sweep(all);
         ProcessHandle self = ProcessHandle.current();
         Path made = all.resolve(String.format("driftwood-%010d-%013d", self.pid(), begun(self)));
         Files.createDirectories(made);
         restrict(made);
-        Runtime.getRuntime().addShutdownHook(new Thread(() -> FileUtils.deleteQuietly(made.toFile())));
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+            BEFORE.forEach(each -> each.accept(made));
+            FileUtils.deleteQuietly(made.toFile());
+        }));
         return made;
     }
 

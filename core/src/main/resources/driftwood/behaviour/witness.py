@@ -16,6 +16,7 @@ import sys
 sys.dont_write_bytecode = True
 
 import datetime  # noqa: E402
+import builtins
 import io
 import itertools
 import json
@@ -90,6 +91,8 @@ def desk(folder, tell):
 def text_of(path):
     if os.path.islink(path):
         return "a link"
+    if not os.path.isfile(path):
+        return "a pipe or device"
     if os.path.getsize(path) > PRINTED:
         return "%d bytes" % os.path.getsize(path)
     with open(path, "rb") as file:
@@ -379,8 +382,17 @@ class Stage:
         self.limit = millis / 1000
         self.work = os.getcwd()
         self.own_folder = not os.listdir(self.work)
+        self.built_in, self.path, self.modules = dict(vars(builtins)), list(sys.path), dict(sys.modules)
         self.out, self.err = Kept(), Kept()
         sys.stdout, sys.stderr, sys.stdin = self.out, self.err, io.StringIO("")
+
+    def restore(self):
+        """What all code here stands on, where a case took it away."""
+        vars(builtins).update(self.built_in)
+        sys.path[:] = self.path + [each for each in sys.path if each not in self.path]
+        for name, module in self.modules.items():
+            sys.modules.setdefault(name, module)
+        sys.stdout, sys.stderr = self.out, self.err
 
     def asking(self, file, paths, manner=None):
         return Asking(file["asks"], file["types"], manner or file["manner"], paths, (self.out, self.err))
@@ -400,7 +412,9 @@ class Stage:
         thread.start()
         wait(thread, self.limit)
         answer = told[0] if told else None
+        self.restore()
         if self.own_folder:
+            os.makedirs(self.work, exist_ok=True)
             os.chdir(self.work)
             desk(self.work, answer.get("outcome") if answer else None)
         return answer

@@ -72,6 +72,9 @@ final class Desk {
         if (Files.isDirectory(file)) {
             return "a folder";
         }
+        if (!Files.isRegularFile(file)) {
+            return "a pipe or device";
+        }
         try {
             if (Files.size(file) > MOST_BYTES) {
                 return Files.size(file) + " bytes";

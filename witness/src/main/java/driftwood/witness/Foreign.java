@@ -61,7 +61,7 @@ final class Foreign {
             return Optional.empty();
         }
         boolean cast = problem instanceof ClassCastException && message != null && CAST.matcher(message).matches();
-        return message == null || cast ? Optional.empty() : Optional.of(shortened(blurred(message)));
+        return message == null || cast ? Optional.empty() : Optional.of(blurred(shortened(message)));
     }
 
     /** By its own text, unless that is only an identity. */
