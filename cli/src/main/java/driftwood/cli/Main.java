@@ -7,6 +7,7 @@ import driftwood.cli.command.DrillCommand;
 import driftwood.cli.command.ExplainCommand;
 import driftwood.cli.command.PlanCommand;
 import driftwood.cli.command.ScanCommand;
+import driftwood.cli.shell.Shipped;
 import driftwood.words.Nearest;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
@@ -15,6 +16,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -82,6 +84,10 @@ public final class Main {
             console.out().println("driftwood " + Version.current());
             return ExitCode.FINE;
         }
+        if (arguments[0].equals("--ship") && arguments.length == 2) {
+            ship(Path.of(arguments[1]));
+            return ExitCode.FINE;
+        }
         if (arguments[0].equals("--warm-up")) {
             WarmUp.run(COMMANDS);
             return ExitCode.FINE;
@@ -105,6 +111,15 @@ public final class Main {
             return ExitCode.FINE;
         }
         return CommonOptions.run(command.get(), parse(command.get(), rest), console);
+    }
+
+    /** For the build: what is delivered beside the program. */
+    private static void ship(Path folder) {
+        try {
+            Shipped.write(COMMANDS, List.copyOf(CommonOptions.all().getOptions()), Version.number(), folder);
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot write below " + folder, e);
+        }
     }
 
     private static boolean isHelp(String[] rest) {

@@ -29,17 +29,17 @@ class BadInputIT {
         return Stream.of(Arguments.of("scan nowhere", "there is no file or folder 'nowhere'"),
                 Arguments.of("scan --wat", "scan has no option '--wat'"),
                 Arguments.of("scan --formt json", "did you mean '--format'?"),
-                Arguments.of("scan --format xml", "--format takes text, json, sarif, markdown, not 'xml'"),
+                Arguments.of("scan --format xml", "--format takes text, lines, json, sarif, markdown, not 'xml'"),
                 Arguments.of("scan --format", "--format needs a value"),
                 Arguments.of("scan --min-drag lots", "--min-drag takes a number of 0 or more, not 'lots'"),
                 Arguments.of("scan --smells type-swich", "did you mean 'type-switch'?"),
-                Arguments.of("scan --changed-since HEAD", "is not under git"),
+                Arguments.of("scan --touched-since HEAD", "is not under git"),
                 Arguments.of("scna", "did you mean 'scan'?"), Arguments.of("--wat", "there is no option '--wat'"),
-                Arguments.of("explain", "name the id of a finding"), Arguments.of("explain a b", "not 2: a b"),
+                Arguments.of("explain", "name the id of a finding, the key of a smell or pattern, or a word"), Arguments.of("explain a b", "not 2: a b"),
                 Arguments.of("explain ts-nothin", "no finding has the id 'ts-nothin'"),
                 Arguments.of("plan ts-nothin", "no finding has the id"), Arguments.of("characterize Nope", "there is no type and no finding 'Nope'"),
                 Arguments.of("confirm", "there are no recordings"), Arguments.of("confirm --classes gone", "there are no recordings"),
-                Arguments.of("explain x --project gone", "there is no file or folder 'gone'"));
+                Arguments.of("explain ts-x1 --project gone", "there is no file or folder 'gone'"));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -55,7 +55,7 @@ class BadInputIT {
     void anEmptyFolderIsToldAndIsNoError() throws Exception {
         Run run = run("scan", ".");
         assertThat(run.code()).isZero();
-        assertThat(run.err()).contains("nothing to read in ");
+        assertThat(run.out()).contains("Nothing was read: no Java or Python source is there.").doesNotContain("No findings");
     }
 
     @Test
@@ -130,7 +130,7 @@ class BadInputIT {
         Files.writeString(folder.resolve("kelp-quay/mine.txt"), "mine");
         Run run = run("demo");
         assertThat(run.code()).isEqualTo(2);
-        assertThat(run.err()).contains("is not empty, and nothing in it shall be lost");
+        assertThat(run.err()).contains("is not empty, and demo only writes to a new or empty one");
         assertThat(Files.readString(folder.resolve("kelp-quay/mine.txt"))).isEqualTo("mine");
     }
 }

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
 /** Runs the built program through its launcher, as a user does. */
@@ -19,6 +20,11 @@ final class Built {
     }
 
     static Run driftwood(Path folder, String... arguments) throws IOException, InterruptedException {
+        return driftwood(folder, Map.of(), arguments);
+    }
+
+    /** @param more of the environment */
+    static Run driftwood(Path folder, Map<String, String> more, String... arguments) throws IOException, InterruptedException {
         List<String> command = new ArrayList<>(List.of(System.getProperty("driftwood.launcher")));
         command.addAll(List.of(arguments));
         Path out = Files.createTempFile("driftwood-out", ".txt");
@@ -26,6 +32,8 @@ final class Built {
         ProcessBuilder builder = new ProcessBuilder(command).directory(folder.toFile())
                 .redirectOutput(out.toFile()).redirectError(err.toFile());
         builder.environment().put("DRIFTWOOD_AS_BUILT", "1");
+        builder.environment().putIfAbsent("XDG_DATA_HOME", Path.of("target", "user").toAbsolutePath().toString());
+        builder.environment().putAll(more);
         Process process = builder.start();
         process.getOutputStream().close();
         if (!process.waitFor(120, TimeUnit.SECONDS)) {

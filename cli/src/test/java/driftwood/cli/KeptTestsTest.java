@@ -165,7 +165,7 @@ class KeptTestsTest {
     @ValueSource(strings = {"HarbourDues", "PilotRoster", "ArrivalDesk", "LockGate", "quay.vessels", "quay.dues", "Crate"})
     @EnabledIf("hasPython")
     void thoseInPythonPassAsWell(String type) throws Exception {
-        Path python = Files.createDirectories(folder.resolve("python"));
+        Path python = Files.createDirectories(folder.resolve("python/.git")).getParent();
         SampleFiles.copy("kelp-quay-py", python);
         Path tests = folder.resolve("tests");
         assertThat(InProcess.run("characterize", "--project", python.toString(), "--trial-time",

@@ -30,6 +30,7 @@ public final class Characterization {
     /** Cases of a routine that never does the same twice. */
     private static final int RESTLESS = 3;
 
+    private Watcher watcher = Watcher.NONE;
     private final Program program;
     private final Path root;
     private final Driver driver;
@@ -69,6 +70,12 @@ public final class Characterization {
         // driftwood: leave hard-coded-instantiation because observing is the work itself; what is run is handed in
         this.driver = new InterpreterDriver(run, limits);
         this.ground = surface -> new InterpreterGround(run, root, limits, surface);
+    }
+
+    /** Told of the slips that the search has settled, from now on. @return this */
+    public Characterization watched(Watcher by) {
+        watcher = by;
+        return this;
     }
 
     /**
@@ -128,7 +135,7 @@ public final class Characterization {
         Vocabulary words = maker.vocabulary();
         words.learn(surface, once, queries);
         NearValues near = new NearValues(maker.constants().known(), random);
-        return new Search(under, queries, new Sequences(program, words, near, random), random);
+        return new Search(under, queries, new Sequences(program, words, near, random), random, watcher);
     }
 
     /** As they are read back: what a file cannot hold is no part of a case. */

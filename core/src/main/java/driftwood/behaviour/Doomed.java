@@ -36,7 +36,7 @@ final class Doomed {
     /** Why a case need not be tried any more; empty where it should be. */
     Optional<String> reason(List<String> calls) {
         return calls.stream().filter(each -> ended.getOrDefault(each, 0) >= MOST && !fine.contains(each)).findFirst()
-                .map(each -> "not run: " + each + " did not end, or ended the process, in " + MOST + " cases before");
+                .map(each -> "not run: " + each + " did not end, ended the process, or left threads running, in " + MOST + " cases before");
     }
 
     /** Whether an outcome says that the case did not end, or ended the process. */

@@ -126,7 +126,8 @@ final class Observation {
             for (int i = 0; i < outcomes.size(); i++) {
                 all.put(left.get(i), outcomes.get(i));
                 List<String> calls = Doomed.calls(left.get(i));
-                if (ENDED.contains(outcomes.get(i).ending())) {
+                boolean last = i == outcomes.size() - 1;
+                if (ENDED.contains(outcomes.get(i).ending()) || last && exit == Witness.HAUNTED) {
                     doomed.ended(calls);
                 } else {
                     doomed.ran(calls);

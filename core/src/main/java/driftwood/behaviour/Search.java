@@ -49,6 +49,7 @@ final class Search {
     private final Sequences near;
     private final Meeting meeting;
     private final Random random;
+    private final Watcher watcher;
     private final Corpus corpus;
     private final List<Slip> slips;
     private final int[] told;
@@ -59,8 +60,12 @@ final class Search {
     private boolean cut;
     private final long until = System.nanoTime() + PATIENCE.toNanos();
 
-    /** @param near makes cases of others, with the random numbers of this search */
-    Search(Ground ground, Queries queries, Sequences near, Random random) {
+    /**
+     * @param near    makes cases of others, with the random numbers of this search
+     * @param watcher told how many of the slips are settled
+     */
+    Search(Ground ground, Queries queries, Sequences near, Random random, Watcher watcher) {
+        this.watcher = watcher;
         this.ground = ground;
         this.queries = queries;
         this.near = near;
@@ -181,6 +186,7 @@ final class Search {
         for (int i = 0; i < open.size(); i++) {
             take(open.get(i), results.answers().get(i), numbers);
         }
+        watcher.at(told.length - (int) open(), told.length);
     }
 
     private void take(int slip, Answer answer, Map<Integer, Integer> numbers) {

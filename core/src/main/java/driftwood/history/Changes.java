@@ -13,7 +13,6 @@ import org.eclipse.jgit.errors.RevisionSyntaxException;
 import org.eclipse.jgit.lib.ObjectId;
 import org.eclipse.jgit.lib.ObjectReader;
 import org.eclipse.jgit.lib.Repository;
-import org.eclipse.jgit.storage.file.FileRepositoryBuilder;
 import org.eclipse.jgit.treewalk.CanonicalTreeParser;
 import org.eclipse.jgit.treewalk.FileTreeIterator;
 import org.eclipse.jgit.util.io.NullOutputStream;
@@ -61,11 +60,7 @@ public final class Changes {
     }
 
     private static Repository open(Path root) throws IOException, NoAnswer {
-        FileRepositoryBuilder builder = new FileRepositoryBuilder().readEnvironment().findGitDir(root.toFile());
-        if (builder.getGitDir() == null) {
-            throw new NoAnswer(root + " is not under git");
-        }
-        Repository repository = builder.build();
+        Repository repository = Repositories.open(root).orElseThrow(() -> new NoAnswer(root + " is not under git"));
         if (repository.isBare()) {
             repository.close();
             throw new NoAnswer(root + " is a bare git repository, without files");

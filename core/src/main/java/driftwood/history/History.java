@@ -18,7 +18,6 @@ import org.eclipse.jgit.lib.ObjectId;
 import org.eclipse.jgit.lib.Repository;
 import org.eclipse.jgit.revwalk.RevCommit;
 import org.eclipse.jgit.revwalk.RevWalk;
-import org.eclipse.jgit.storage.file.FileRepositoryBuilder;
 import org.eclipse.jgit.treewalk.CanonicalTreeParser;
 import org.eclipse.jgit.treewalk.EmptyTreeIterator;
 import org.eclipse.jgit.treewalk.TreeWalk;
@@ -78,12 +77,8 @@ public final class History {
      * @return NONE where there is no repository, no commit, or nothing that can be read
      */
     public static History of(Path root, Duration limit) {
-        FileRepositoryBuilder builder = new FileRepositoryBuilder().readEnvironment().findGitDir(root.toFile());
-        if (builder.getGitDir() == null) {
-            return NONE;
-        }
-        try (Repository repository = builder.build()) {
-            ObjectId head = repository.isBare() ? null : repository.resolve(Constants.HEAD);
+        try (Repository repository = Repositories.open(root).orElse(null)) {
+            ObjectId head = head(repository);
             return head == null ? NONE : read(repository, head, root.toRealPath(), limit);
         } catch (IOException | RuntimeException e) {
             return NONE;
@@ -92,16 +87,17 @@ public final class History {
 
     /** Name of the newest commit of the repository that a folder lies in; empty where there is none. */
     public static String head(Path root) {
-        FileRepositoryBuilder builder = new FileRepositoryBuilder().readEnvironment().findGitDir(root.toFile());
-        if (builder.getGitDir() == null) {
-            return "";
-        }
-        try (Repository repository = builder.build()) {
-            ObjectId head = repository.isBare() ? null : repository.resolve(Constants.HEAD);
+        try (Repository repository = Repositories.open(root).orElse(null)) {
+            ObjectId head = head(repository);
             return head == null ? "" : head.name();
         } catch (IOException | RuntimeException e) {
             return "";
         }
+    }
+
+    /** @param repository null for none @return null where there is no commit, or no files */
+    private static ObjectId head(Repository repository) throws IOException {
+        return repository == null || repository.isBare() ? null : repository.resolve(Constants.HEAD);
     }
 
     private static History read(Repository repository, ObjectId head, Path root, Duration limit) throws IOException {

@@ -14,6 +14,7 @@ final class Stage {
     private final boolean guiding;
     private Answers answers;
     private Worker worker = new Worker();
+    private final Strays strays = new Strays();
     private final Desk desk = new Desk(Path.of("").toAbsolutePath());
     private volatile List<Long> states = List.of();
 
@@ -30,6 +31,11 @@ final class Stage {
         System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
         System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
         System.setIn(new ByteArrayInputStream(new byte[0]));
+    }
+
+    /** Whether the cases so far left threads that go on computing. */
+    boolean isHaunted() {
+        return strays.compute();
     }
 
     /** From now on objects are asked otherwise. @return who asks them */
@@ -53,10 +59,13 @@ final class Stage {
             states = scene.states();
             return outcome;
         }, limit);
+        strays.endChildren();
         String printed = Foreign.blurred(out.take());
         String complained = Foreign.blurred(err.take());
         if (told == null) {
+            strays.knows(worker.thread());
             worker = new Worker();
+            strays.knows(worker.thread());
             return new Outcome(script.id(), "endless", Value.NULL, List.of(), printed, complained, List.of(), List.of(),
                     desk.take());
         }

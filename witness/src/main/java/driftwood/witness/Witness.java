@@ -17,6 +17,8 @@ import java.util.List;
 public final class Witness {
     /** Exit code after a case that did not end in time: the process cannot be trusted any more. */
     public static final int ENDLESS = 97;
+    /** Exit code after a case that left threads computing: they would starve all others. */
+    public static final int HAUNTED = 98;
     /** A case that only waits may take this many times its limit. */
     public static final int PATIENCE = 5;
     /** Written before a case is run. */
@@ -55,6 +57,10 @@ public final class Witness {
                 if (outcome.ending().equals("endless")) {
                     to.flush();
                     Runtime.getRuntime().halt(ENDLESS);
+                }
+                if (stage.isHaunted()) {
+                    to.flush();
+                    Runtime.getRuntime().halt(HAUNTED);
                 }
                 to.writeByte(BEGIN);
                 to.flush();

@@ -59,6 +59,11 @@ final class Worker {
         }
     }
 
+    /** The thread itself. */
+    Thread thread() {
+        return thread;
+    }
+
     Worker() {
         thread.setDaemon(true);
         thread.start();

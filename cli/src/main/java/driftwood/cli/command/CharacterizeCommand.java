@@ -6,6 +6,7 @@ import driftwood.behaviour.Recordings;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
+import driftwood.cli.Progress;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.RecordingText;
@@ -124,7 +125,7 @@ public final class CharacterizeCommand implements Command {
             Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, project, result, key, console));
             console.note("running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
                     + (seconds > 0 ? ", and trying what slips the cases notice..." : "..."));
-            Characterization.Result recorded = way.record(chosen.of(), chosen.kept(), chosen.surface(), most, Duration.ofSeconds(seconds));
+            Characterization.Result recorded = recorded(way, chosen, most, seconds, console);
             console.out().print(chosen == all.get(0) ? "" : "\n");
             if (recorded.recording().cases().isEmpty()) {
                 console.out().print(text.nothing(recorded));
@@ -150,5 +151,11 @@ public final class CharacterizeCommand implements Command {
             }
         }
         return recordings == 0 ? worst.or(ExitCode.ACT) : worst;
+    }
+
+    private static Characterization.Result recorded(Characterization way, Chosen chosen, int most, long seconds, Console console) {
+        try (Progress progress = console.progress("trying", "slips")) {
+            return way.watched(progress::at).record(chosen.of(), chosen.kept(), chosen.surface(), most, Duration.ofSeconds(seconds));
+        }
     }
 }

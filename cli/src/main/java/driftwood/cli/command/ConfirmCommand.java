@@ -12,6 +12,7 @@ import driftwood.behaviour.Verdict;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
+import driftwood.cli.Progress;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.Style;
@@ -109,12 +110,21 @@ public final class ConfirmCommand implements Command {
             return verdicts;
         }
         Scan.Result result = project.link(console);
+        console.note("running the code of " + project.root() + ", in a process of its own...");
         ChosenWays chosen = chosen(project);
         Map<Way, Confirming> confirmations = new HashMap<>();
-        wanted.forEach(each -> verdicts.put(each, (Programs.isOne(each) ? programs(line, project, each) : confirmations.computeIfAbsent(
-                new Way(Runtimes.languageOf(each, result.program()), Optional.ofNullable(each.ran())), way ->
-                Observed.confirmation(line, project, result, each, console)
-                        .asking(chosen, result.program()))).confirm(each)));
+        int all = wanted.stream().mapToInt(each -> each.cases().size()).sum();
+        int done = 0;
+        try (Progress progress = console.progress("confirming", "cases")) {
+            for (Recording each : wanted) {
+                Confirming way = Programs.isOne(each) ? programs(line, project, each) : confirmations.computeIfAbsent(
+                        new Way(Runtimes.languageOf(each, result.program()), Optional.ofNullable(each.ran())), key ->
+                        Observed.confirmation(line, project, result, each, console).asking(chosen, result.program()));
+                verdicts.put(each, way.confirm(each));
+                done += each.cases().size();
+                progress.at(done, all);
+            }
+        }
         if (chosen.save()) {
             Path file = project.root().resolve(".driftwood/ways.json");
             chosen.renamed().forEach(each -> console.warn(each + " Say so in " + file + " (now) and confirm again."));

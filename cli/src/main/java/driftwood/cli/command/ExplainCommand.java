@@ -58,7 +58,7 @@ public final class ExplainCommand implements Command {
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
-        String wanted = Flags.operand(line, "id of a finding, key of a smell or pattern, or word");
+        String wanted = Flags.operand(line, "the id of a finding, the key of a smell or pattern, or a word");
         Style style = new Style(console.colour());
         TopicText topic = new TopicText(style, console.width());
         String key = wanted.toLowerCase(Locale.ROOT);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** Verdicts in the format {@code driftwood-verdicts/1}; documented in docs/formats.md. */
 public final class VerdictsJson {
@@ -28,6 +29,9 @@ public final class VerdictsJson {
         });
         Map<String, Object> whole = new LinkedHashMap<>();
         whole.put("format", "driftwood-verdicts/1");
+        Map<String, Long> totals = new TreeMap<>();
+        verdicts.values().forEach(all -> all.forEach(each -> totals.merge(each.kind().name().toLowerCase(Locale.ROOT), 1L, Long::sum)));
+        whole.put("totals", totals);
         whole.put("recordings", recordings);
         tests.ifPresent(exit -> whole.put("tests", exit));
         return Json.of(whole);

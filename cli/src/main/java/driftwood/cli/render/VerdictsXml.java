@@ -13,6 +13,7 @@ import javax.xml.stream.XMLStreamWriter;
 
 /** Verdicts in the XML that CI servers read: a suite for each recording, a case for each case. */
 public final class VerdictsXml {
+    private static final int LONGEST = 100;
     private final XMLStreamWriter to;
 
     private VerdictsXml(XMLStreamWriter to) {
@@ -66,18 +67,31 @@ public final class VerdictsXml {
         for (Verdict each : verdicts) {
             to.writeCharacters("\n    ");
             to.writeStartElement("testcase");
-            to.writeAttribute("name", plain(each.of().id() + " " + RecordingText.call(each.of())));
+            to.writeAttribute("name", plain(shortened(each.of().id() + " " + RecordingText.call(each.of()))));
             to.writeAttribute("classname", plain(each.of().routine()));
             if (each.kind() != Verdict.Kind.SAME) {
                 StringBuilder details = new StringBuilder();
                 each.differences().forEach(place -> details.append("at ").append(place.path()).append("\n  recorded ")
                         .append(place.expected()).append("\n  now      ").append(place.actual()).append('\n'));
-                failure(each.kind().name().toLowerCase(Locale.ROOT), each.why(), details.toString());
+                failure(each.kind().name().toLowerCase(Locale.ROOT), message(each), details.toString());
             }
             to.writeEndElement();
         }
         to.writeCharacters("\n  ");
         to.writeEndElement();
+    }
+
+    private static String message(Verdict verdict) {
+        if (!verdict.why().isEmpty() || verdict.differences().isEmpty()) {
+            return verdict.why();
+        }
+        Verdict.Place first = verdict.differences().get(0);
+        int more = verdict.differences().size() - 1;
+        return shortened(first.path() + ": recorded " + first.expected() + ", now " + first.actual()) + (more > 0 ? "; and " + more + " more" : "");
+    }
+
+    private static String shortened(String text) {
+        return text.length() <= LONGEST ? text : text.substring(0, LONGEST - 1) + "\u2026";
     }
 
     private void failure(String type, String message, String details) throws XMLStreamException {

@@ -1,0 +1,2 @@
+/** What ships beside the program, made from the same definitions that parse the command line: completion and the manual. */
+package driftwood.cli.shell;
