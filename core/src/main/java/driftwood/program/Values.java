@@ -94,6 +94,7 @@ final class Values {
         String name = call.lastName();
         int arguments = Trail.argumentsOf(call.last());
         boolean implied = program.fileOf(scope).language().hasImpliedSelf();
+        // driftwood: leave type-switch because where a call starts only decides in which scope its name is looked up
         if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty() && implied) {
             return around(scope, name, arguments);
         }

@@ -20,7 +20,7 @@ import java.util.regex.Pattern;
  */
 public record Leave(String file, int line, int below, List<String> smells, String reason) {
     private static final Pattern MARKED = Pattern.compile("(?i)driftwood:");
-    private static final Pattern FORM = Pattern.compile("(?i)(?://|#|/?\\*+)\\s*driftwood:\\s*(.*?)\\s*(?:\\*/)?\\s*$");
+    private static final Pattern FORM = Pattern.compile("(?i)(?://|#|/\\*+|(?<!\\S)\\*+)\\s*driftwood:\\s*(.*?)\\s*(?:\\*/)?\\s*$");
     private static final Pattern LEAVE = Pattern.compile("(?i)leave\\s+([\\w-]+(?:\\s*,\\s*[\\w-]+)*)\\b(?:\\s+because\\b\\s*(.*)|.*)");
     private static final Pattern COMMENT = Pattern.compile("\\s*(//.*|#.*|/\\*.*|\\*.*|@\\w.*)?");
 
