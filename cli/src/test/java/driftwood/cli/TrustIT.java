@@ -77,14 +77,33 @@ class TrustIT {
 
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', value = {
-        "{\"id\": \"c1\", \"routine\": \"java.lang.ProcessBuilder#start()\", \"on\": {\"is\": \"java.lang.ProcessBuilder\"}} | java.lang.ProcessBuilder is not a type of this project",
-        "{\"id\": \"c1\", \"routine\": \"java.lang.System#exit(status)\", \"given\": {\"status\": 3}} | java.lang.System is not a type of this project",
-        "{\"id\": \"c1\", \"routine\": \"quay.Leg#getMiles()\", \"on\": {\"is\": \"java.io.FileOutputStream\", \"name\": \"/tmp/x\"}} | java.io.FileOutputStream reaches outside the project"})
+        "{\"id\": \"c1\", \"routine\": \"java.lang.ProcessBuilder#start()\", \"on\": {\"is\": \"java.lang.ProcessBuilder\"}} | there is no type java.lang.ProcessBuilder in this project",
+        "{\"id\": \"c1\", \"routine\": \"java.lang.System#exit(status)\", \"given\": {\"status\": 3}} | there is no type java.lang.System in this project",
+        "{\"id\": \"c1\", \"routine\": \"quay.Leg#getMiles()\", \"on\": {\"is\": \"java.io.FileOutputStream\", \"name\": \"/tmp/x\"}} | there is no type java.io.FileOutputStream in this project"})
     void typesOfThePlatformAreNoReceivers(String one, String told) throws Exception {
         recording("quay.Leg", "quay.Leg#getMiles()", "", one);
         Run run = run("confirm");
         assertThat(run.code()).isEqualTo(1);
         assertThat(run.out()).contains("gone", told);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "\"routine\": \"os#system(command)\", \"given\": {\"command\": \"touch MARK\"} | there is no os in this project",
+        "\"routine\": \"quay.run#system(command)\", \"given\": {\"command\": \"touch MARK\"} | quay.run has no routine system of its own",
+        "\"routine\": \"quay.run.Run#go\", \"on\": {\"is\": \"subprocess.Popen\", \"args\": [\"touch\", \"MARK\"]} | there is no subprocess.Popen in this project",
+        "\"routine\": \"quay.run.Run#go\", \"on\": {\"is\": \"quay.run\", \"by\": \"system\", \"command\": \"touch MARK\"} | there is no quay.run in this project",
+        "\"routine\": \"quay.run.Run#go\", \"before\": [{\"make\": {\"is\": \"pathlib.os.system\", \"text\": \"touch MARK\"}}] | there is no pathlib.os.system in this project"})
+    void whatPythonCouldImportIsNotTheProjects(String one, String told) throws Exception {
+        Files.createDirectories(project.resolve("quay"));
+        Files.writeString(project.resolve("quay/__init__.py"), "");
+        Files.writeString(project.resolve("quay/run.py"), "from os import system\n\n\nclass Run:\n    def go(self):\n        return 1\n");
+        Path mark = folder.resolve("mark");
+        recording("quay.run.Run", "quay.run.Run#go", "", "{\"id\": \"c1\", " + one.strip().replace("MARK", mark.toString()) + "}");
+        Run run = run("confirm");
+        assertThat(mark).doesNotExist();
+        assertThat(run.out()).containsIgnoringWhitespaces(told);
+        assertThat(run.code()).isEqualTo(1);
     }
 
     @ParameterizedTest

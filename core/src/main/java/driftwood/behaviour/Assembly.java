@@ -145,7 +145,7 @@ final class Assembly {
     }
 
     private TypeOutline type(String name) {
-        return program.type(name).orElseThrow(() -> new CannotMake("there is no type " + name + " any more"));
+        return program.type(name).orElseThrow(() -> new CannotMake("there is no type " + name + " in this project any more"));
     }
 
     /** An object from its named parts. */

@@ -68,7 +68,7 @@ public final class Characterization {
         this.platform = null;
         InterpreterRun run = Runtimes.run(program, root, interpreter);
         // driftwood: leave hard-coded-instantiation because observing is the work itself; what is run is handed in
-        this.driver = new InterpreterDriver(run, limits);
+        this.driver = new InterpreterDriver(program, run, limits);
         this.ground = surface -> new InterpreterGround(run, root, limits, surface);
     }
 
@@ -99,7 +99,7 @@ public final class Characterization {
         }
         Queries candidates = new Candidates(program, root).of(maker.types());
         List<Case> all = runnable(drawn, candidates, unmade);
-        List<Case> once = all.stream().filter(each -> !Doomed.isOne(each.outcome())).toList();
+        List<Case> once = all.stream().filter(each -> !Driver.isEnd(each.outcome())).toList();
         Queries queries = drawn.isEmpty() ? Queries.NONE : driver.inquire(once, candidates);
         Notices notices = Notices.unmeasured("--trial-time 0");
         List<Case> chosen = Kept.first(once, most);
@@ -116,7 +116,7 @@ public final class Characterization {
             }
             queries = driver.inquire(chosen, candidates);
         }
-        chosen = Stream.concat(chosen.stream(), Kept.first(all.stream().filter(each -> Doomed.isOne(each.outcome())).toList(), ENDED).stream()).toList();
+        chosen = Stream.concat(chosen.stream(), Kept.first(all.stream().filter(each -> Driver.isEnd(each.outcome())).toList(), ENDED).stream()).toList();
         List<Case> recorded = told(observe(Kept.numbered(bare(chosen)), queries, unmade));
         Map<String, Integer> perTarget = new LinkedHashMap<>();
         surface.targets().forEach(target -> perTarget.put(target.symbol(), 0));

@@ -8,10 +8,7 @@ import driftwood.behaviour.Recording.Case;
 import driftwood.program.Program;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.BiPredicate;
 
 /** Runs a recording against the code as it is now. */
@@ -29,8 +26,11 @@ public final class Confirmation implements Confirming {
 
     /** Of code in another language. */
     public Confirmation(Program program, Path root, Runtimes.Interpreter interpreter, Limits limits) {
-        this(new InterpreterDriver(Runtimes.run(program, root, interpreter), limits),
-                new InterpreterDriver(Runtimes.run(program, root, interpreter), limits.patient()), new AnswersNow(program), program);
+        this(program, Runtimes.run(program, root, interpreter), limits);
+    }
+
+    private Confirmation(Program program, InterpreterRun run, Limits limits) {
+        this(new InterpreterDriver(program, run, limits), new InterpreterDriver(program, run, limits.patient()), new AnswersNow(program), program);
     }
 
     private Confirmation(Driver driver, Driver patient, BiPredicate<String, String> answersNow, Program program) {
@@ -56,19 +56,8 @@ public final class Confirmation implements Confirming {
                 Conditions.OTHERS.stream().map(each -> confirm(one, each).get(0).actual()).toList());
     }
 
-    /** What names something that is not the project's is not run. */
-    private List<Verdict> confirm(Recording whole, Conditions conditions) {
-        Map<Case, String> refused = new LinkedHashMap<>();
-        whole.cases().forEach(each -> Beyond.refused(each, program).ifPresent(why -> refused.put(each, why)));
-        Map<Case, Verdict> run = new HashMap<>();
-        confirmOwn(refused.isEmpty() ? whole : whole.with(whole.cases().stream().filter(each -> !refused.containsKey(each)).toList()), conditions)
-                .forEach(each -> run.put(each.of(), each));
-        return whole.cases().stream().map(each -> refused.containsKey(each)
-                ? Verdict.of(Verdict.Kind.GONE, each, MissingNode.getInstance(), refused.get(each)) : run.get(each)).toList();
-    }
-
-    private List<Verdict> confirmOwn(Recording recording, Conditions conditions) {
-        Queries queries = recording.queries();
+    private List<Verdict> confirm(Recording recording, Conditions conditions) {
+        Queries queries = recording.queries().within(program);
         List<Ran> all = new ArrayList<>(driver.run(recording.cases(), queries, conditions));
         boolean late = true;
         for (int i = 0; i < all.size() && late; i++) {

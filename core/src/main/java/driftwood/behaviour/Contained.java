@@ -24,7 +24,7 @@ final class Contained {
     private static final int ROUNDS = 20;
 
     static {
-        Scratch.beforeLeaving(folder -> endAll(folder.toString()));
+        Scratch.beforeLeaving(all -> endAll(all + "/"));
     }
 
     private Contained() {
@@ -73,10 +73,10 @@ final class Contained {
             }
         }
         children.forEach(ProcessHandle::destroyForcibly);
-        endAll(folder.toString());
+        endAll(folder + "\0");
     }
 
-    /** Ends all processes with a mark that begins so. */
+    /** Ends all processes with a mark that begins so; a zero byte ends a mark. */
     private static void endAll(String mark) {
         for (int round = 0; round < ROUNDS; round++) {
             List<ProcessHandle> marked = marked(mark);
@@ -91,7 +91,7 @@ final class Contained {
         if (!Files.isDirectory(PROCESSES)) {
             return List.of();
         }
-        byte[] sought = (MARK + "=" + mark).getBytes(StandardCharsets.ISO_8859_1);
+        String sought = new String((MARK + "=" + mark).getBytes(StandardCharsets.UTF_8), StandardCharsets.ISO_8859_1);
         try (Stream<Path> all = Files.list(PROCESSES)) {
             return all.filter(each -> each.getFileName().toString().matches("\\d+") && isMarked(each, sought))
                     .flatMap(each -> ProcessHandle.of(Long.parseLong(each.getFileName().toString())).stream())
@@ -102,10 +102,9 @@ final class Contained {
     }
 
     /** Other users' processes cannot be read, and those that just ended. */
-    private static boolean isMarked(Path process, byte[] sought) {
+    private static boolean isMarked(Path process, String sought) {
         try {
-            String environment = new String(Files.readAllBytes(process.resolve("environ")), StandardCharsets.ISO_8859_1);
-            return environment.contains(new String(sought, StandardCharsets.ISO_8859_1));
+            return new String(Files.readAllBytes(process.resolve("environ")), StandardCharsets.ISO_8859_1).contains(sought);
         } catch (IOException e) {
             return false;
         }

@@ -16,6 +16,11 @@ interface Driver {
     record Ran(JsonNode outcome, String unmade) {
     }
 
+    /** Whether an outcome says that the case did not end, or ended the process. */
+    static boolean isEnd(JsonNode outcome) {
+        return outcome != null && (outcome.has("endless") || outcome.has("exits"));
+    }
+
     /** Runs cases under some conditions. @param queries what objects are asked @return an answer for each, in order */
     List<Ran> run(List<Case> cases, Queries queries, Conditions conditions);
 

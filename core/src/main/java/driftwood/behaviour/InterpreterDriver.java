@@ -3,6 +3,8 @@ package driftwood.behaviour;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.Recording.Step;
+import driftwood.program.Program;
 import driftwood.store.Scratch;
 import driftwood.witness.Asking.Manner;
 import driftwood.witness.Witness;
@@ -12,9 +14,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.TreeMap;
 import org.apache.commons.io.FileUtils;
 
 /**
@@ -29,10 +28,13 @@ final class InterpreterDriver implements Driver {
     /** States to ask in; more tell little more. */
     private static final int MOST_ASKED = 160;
 
+    private final OwnNames names;
     private final InterpreterRun run;
     private final Limits limits;
 
-    InterpreterDriver(InterpreterRun run, Limits limits) {
+    /** @param program whose own names the cases may use */
+    InterpreterDriver(Program program, InterpreterRun run, Limits limits) {
+        this.names = new OwnNames(program);
         this.run = run;
         this.limits = limits;
     }
@@ -76,17 +78,13 @@ final class InterpreterDriver implements Driver {
     }
 
     private List<Ran> all(List<Case> cases, Queries queries, Conditions conditions, Path folder) throws IOException {
-        Map<Integer, Ran> all = new TreeMap<>();
-        Doomed doomed = new Doomed();
-        for (int restarts = 0; all.size() < cases.size(); restarts++) {
-            List<Integer> left = left(cases, all, conditions.trying() ? doomed : new Doomed(), restarts);
-            if (left.isEmpty()) {
-                break;
-            }
+        Tries<Case, Ran> tries = new Tries<>(cases, InterpreterDriver::calls, names::refused, (one, why) -> new Ran(MissingNode.getInstance(), why), conditions.trying());
+        int restarts = 0;
+        for (List<Case> left = tries.left(); !left.isEmpty(); left = tries.left()) {
             Files.createDirectories(folder);
-            Path caseFile = InterpreterRun.cases(folder, left.stream().map(cases::get).toList(), queries, conditions.manner());
-            Path outcomes = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
-            int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(), "0",
+            Path caseFile = InterpreterRun.cases(folder, left, queries, conditions.manner());
+            Path outcomes = Files.write(folder.resolve("outcomes-" + restarts++), new byte[0]);
+            int exit = run.start(folder, run.witness(), List.of(caseFile.toString(), outcomes.toString(),
                     Long.toString(limits.caseMillis()), Integer.toString(limits.memoryMib()), conditions.later() ? "1" : "0"),
                     conditions, START_MILLIS + left.size() * (Witness.PATIENCE * limits.caseMillis() + 50));
             List<Ran> told = new ArrayList<>();
@@ -96,30 +94,18 @@ final class InterpreterDriver implements Driver {
             } else if (told.isEmpty()) {
                 throw new IOException(run + " did not run the cases (exit code " + exit + "): " + run.trouble(folder));
             }
-            for (int i = 0; i < told.size(); i++) {
-                all.put(left.get(i), told.get(i));
-                List<String> calls = Doomed.calls(cases.get(left.get(i)));
-                if (Doomed.isOne(told.get(i).outcome())) {
-                    doomed.ended(calls);
-                } else {
-                    doomed.ran(calls);
-                }
-            }
+            tries.told(told, each -> Driver.isEnd(each.outcome()));
         }
-        return List.copyOf(all.values());
+        return tries.outcomes();
     }
 
-    /** Numbers of the cases that are still to be run; those that need not be are given an outcome. */
-    private static List<Integer> left(List<Case> cases, Map<Integer, Ran> all, Doomed doomed, int restarts) {
-        List<Integer> left = new ArrayList<>();
-        for (int i = 0; i < cases.size(); i++) {
-            int at = i;
-            if (!all.containsKey(at)) {
-                Optional<String> reason = restarts > MOST_RESTARTS ? Optional.of("not run: " + MOST_RESTARTS + " cases before it ended the process")
-                        : doomed.reason(Doomed.calls(cases.get(at)));
-                reason.ifPresentOrElse(why -> all.put(at, new Ran(MissingNode.getInstance(), why)), () -> left.add(at));
-            }
+    /** What a case calls and makes. */
+    private static List<String> calls(Case each) {
+        List<String> calls = new ArrayList<>();
+        for (Step step : each.steps()) {
+            calls.add(step.call() == null ? "new " + step.make().path("is").asText() : step.call() + "()");
         }
-        return left;
+        calls.add(each.member().equals("new") ? "new " + each.owner() : each.member() + "()");
+        return calls;
     }
 }

@@ -2,6 +2,7 @@ package driftwood.behaviour;
 
 import driftwood.store.Scratch;
 import driftwood.witness.Asking;
+import driftwood.witness.Make;
 import driftwood.witness.Outcome;
 import driftwood.witness.Script;
 import driftwood.witness.Wire;
@@ -16,9 +17,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
@@ -31,7 +30,6 @@ import org.apache.commons.io.FileUtils;
  */
 final class Observation {
     private static final Set<String> ENDED = Set.of("endless", "exits");
-    private static final int MOST_RESTARTS = 25;
     private static final long START_MILLIS = 20_000;
     /** Fewer cases than this are not worth a process more. */
     private static final int LEAST_CASES = 20;
@@ -100,21 +98,17 @@ final class Observation {
         // driftwood: leave hard-coded-instantiation because starting the process is what an observation is
         Launch launch = new Launch(folder, path, limits);
         Path scriptFile = folder.resolve("scripts");
-        Map<Script, Outcome> all = new LinkedHashMap<>();
-        Doomed doomed = new Doomed();
-        for (int restarts = 0; all.size() < scripts.size(); restarts++) {
-            List<Script> left = left(scripts, all, conditions.trying() ? doomed : new Doomed(), restarts);
-            if (left.isEmpty()) {
-                break;
-            }
+        Tries<Script, Outcome> tries = new Tries<>(scripts, Observation::calls, each -> Optional.empty(), (script, why) -> Outcome.ended(script.id(), "unmade", why), conditions.trying());
+        int restarts = 0;
+        for (List<Script> left = tries.left(); !left.isEmpty(); left = tries.left()) {
             Files.createDirectories(folder);
             try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(scriptFile)))) {
                 Wire.write(to, asking, left);
             }
-            Path outcomeFile = Files.write(folder.resolve("outcomes-" + restarts), new byte[0]);
+            Path outcomeFile = Files.write(folder.resolve("outcomes-" + restarts++), new byte[0]);
             long millis = START_MILLIS + left.size() * (Witness.PATIENCE * limits.caseMillis() + 50);
-            int exit = launch.run(Witness.class.getName(), List.of(scriptFile.toString(), outcomeFile.toString(),
-                    "0", Long.toString(limits.caseMillis())), conditions.flags(), millis);
+            int exit = launch.run(Witness.class.getName(), List.of(scriptFile.toString(), outcomeFile.toString(), Long.toString(limits.caseMillis())),
+                    conditions.flags(), millis);
             Told told = read(outcomeFile);
             List<Outcome> outcomes = new ArrayList<>(told.outcomes());
             if (told.begun() && outcomes.size() < left.size()) {
@@ -123,31 +117,22 @@ final class Observation {
                 throw new IOException("the witness process did not start (exit code " + exit + "): "
                         + Files.readString(folder.resolve("trouble")).lines().findFirst().orElse("no message"));
             }
-            for (int i = 0; i < outcomes.size(); i++) {
-                all.put(left.get(i), outcomes.get(i));
-                List<String> calls = Doomed.calls(left.get(i));
-                boolean last = i == outcomes.size() - 1;
-                if (ENDED.contains(outcomes.get(i).ending()) || last && exit == Witness.HAUNTED) {
-                    doomed.ended(calls);
-                } else {
-                    doomed.ran(calls);
-                }
-            }
+            Outcome last = outcomes.get(outcomes.size() - 1);
+            tries.told(outcomes, each -> ENDED.contains(each.ending()) || each == last && exit == Witness.HAUNTED);
         }
-        return scripts.stream().map(all::get).toList();
+        return tries.outcomes();
     }
 
-    /** The scripts that are still to be run; those that need not be are given an outcome. */
-    private static List<Script> left(List<Script> scripts, Map<Script, Outcome> all, Doomed doomed, int restarts) {
-        List<Script> left = new ArrayList<>();
-        for (Script each : scripts) {
-            if (!all.containsKey(each)) {
-                Optional<String> reason = restarts > MOST_RESTARTS ? Optional.of("not run: " + MOST_RESTARTS + " cases before it ended the process")
-                        : doomed.reason(Doomed.calls(each));
-                reason.ifPresentOrElse(why -> all.put(each, Outcome.ended(each.id(), "unmade", why)), () -> left.add(each));
-            }
-        }
-        return left;
+    /** What a script calls and makes. */
+    private static List<String> calls(Script script) {
+        List<String> calls = new ArrayList<>();
+        script.receiver().forEach(each -> calls.add(name(each)));
+        script.steps().forEach(each -> calls.add(name(each.act())));
+        return calls;
+    }
+
+    private static String name(Make make) {
+        return make instanceof Make.Call call ? call.name() + "()" : make instanceof Make.New fresh ? "new " + fresh.type() : "this value";
     }
 
     private static Told read(Path outcomes) throws IOException {

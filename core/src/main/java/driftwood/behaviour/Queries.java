@@ -27,6 +27,13 @@ record Queries(Map<String, List<String>> byType, List<String> types) {
         return new Asking(queries, homes.own().stream().map(Path::toAbsolutePath).map(Path::toString).toList(), manner);
     }
 
+    /** Of the project's own types only: in a recording that came from elsewhere there may be others. */
+    Queries within(Program program) {
+        Map<String, List<String>> own = new TreeMap<>(byType);
+        own.keySet().removeIf(each -> program.type(each).isEmpty());
+        return new Queries(own, types);
+    }
+
     /** Without some, told as {@code type name}; types that are left without any are known all the same. */
     Queries without(List<String> some) {
         Map<String, List<String>> kept = new TreeMap<>();

@@ -41,7 +41,7 @@ final class Scripts {
      */
     Script of(Case each) {
         TypeOutline type = program.type(each.owner())
-                .orElseThrow(() -> new CannotMake("there is no type " + each.owner() + " any more"));
+                .orElseThrow(() -> new CannotMake("there is no type " + each.owner() + " in this project any more"));
         boolean bound = each.on() != null && !each.on().isNull();
         List<Make> receiver = bound ? List.of(assembly.make(each.on(), new TypeRef(each.owner()), type)) : List.of();
         Map<String, TypeOutline> alive = new HashMap<>();

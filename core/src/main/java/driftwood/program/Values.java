@@ -59,11 +59,14 @@ final class Values {
             if (!underWay.get().add(way)) {
                 return Place.NOWHERE;
             }
-            known = start(trail, scope);
-            for (String step : trail.steps()) {
-                known = step(known, step, scope);
+            try {
+                known = start(trail, scope);
+                for (String step : trail.steps()) {
+                    known = step(known, step, scope);
+                }
+            } finally {
+                underWay.get().remove(way);
             }
-            underWay.get().remove(way);
             walked.put(way, known);
         }
         return known;

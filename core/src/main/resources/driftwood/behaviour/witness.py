@@ -1,12 +1,11 @@
 """Driftwood's witness for Python: runs cases in the user's own interpreter and tells what happened.
 
-python3 witness.py CASES OUTCOMES BEGIN MILLIS MEMORY_MIB LATER PATH...
+python3 witness.py CASES OUTCOMES MILLIS MEMORY_MIB LATER PATH...
 
 CASES     file with {"manner", "asks", "types", "cases"}: what objects are asked, and a list of cases in the form of
           recordings (docs/formats.md)
 OUTCOMES  file to append one JSON object a line to: {"begin": id}, then {"id": id, "outcome": ...} or
           {"id": id, "unmade": why}
-BEGIN     how many cases to leave out at the beginning
 LATER     1: the clock is more than a year ahead
 PATH      folders to import from
 Works beside describing.py and making.py; needs nothing but the standard library of Python 3.8 or newer.
@@ -15,8 +14,8 @@ import sys
 
 sys.dont_write_bytecode = True
 
-import datetime  # noqa: E402
-import builtins
+import builtins  # noqa: E402
+import datetime
 import io
 import itertools
 import json
@@ -441,7 +440,7 @@ def read(name):
         return json.load(file)
 
 
-def main(cases_file, outcomes_file, begin, millis, memory, later, paths):
+def main(cases_file, outcomes_file, millis, memory, later, paths):
     whole = read(cases_file)
     limit_memory(memory)
     if later:
@@ -451,7 +450,7 @@ def main(cases_file, outcomes_file, begin, millis, memory, later, paths):
     stage = Stage(millis)
     asking = stage.asking(whole, paths)
     with open(outcomes_file, "a", encoding="utf-8") as to:
-        for case in whole["cases"][begin:]:
+        for case in whole["cases"]:
             to.write(json.dumps({"begin": case["id"]}) + "\n")
             to.flush()
             answer = stage.run(case, asking)
@@ -478,5 +477,4 @@ def begin(program):
 
 
 if __name__ == "__main__":
-    begin(lambda: main(sys.argv[1], sys.argv[2], int(sys.argv[3]), int(sys.argv[4]), int(sys.argv[5]), sys.argv[6] == "1",
-                       sys.argv[7:]))
+    begin(lambda: main(sys.argv[1], sys.argv[2], int(sys.argv[3]), int(sys.argv[4]), sys.argv[5] == "1", sys.argv[6:]))

@@ -114,7 +114,7 @@ class AssemblyTest {
     @Test
     void whatIsGoneIsToldByName() {
         assertThatThrownBy(() -> make(PARTS, "Berth", "package quay; class Pier { }")).isInstanceOf(CannotMake.class)
-                .hasMessage("there is no type quay.Berth any more");
+                .hasMessage("there is no type quay.Berth in this project any more");
         assertThatThrownBy(() -> make(PARTS, "Berth", "package quay; class Berth { Berth(String title) { } }")).isInstanceOf(CannotMake.class)
                 .hasMessageContaining("take the parts name, depth");
     }

@@ -32,8 +32,7 @@ public final class Witness {
     /**
      * Runs scripts.
      *
-     * @param arguments file of scripts, file to append outcomes to, number of scripts to leave out at the beginning,
-     *                  milliseconds for each case
+     * @param arguments file of scripts, file to append outcomes to, milliseconds for each case
      */
     public static void main(String[] arguments) throws IOException {
         List<Script> scripts;
@@ -43,14 +42,13 @@ public final class Witness {
             asking = Wire.asking(from);
             scripts = Wire.scripts(from);
         }
-        int begin = Integer.parseInt(arguments[2]);
-        long limit = Long.parseLong(arguments[3]);
+        long limit = Long.parseLong(arguments[2]);
         Stage stage = new Stage(limit, asking, false);
         try (DataOutputStream to = new DataOutputStream(new BufferedOutputStream(
                 Files.newOutputStream(Path.of(arguments[1]), StandardOpenOption.APPEND)))) {
             to.writeByte(BEGIN);
             to.flush();
-            for (Script script : scripts.subList(begin, scripts.size())) {
+            for (Script script : scripts) {
                 Outcome outcome = stage.run(script, Witness.class.getClassLoader());
                 to.writeByte(END);
                 Wire.write(to, outcome);

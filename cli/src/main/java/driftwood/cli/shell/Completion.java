@@ -3,6 +3,7 @@ package driftwood.cli.shell;
 import driftwood.cli.Command;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.cli.Option;
 
 /** Completion for shells. */
@@ -45,8 +46,11 @@ final class Completion {
     }
 
     private String options(Command command) {
-        return java.util.stream.Stream.concat(command.options().getOptions().stream(), common.stream()).map(each -> "--" + each.getLongOpt())
-                .collect(Collectors.joining(" ")) + " --help";
+        return all(command).map(each -> "--" + each.getLongOpt()).collect(Collectors.joining(" ")) + " --help";
+    }
+
+    private Stream<Option> all(Command command) {
+        return Stream.concat(command.options().getOptions().stream(), common.stream());
     }
 
     /** For zsh: to be put into a folder of its fpath, as _driftwood. */
@@ -57,7 +61,7 @@ final class Completion {
         text.append(")\nif (( CURRENT == 2 )); then\n  _describe command commands\n  return\nfi\ncase $words[2] in\n");
         for (Command each : commands) {
             text.append("  ").append(each.name()).append(")\n    _arguments \\\n");
-            java.util.stream.Stream.concat(each.options().getOptions().stream(), common.stream()).forEach(option ->
+            all(each).forEach(option ->
                     text.append("      ").append(quoted("--" + option.getLongOpt() + "[" + plain(option.getDescription()) + "]"
                             + (option.hasArg() ? ":" + option.getArgName() + ":_files" : ""))).append(" \\\n"));
             text.append("      '--help[print help]' '*:operand:_files' ;;\n");
