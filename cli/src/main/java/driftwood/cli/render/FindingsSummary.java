@@ -47,7 +47,7 @@ public final class FindingsSummary {
         List<Row> packages = rows(shown.findings(), each -> folder(here.path(each.file())));
         table("by smell", "smells", smells, text);
         table("by package", "packages", packages, text);
-        text.append("\nNext: driftwood scan --smells ").append(smells.get(0).name());
+        text.append("\nNext: driftwood scan --smells ").append(smells.get(0).name()).append(here.option().isEmpty() ? "" : " " + here.path(""));
         text.append(packages.size() > 1 ? ", or driftwood scan " + packages.get(0).name() : "").append('\n');
         return text.toString();
     }
