@@ -97,7 +97,7 @@ class WholeWayIT {
                 "+    static final class Builder {", "Saved as .driftwood/plans/" + id + "-builder.json");
         JsonNode plan = new ObjectMapper().readTree(folder.resolve(".driftwood/plans/" + id + "-builder.json").toFile());
         assertThat(plan.get("pattern").asText()).isEqualTo("builder");
-        assertThat(run("plan", id, "--pattern", "visitor").err()).contains("'visitor' does not answer");
+        assertThat(run("plan", id, "--pattern", "visitor").err()).contains("'visitor' does not fit");
         assertThat(run("drill", id).out()).startsWith("Change drill: one more optional part of Berth");
     }
 

@@ -38,6 +38,7 @@ final class Assembly {
 
     private final Program program;
     private final Ways ways;
+    private final Overloads overloads;
 
     /** A value cannot be made with the code as it is now. The message says why. */
     static final class CannotMake extends RuntimeException {
@@ -51,6 +52,7 @@ final class Assembly {
     Assembly(Program program, Ways ways) {
         this.program = program;
         this.ways = ways;
+        this.overloads = new Overloads(program);
     }
 
     /**
@@ -168,9 +170,12 @@ final class Assembly {
             JsonNode given = step.path("given");
             List<TypeOutline> owners = new ArrayList<>(List.of(type));
             owners.addAll(program.ancestors(type));
-            RoutineOutline routine = owners.stream().flatMap(owner -> owner.routines().stream()).filter(each -> each.name().equals(name)
-                    && each.parameters().size() == given.size()).findFirst().orElseThrow(() -> new CannotMake(type.name()
-                    + " has no routine " + name + " any more"));
+            List<RoutineOutline> offered = owners.stream().flatMap(owner -> owner.routines().stream())
+                    .filter(each -> each.name().equals(name) && each.parameters().size() == given.size()).toList();
+            if (offered.isEmpty()) {
+                throw new CannotMake(type.name() + " has no routine " + name + " any more");
+            }
+            RoutineOutline routine = overloads.called(offered, List.copyOf(given.valueStream().toList()), type);
             TypeOutline owner = type(routine.owner());
             List<String> parameters = new ArrayList<>();
             List<Make> arguments = new ArrayList<>();
@@ -196,62 +201,20 @@ final class Assembly {
     private Optional<Make> named(TypeOutline type, String by, Map<String, JsonNode> parts) {
         List<Way> offered = by.equals(ChosenWays.CONSTRUCTOR) ? ways.constructors(type) : ways.creators(type).stream()
                 .filter(way -> way.routine().orElseThrow().name().equals(by)).toList();
-        List<Way> matching = offered.stream().filter(way -> fits(way, parts)).toList();
-        List<Way> typed = matching.stream().filter(way -> typesFit(way, parts)).toList();
-        return (typed.isEmpty() ? matching : typed).stream().findFirst().map(way -> one(type, way, parts));
+        return overloads.fitting(offered, parts, type).stream().findFirst().map(way -> one(type, way, parts));
     }
 
     /** A constructor or creation routine with exactly these names. */
     private Optional<Make> exact(TypeOutline type, Map<String, JsonNode> parts) {
-        List<Way> matching = ways.constructors(type).stream().filter(way -> fits(way, parts)).toList();
+        List<Way> matching = overloads.fitting(ways.constructors(type), parts, type);
         if (matching.isEmpty()) {
-            matching = ways.creators(type).stream().filter(way -> fits(way, parts)).toList();
-        }
-        if (matching.size() > 1) {
-            List<Way> typed = matching.stream().filter(way -> typesFit(way, parts)).toList();
-            matching = typed.isEmpty() ? matching : typed;
-        }
-        if (matching.size() > 1) {
-            matching = plainest(matching);
+            matching = overloads.fitting(ways.creators(type), parts, type);
         }
         if (matching.size() > 1) {
             throw new CannotMake(type.name() + " can be made in " + matching.size() + " ways from the parts "
                     + String.join(", ", parts.keySet()));
         }
         return matching.stream().findFirst().map(way -> one(type, way, parts));
-    }
-
-    /** Where the same is offered for a primitive and for its box, the compiler would take the primitive. */
-    private static List<Way> plainest(List<Way> matching) {
-        long most = matching.stream().mapToLong(Assembly::primitives).max().orElse(0);
-        List<Way> plain = matching.stream().filter(way -> primitives(way) == most).toList();
-        boolean same = matching.stream().map(way -> way.parameters().stream().map(each -> each.type().simpleName()
-                .toLowerCase(Locale.ROOT).replace("integer", "int").replace("character", "char")).toList()).distinct().count() == 1;
-        return same ? plain : matching;
-    }
-
-    private static long primitives(Way way) {
-        return way.parameters().stream().filter(each -> Character.isLowerCase(each.type().text().charAt(0))).count();
-    }
-
-    private static boolean fits(Way way, Map<String, JsonNode> parts) {
-        return way.names().size() == parts.size() && parts.keySet().containsAll(way.names());
-    }
-
-    private static boolean typesFit(Way way, Map<String, JsonNode> parts) {
-        return way.parameters().stream().allMatch(each -> {
-            JsonNode part = parts.get(each.name());
-            String type = each.type().simpleName();
-            boolean number = part.isNumber();
-            boolean numeric = Set.of("int", "long", "short", "byte", "double", "float", "Integer", "Long", "Double")
-                    .contains(type);
-            Optional<TextForm> form = TextForm.of(part.path(TYPE).asText());
-            if (form.isPresent() || part.isTextual() && TextForm.of(type).isPresent()) {
-                return form.isPresent() && form.equals(TextForm.of(type));
-            }
-            return part.isNull() || number == numeric && part.isBoolean() == type.equalsIgnoreCase("boolean")
-                    && (!part.isArray() || each.type().isArray() || !each.type().arguments().isEmpty());
-        });
     }
 
     private Make one(TypeOutline type, Way way, Map<String, JsonNode> parts) {

@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class AssemblyTest {
@@ -127,5 +128,42 @@ class AssemblyTest {
         assertThat(make("{'is':'quay.Stamp','at':{'is':'java.time.Instant','text':'1970-01-01T00:00:00Z'}}", "Stamp", source))
                 .hasFieldOrPropertyWithValue("parameters", List.of("Instant"));
         assertThat(make("{'is':'quay.Stamp','at':'noon'}", "Stamp", source)).hasFieldOrPropertyWithValue("parameters", List.of("String"));
+    }
+
+    private static final String DIAL = """
+            package quay;
+            class Dial {
+                Dial(int step) { } Dial(long step) { } Dial(double step) { } Dial(char step) { } Dial(String step) { } Dial(boolean step) { }
+                Dial(int[] step) { } Dial(Hand step) { } Dial(Object step) { }
+            }
+            interface Hand { }
+            class Slim implements Hand { Slim(String tip) { } }
+            enum Kind { TUG }
+            """;
+
+    @ParameterizedTest(name = "{0} means Dial({1})")
+    @CsvSource(delimiter = '|', textBlock = """
+            4                                | int
+            40000000000                      | long
+            4.5                              | double
+            'x'                              | char
+            'xy'                             | String
+            true                             | boolean
+            [4]                              | int[]
+            {'is':'quay.Slim','tip':'A'}     | Hand
+            {'standIn':'quay.Hand'}          | Hand
+            {'enum':'quay.Kind.TUG'}         | Object
+            """, quoteCharacter = '"')
+    void anOverloadIsChosenAsTheCompilerDoes(String value, String parameter) throws JsonProcessingException {
+        assertThat(make("{'is':'quay.Dial','step':" + value + "}", "Dial", DIAL))
+                .hasFieldOrPropertyWithValue("parameters", List.of(parameter));
+    }
+
+    @Test
+    void anOverloadedStepIsChosenByItsValues() throws JsonProcessingException {
+        Make made = make("{'is':'quay.Log','then':[{'call':'add','given':['ab']},{'call':'add','given':[4]},{'call':'add','given':[null]}]}", "Log",
+                "package quay; class Log { void add(int by) { } void add(String text) { } }");
+        assertThat(made).isInstanceOfSatisfying(Make.Configured.class, log -> assertThat(log.calls())
+                .extracting(step -> step.parameters().get(0)).containsExactly("String", "int", "String"));
     }
 }
