@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import driftwood.behaviour.Compiler;
+import driftwood.behaviour.build.Compiler;
 import driftwood.cli.InProcess.Run;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,6 +1,8 @@
 package driftwood.behaviour;
 
-import driftwood.behaviour.Recording.Case;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recording.Case;
+import driftwood.behaviour.view.Commands;
 import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -3,8 +3,15 @@ package driftwood.behaviour;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
-import driftwood.behaviour.Recording.Case;
-import driftwood.behaviour.Verdict.Kind;
+import driftwood.behaviour.build.Compiler;
+import driftwood.behaviour.build.Homes;
+import driftwood.behaviour.process.Limits;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recording.Case;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.recording.Verdict.Kind;
+import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
 import driftwood.smell.Scan;
 import java.io.IOException;

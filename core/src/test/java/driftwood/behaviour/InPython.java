@@ -3,6 +3,8 @@ package driftwood.behaviour;
 import static org.junit.jupiter.api.Assumptions.abort;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import driftwood.behaviour.process.Limits;
+import driftwood.behaviour.run.Runtimes;
 import driftwood.program.Program;
 import driftwood.smell.Scan;
 import driftwood.source.Language;

@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import driftwood.Given;
-import driftwood.behaviour.Verdict.Kind;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.recording.Verdict.Kind;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;

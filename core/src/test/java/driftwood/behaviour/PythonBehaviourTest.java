@@ -2,8 +2,14 @@ package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import driftwood.behaviour.Recording.Case;
-import driftwood.behaviour.Verdict.Kind;
+import driftwood.behaviour.process.Limits;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recording.Case;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.recording.Verdict.Kind;
+import driftwood.behaviour.run.Runtimes;
+import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
 import java.nio.file.Path;
 import java.time.Duration;

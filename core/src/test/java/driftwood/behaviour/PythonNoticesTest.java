@@ -2,6 +2,14 @@ package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.behaviour.process.Limits;
+import driftwood.behaviour.run.Ground;
+import driftwood.behaviour.run.InterpreterGround;
+import driftwood.behaviour.run.InterpreterRun;
+import driftwood.behaviour.run.Runtimes;
+import driftwood.behaviour.slip.Notices;
+import driftwood.behaviour.slip.Slips;
+import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
 import java.io.IOException;
 import java.nio.file.Path;

@@ -2,7 +2,15 @@ package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import driftwood.behaviour.Verdict.Kind;
+import driftwood.behaviour.build.Compiler;
+import driftwood.behaviour.build.Homes;
+import driftwood.behaviour.process.Limits;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.recording.Verdict.Kind;
+import driftwood.behaviour.run.Runtimes;
+import driftwood.behaviour.view.Surface;
 import driftwood.pattern.Patterns;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;

@@ -1,8 +1,8 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.Characterization;
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Recordings;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recordings;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;

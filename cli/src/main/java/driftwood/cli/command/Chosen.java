@@ -1,6 +1,6 @@
 package driftwood.cli.command;
 
-import driftwood.behaviour.Surface;
+import driftwood.behaviour.view.Surface;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.plan.Plan;

@@ -1,10 +1,10 @@
 package driftwood.cli.command;
 
-import driftwood.behaviour.Compiler;
-import driftwood.behaviour.Homes;
-import driftwood.behaviour.Recording.Ran;
+import driftwood.behaviour.build.Compiler;
+import driftwood.behaviour.build.Homes;
 import driftwood.behaviour.build.MavenLibraries;
 import driftwood.behaviour.build.Resources;
+import driftwood.behaviour.recording.Recording.Ran;
 import driftwood.cli.Console;
 import driftwood.cli.UsageException;
 import driftwood.program.Outline;

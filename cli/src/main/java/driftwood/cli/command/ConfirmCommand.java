@@ -1,14 +1,14 @@
 package driftwood.cli.command;
 
-import driftwood.behaviour.ChosenWays;
 import driftwood.behaviour.Confirmation;
-import driftwood.behaviour.Confirming;
-import driftwood.behaviour.Pasted;
 import driftwood.behaviour.Programs;
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Recordings;
-import driftwood.behaviour.Runtimes;
-import driftwood.behaviour.Verdict;
+import driftwood.behaviour.recording.Confirming;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.replay.ChosenWays;
+import driftwood.behaviour.run.Runtimes;
+import driftwood.behaviour.tests.Pasted;
 import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;

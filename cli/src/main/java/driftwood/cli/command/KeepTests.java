@@ -1,10 +1,10 @@
 package driftwood.cli.command;
 
-import driftwood.behaviour.JavaTests;
-import driftwood.behaviour.KeptTests;
-import driftwood.behaviour.PythonTests;
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Runtimes;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.run.Runtimes;
+import driftwood.behaviour.tests.JavaTests;
+import driftwood.behaviour.tests.KeptTests;
+import driftwood.behaviour.tests.PythonTests;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.Project;

@@ -2,11 +2,11 @@ package driftwood.cli.command;
 
 import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Confirmation;
-import driftwood.behaviour.Homes;
-import driftwood.behaviour.Limits;
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Recording.Ran;
-import driftwood.behaviour.Runtimes;
+import driftwood.behaviour.build.Homes;
+import driftwood.behaviour.process.Limits;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recording.Ran;
+import driftwood.behaviour.run.Runtimes;
 import driftwood.cli.Console;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;

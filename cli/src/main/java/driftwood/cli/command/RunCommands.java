@@ -2,10 +2,10 @@ package driftwood.cli.command;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import driftwood.behaviour.Programs;
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Recording.Case;
-import driftwood.behaviour.Recordings;
-import driftwood.behaviour.Verdict;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recording.Case;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.Project;

@@ -1,11 +1,11 @@
 package driftwood.cli.command;
 
-import driftwood.behaviour.ChosenWays;
-import driftwood.behaviour.Confirming;
 import driftwood.behaviour.Programs;
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Recordings;
-import driftwood.behaviour.Verdict;
+import driftwood.behaviour.recording.Confirming;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.replay.ChosenWays;
 import driftwood.cli.Console;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;

@@ -1,7 +1,7 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.Beyond;
-import driftwood.behaviour.Recording;
+import driftwood.behaviour.recording.Recording;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.Style;

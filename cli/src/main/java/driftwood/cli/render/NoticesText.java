@@ -1,8 +1,8 @@
 package driftwood.cli.render;
 
-import driftwood.behaviour.Coverage;
-import driftwood.behaviour.Notices;
-import driftwood.behaviour.Notices.Missed;
+import driftwood.behaviour.slip.Coverage;
+import driftwood.behaviour.slip.Notices;
+import driftwood.behaviour.slip.Notices.Missed;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

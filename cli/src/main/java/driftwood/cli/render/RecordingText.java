@@ -2,8 +2,8 @@ package driftwood.cli.render;
 
 import driftwood.behaviour.Characterization;
 import driftwood.behaviour.Programs;
-import driftwood.behaviour.Recording.Case;
-import driftwood.behaviour.Recording.Step;
+import driftwood.behaviour.recording.Recording.Case;
+import driftwood.behaviour.recording.Recording.Step;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.LinkedHashMap;

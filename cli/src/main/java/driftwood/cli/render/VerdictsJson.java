@@ -1,7 +1,7 @@
 package driftwood.cli.render;
 
-import driftwood.behaviour.Recording;
-import driftwood.behaviour.Verdict;
+import driftwood.behaviour.recording.Recording;
+import driftwood.behaviour.recording.Verdict;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,0 +1,2 @@
+/** Values worth trying: of the library, of the project, and those that the code compares with. */
+package driftwood.behaviour.input;

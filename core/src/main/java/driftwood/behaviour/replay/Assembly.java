@@ -1,0 +1,312 @@
+package driftwood.behaviour.replay;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import driftwood.behaviour.view.Ways;
+import driftwood.behaviour.view.Ways.BuilderWay;
+import driftwood.behaviour.view.Ways.Way;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.tree.RoutineKind;
+import driftwood.tree.TypeRef;
+import driftwood.witness.Make;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Turns values that name their parts into ways to make them with what the code offers now: a constructor with the same
+ * names, a creation routine, a builder with steps of these names, or setters. So a recording made through a constructor
+ * can be replayed through a builder.
+ */
+public final class Assembly {
+    /** The key under which an object tells its type. */
+    public static final String TYPE = "is";
+    /** The key under which an object tells the creation routine that made it: its name carries meaning. */
+    public static final String BY = "by";
+    /** The key under which an object tells the calls that brought it into its state. */
+    public static final String THEN = "then";
+
+    private static final Set<String> BROKEN = Set.of("double", "float", "Double", "Float");
+    /** Numbers that JSON can only write as texts. */
+    private static final Set<String> ODD = Set.of("Infinity", "-Infinity", "NaN");
+
+    private final Program program;
+    private final Ways ways;
+    private final Overloads overloads;
+
+    /** A value cannot be made with the code as it is now. The message says why. */
+    public static final class CannotMake extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        CannotMake(String why) {
+            super(why);
+        }
+    }
+
+    Assembly(Program program, Ways ways) {
+        this.program = program;
+        this.ways = ways;
+        this.overloads = new Overloads(program);
+    }
+
+    /**
+     * How to make a value.
+     *
+     * @param declared the type it is declared with, NONE where that is not known
+     * @param scope    the type in whose text the declared type is written
+     * @throws CannotMake where the code offers no way, or several that differ
+     */
+    Make make(JsonNode value, TypeRef declared, TypeOutline scope) {
+        if (value.isNull()) {
+            return new Make.Literal("null", "");
+        }
+        if (value.isBoolean()) {
+            return new Make.Literal("boolean", value.asText());
+        }
+        if (value.isNumber()) {
+            return new Make.Literal(numberType(value, declared), value.asText());
+        }
+        if (value.isTextual()) {
+            boolean character = declared.text().equals("char") || declared.text().equals("Character");
+            boolean number = BROKEN.contains(declared.text()) && ODD.contains(value.asText());
+            return new Make.Literal(character ? "char" : number ? declared.text().toLowerCase(Locale.ROOT) : "String",
+                    value.asText());
+        }
+        if (value.isArray()) {
+            return declared.isArray() ? many("array", elementName(declared.element(), scope), value, declared.element(),
+                    scope) : many("list", "", value, argument(declared, 0), scope);
+        }
+        return structured(value, declared, scope);
+    }
+
+    private static String numberType(JsonNode value, TypeRef declared) {
+        String name = declared.simpleName();
+        boolean known = Set.of("int", "long", "short", "byte", "double", "float", "Integer", "Long", "Short", "Byte",
+                "Double", "Float").contains(name);
+        return known ? name.toLowerCase(Locale.ROOT).replace("integer", "int")
+                : value.isIntegralNumber() ? "int" : "double";
+    }
+
+    private String elementName(TypeRef element, TypeOutline scope) {
+        return program.resolve(element, scope).map(ways::binaryName).orElse(element.simpleName());
+    }
+
+    private static TypeRef argument(TypeRef type, int at) {
+        List<TypeRef> arguments = type.arguments();
+        return arguments.size() > at ? arguments.get(at) : TypeRef.NONE;
+    }
+
+    private Make many(String kind, String type, JsonNode items, TypeRef element, TypeOutline scope) {
+        List<Make> made = new ArrayList<>();
+        items.forEach(item -> made.add(make(item, element, scope)));
+        return new Make.Many(kind, type, made);
+    }
+
+    private Make structured(JsonNode value, TypeRef declared, TypeOutline scope) {
+        if (value.has("same")) {
+            return new Make.Same(value.get("same").asText());
+        }
+        if (program.type(value.path(TYPE).asText()).isPresent()) {
+            return object(value);
+        }
+        // driftwood: leave conditional-instantiation because this is the one reader of inputs that people write
+        if (value.has("enum")) {
+            String name = value.get("enum").asText();
+            int dot = name.lastIndexOf('.');
+            String owner = name.substring(0, dot);
+            return new Make.Constant(owner.startsWith("java.") ? owner : ways.binaryName(type(owner)), name.substring(dot + 1));
+        }
+        if (value.has("standIn")) {
+            String name = value.get("standIn").asText();
+            return new Make.StandIn(program.type(name).map(ways::binaryName).orElse(name));
+        }
+        if (value.has("array")) {
+            TypeRef element = new TypeRef(value.get("array").asText());
+            return many("array", elementName(element, scope), value.path("items"), element, scope);
+        }
+        if (value.has("set") || value.has("optional")) {
+            String kind = value.has("set") ? "set" : "optional";
+            return many(kind, "", value.get(kind), argument(declared, 0), scope);
+        }
+        if (value.has("map")) {
+            List<Make> pairs = new ArrayList<>();
+            value.get("map").forEach(pair -> {
+                pairs.add(make(pair.get(0), argument(declared, 0), scope));
+                pairs.add(make(pair.get(1), argument(declared, 1), scope));
+            });
+            return new Make.Many("map", "", pairs);
+        }
+        Optional<TextForm> form = TextForm.of(value.path(TYPE).asText());
+        return form.isPresent() ? form.get().make(value.path("text").asText()) : object(value);
+    }
+
+    private TypeOutline type(String name) {
+        return program.type(name).orElseThrow(() -> new CannotMake("there is no type " + name + " in this project any more"));
+    }
+
+    /** An object from its named parts. */
+    Make object(JsonNode value) {
+        TypeOutline type = type(value.path(TYPE).asText());
+        Map<String, JsonNode> parts = new LinkedHashMap<>();
+        for (Map.Entry<String, JsonNode> field : value.properties()) {
+            if (!field.getKey().equals(TYPE) && !field.getKey().equals(BY) && !field.getKey().equals(THEN)) {
+                parts.put(field.getKey(), field.getValue());
+            }
+        }
+        Make made = made(type, value.path(BY).asText(), parts);
+        return value.has(THEN) ? new Make.Configured(made, then(type, value.get(THEN))) : made;
+    }
+
+    private List<Make.Call> then(TypeOutline type, JsonNode steps) {
+        List<Make.Call> calls = new ArrayList<>();
+        for (JsonNode step : steps) {
+            String name = step.path("call").asText();
+            JsonNode given = step.path("given");
+            List<TypeOutline> owners = new ArrayList<>(List.of(type));
+            owners.addAll(program.ancestors(type));
+            List<RoutineOutline> offered = owners.stream().flatMap(owner -> owner.routines().stream())
+                    .filter(each -> each.name().equals(name) && each.parameters().size() == given.size()).toList();
+            if (offered.isEmpty()) {
+                throw new CannotMake(type.name() + " has no routine " + name + " any more");
+            }
+            RoutineOutline routine = overloads.called(offered, List.copyOf(given.valueStream().toList()), type);
+            TypeOutline owner = type(routine.owner());
+            List<String> parameters = new ArrayList<>();
+            List<Make> arguments = new ArrayList<>();
+            var values = given.elements();
+            for (ParameterOutline each : routine.parameters()) {
+                TypeRef declared = routine.bound(each.type());
+                parameters.add(erased(declared, owner));
+                arguments.add(make(values.next(), declared, owner));
+            }
+            calls.add(new Make.Call(ways.binaryName(type), List.of(), name, parameters, arguments));
+        }
+        return calls;
+    }
+
+    private Make made(TypeOutline type, String by, Map<String, JsonNode> parts) {
+        return named(type, by, parts).or(() -> exact(type, parts)).or(() -> built(type, parts))
+                .or(() -> set(type, parts))
+                .orElseThrow(() -> new CannotMake("no constructor, creation routine, builder or setters of " + type.name()
+                        + " take the parts " + String.join(", ", parts.keySet())));
+    }
+
+    /** The creation routine of a name with exactly these parts. */
+    private Optional<Make> named(TypeOutline type, String by, Map<String, JsonNode> parts) {
+        List<Way> offered = by.equals(ChosenWays.CONSTRUCTOR) ? ways.constructors(type) : ways.creators(type).stream()
+                .filter(way -> way.routine().orElseThrow().name().equals(by)).toList();
+        return overloads.fitting(offered, parts, type).stream().findFirst().map(way -> one(type, way, parts));
+    }
+
+    /** A constructor or creation routine with exactly these names. */
+    private Optional<Make> exact(TypeOutline type, Map<String, JsonNode> parts) {
+        List<Way> matching = overloads.fitting(ways.constructors(type), parts, type);
+        if (matching.isEmpty()) {
+            matching = overloads.fitting(ways.creators(type), parts, type);
+        }
+        if (matching.size() > 1) {
+            throw new CannotMake(type.name() + " can be made in " + matching.size() + " ways from the parts "
+                    + String.join(", ", parts.keySet()));
+        }
+        return matching.stream().findFirst().map(way -> one(type, way, parts));
+    }
+
+    private Make one(TypeOutline type, Way way, Map<String, JsonNode> parts) {
+        List<String> parameters = way.parameters().stream().map(each -> erased(each.type(), type)).toList();
+        List<Make> arguments = new ArrayList<>();
+        way.parameters().forEach(each -> arguments.add(make(parts.get(each.name()), each.type(), type)));
+        Optional<RoutineOutline> creator = way.routine().filter(each -> !each.isConstructor());
+        // driftwood: leave conditional-instantiation because a way either has a creation routine or is a constructor
+        return creator.isPresent()
+                ? new Make.Call(ways.binaryName(type), List.of(), creator.get().name(), parameters, arguments)
+                : new Make.New(ways.binaryName(type), parameters, arguments);
+    }
+
+    /** The simple name that the JVM has for a declared type. */
+    static String erased(TypeRef type, TypeOutline scope) {
+        String name = scope.typeParameters().contains(type.name()) ? "Object" : type.simpleName();
+        int brackets = (type.text().length() - type.text().replace("[]", "").length()) / 2;
+        return name + "[]".repeat(brackets);
+    }
+
+    /** A builder: what its creation needs first, the other parts by steps of their names, then the closing step. */
+    private Optional<Make> built(TypeOutline type, Map<String, JsonNode> parts) {
+        Optional<BuilderWay> builder = ways.builder(type);
+        if (builder.isEmpty()) {
+            return Optional.empty();
+        }
+        TypeOutline builderType = builder.get().type();
+        List<Start> starts = new ArrayList<>();
+        ways.constructors(builderType).forEach(way -> starts.add(new Start(builderType, way)));
+        for (TypeOutline owner : List.of(type, builderType)) {
+            owner.routines().stream().filter(each -> each.traits().isStatic() && program.resolve(each.returns(), owner)
+                    .filter(builderType::equals).isPresent()).forEach(each ->
+                    starts.add(new Start(owner, new Way(Optional.of(each), each.parameters()))));
+        }
+        for (Start start : starts) {
+            if (!parts.keySet().containsAll(start.way().names())) {
+                continue;
+            }
+            Set<String> rest = new HashSet<>(parts.keySet());
+            rest.removeAll(start.way().names());
+            Optional<List<Make.Call>> steps = calls(builderType, rest, parts);
+            if (steps.isPresent()) {
+                Make configured = new Make.Configured(one(start.owner(), start.way(), parts), steps.get());
+                return Optional.of(new Make.Call(ways.binaryName(builderType), List.of(configured),
+                        builder.get().build().name(), List.of(), List.of()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A way to begin a builder, and the type that declares it. */
+    private record Start(TypeOutline owner, Way way) {
+    }
+
+    /** A constructor for some of the parts and setters for the others. */
+    private Optional<Make> set(TypeOutline type, Map<String, JsonNode> parts) {
+        for (Way way : ways.constructors(type)) {
+            Set<String> rest = new HashSet<>(parts.keySet());
+            if (parts.keySet().containsAll(way.names())) {
+                rest.removeAll(way.names());
+                Optional<List<Make.Call>> steps = calls(type, rest, parts);
+                if (steps.isPresent()) {
+                    return Optional.of(new Make.Configured(one(type, way, parts), steps.get()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A call for each part, in the order of the recording; empty where a part has none. */
+    private Optional<List<Make.Call>> calls(TypeOutline owner, Set<String> names, Map<String, JsonNode> parts) {
+        List<Make.Call> calls = new ArrayList<>();
+        for (Map.Entry<String, JsonNode> part : parts.entrySet()) {
+            if (names.contains(part.getKey())) {
+                Optional<RoutineOutline> step = step(owner, part.getKey());
+                if (step.isEmpty()) {
+                    return Optional.empty();
+                }
+                ParameterOutline parameter = step.get().parameters().get(0);
+                calls.add(new Make.Call(ways.binaryName(owner), List.of(), step.get().name(),
+                        List.of(erased(parameter.type(), owner)),
+                        List.of(make(part.getValue(), parameter.type(), owner))));
+            }
+        }
+        return Optional.of(calls);
+    }
+
+    private static Optional<RoutineOutline> step(TypeOutline owner, String part) {
+        String upper = part.substring(0, 1).toUpperCase(Locale.ROOT) + part.substring(1);
+        Set<String> names = Set.of(part, "with" + upper, "set" + upper, "having" + upper);
+        return owner.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isStatic()
+                && each.parameters().size() == 1 && names.contains(each.name())).findFirst();
+    }
+}

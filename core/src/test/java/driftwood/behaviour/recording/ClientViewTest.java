@@ -1,0 +1,59 @@
+package driftwood.behaviour.recording;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import driftwood.behaviour.view.Queries;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What a client can tell, row by row: recorded, now, whether that is the same, and what is noted. */
+class ClientViewTest {
+    private static final Recording RECORDING = new Recording(Recording.FORMAT, "quay.Desk", List.of("quay.Desk"), List.of(), null, null,
+            null, Map.of(), List.of("quay.Desk", "quay.Gauge", "quay.Tug"), null, List.of());
+    /** Queries that are there now. */
+    private static final Set<String> NOW = Set.of("quay.Desk size", "quay.Gauge level", "quay.Tug name", "quay.Adapter level");
+
+    private static JsonNode json(String text) throws JsonProcessingException {
+        return new ObjectMapper().readTree(text.replace('\'', '"'));
+    }
+
+    @ParameterizedTest(name = "{0} against {1}")
+    @CsvSource(delimiter = '|', nullValues = "-", value = {
+        // a new class that answers the same is built differently
+        "{'gives':{'is':'quay.Gauge','level':4}}|{'gives':{'is':'quay.Adapter','level':4}}|true|Adapter for Gauge",
+        "{'gives':{'is':'quay.Gauge','level':4}}|{'gives':{'is':'quay.Adapter','level':5}}|false|Adapter for Gauge",
+        "{'gives':[{'is':'quay.Gauge','level':4}]}|{'gives':[{'is':'quay.Adapter','level':4}]}|true|Adapter for Gauge",
+        // both were there before: that is another object
+        "{'gives':{'is':'quay.Gauge'}}|{'gives':{'is':'quay.Tug'}}|false|-",
+        // an object in place of nothing shows
+        "{'gives':null}|{'gives':{'is':'quay.NoGauge','level':0}}|false|-",
+        // what is no longer asked is none, unless its type was to be kept
+        "{'gives':{'is':'quay.Gauge','level':4,'unit':'m'}}|{'gives':{'is':'quay.Gauge','level':4}}|true|Gauge.unit",
+        "{'gives':{'is':'quay.Desk','size':4,'name':'m'}}|{'gives':{'is':'quay.Desk','size':4}}|false|-",
+        // what changed and does not any more
+        "{'gives':1,'leaves':{'1.it':{'is':'quay.Gauge','level':4}}}|{'gives':1}|false|-",
+        "{'gives':1,'leaves':{'1.it':{'is':'quay.Gauge','unit':4}}}|{'gives':1}|true|Gauge.unit",
+        "{'gives':1,'leaves':{'this':{'is':'quay.Desk','name':4}}}|{'gives':1}|false|-",
+        // what changes and did not
+        "{'gives':1}|{'gives':1,'leaves':{'1.it':{'is':'quay.Gauge','level':4}}}|false|-",
+        "{'gives':1,'leaves':{'1.it':{'is':'quay.Gauge','level':4}}}|{'gives':1,'leaves':{'1.it':{'is':'quay.Gauge','level':4,'unit':1}}}|false|-",
+        // on the way
+        "{'gives':1,'before':[{'gives':{'is':'quay.Gauge','level':4}}]}|{'gives':1,'before':[{'gives':{'is':'quay.Adapter','level':4}}]}|true|Adapter for Gauge",
+        // errors are told by their class
+        "{'throws':{'is':'quay.Gauge','message':'x'}}|{'throws':{'is':'quay.Adapter','message':'x'}}|false|-",
+        // how it started counts where it was told
+        "{'gives':1}|{'gives':1,'starts':{'is':'quay.Desk','size':0}}|true|-",
+        "{'starts':{'is':'quay.Desk','size':1},'gives':1}|{'starts':{'is':'quay.Desk','size':0},'gives':1}|false|-"})
+    void aClientCanTell(String recorded, String now, boolean same, String noted) throws JsonProcessingException {
+        ClientView view = new ClientView(RECORDING, (type, query) -> NOW.contains(type + " " + query));
+        JsonNode seen = view.seen(json(recorded), json(now));
+        assertThat(Comparison.differences(json(recorded), seen, List.of()).isEmpty()).isEqualTo(same);
+        assertThat(view.built().isEmpty() ? view.unasked() : view.built()).isEqualTo(noted == null ? List.of() : List.of(noted));
+    }
+}

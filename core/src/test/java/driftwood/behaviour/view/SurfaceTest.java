@@ -1,0 +1,63 @@
+package driftwood.behaviour.view;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.behaviour.view.Surface.Target;
+import driftwood.smell.Scan;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SurfaceTest {
+
+    private static List<String> around(String smell, String... sources) {
+        Scan.Result result = Given.scan(smell, sources);
+        return Surface.around(result.findings().get(0), result.program()).targets().stream().map(Target::symbol).toList();
+    }
+
+    @Test
+    void aPrivateRoutineIsObservedThroughThoseThatCallIt() {
+        assertThat(around("type-switch", """
+                package quay;
+                class Desk {
+                    enum Kind { A, B }
+                    int n;
+                    void open(Kind k) { inner(k); }
+                    private void inner(Kind k) { deep(k); }
+                    private void deep(Kind k) { switch (k) { case A: n++; open(k); break; case B: n--; open(k); break; } }
+                }
+                """)).containsExactly("quay.Desk#open(Kind)");
+    }
+
+    @Test
+    void aSourceOfNullIsObservedThroughTheCallersThatGuardIt() {
+        assertThat(around("null-check", """
+                package quay;
+                class Roster {
+                    Roster find(int n) { return n > 1 ? this : null; }
+                    void a() { Roster r = find(1); if (r != null) { r.a(); } }
+                    void b() { find(1).b(); }
+                }
+                """)).containsExactly("quay.Roster#a()");
+    }
+
+    @Test
+    void constructorsAreObservedThroughWhatTheyMake() {
+        assertThat(around("telescoping-constructor", """
+                package quay;
+                class Berth { Berth(int a) { this(a, 1); } Berth(int a, int b) { this(a, b, 2); } Berth(int a, int b, int c) { } }
+                """)).containsExactly("quay.Berth#new");
+    }
+
+    @Test
+    void aTypeIsObservedThroughAllThatOthersMayCall() {
+        Scan.Result result = Given.scan("", """
+                package quay;
+                class Gate { Gate() { } void open() { } private void creak() { } static int count() { return 1; } public static void main(String[] a) { } }
+                """);
+        Surface surface = Surface.of(result.program().type("quay.Gate").orElseThrow(), result.program());
+        assertThat(surface.targets()).extracting(Target::symbol)
+                .containsExactly("quay.Gate#new", "quay.Gate#open()", "quay.Gate#count()");
+        assertThat(surface.left()).containsExactly("quay.Gate#main(String[]): a main routine");
+    }
+}
