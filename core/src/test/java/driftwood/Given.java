@@ -1,11 +1,7 @@
 package driftwood;
 
+import driftwood.scan.Scan;
 import driftwood.smell.Finding;
-import driftwood.smell.Cures;
-import driftwood.smell.Memory;
-import driftwood.smell.Mishaps;
-import driftwood.smell.Scan;
-import driftwood.smell.Settings;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -51,9 +47,9 @@ public final class Given {
         try {
             Path root = Files.createTempDirectory("driftwood-test");
             try {
-                List<String> smells = smell.isEmpty() ? List.of() : List.of(smell);
+                String[] smells = smell.isEmpty() ? new String[0] : new String[] {smell};
                 written(root, sources);
-                return new Scan(new Scan.Options(smells, false, 2, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
+                return new Scan(Scan.Options.DEFAULT.only(smells).on(2)).run(root, List.of(root));
             } finally {
                 try (Stream<Path> files = Files.walk(root)) {
                     files.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());

@@ -1,6 +1,6 @@
 package driftwood.cli;
 
-import driftwood.smell.Mishaps;
+import driftwood.scan.Mishaps;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;

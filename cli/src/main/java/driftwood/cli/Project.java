@@ -2,9 +2,9 @@ package driftwood.cli;
 
 import driftwood.cli.render.Here;
 import driftwood.pattern.Patterns;
+import driftwood.scan.Scan;
+import driftwood.scan.memory.Memory;
 import driftwood.smell.Finding;
-import driftwood.smell.Memory;
-import driftwood.smell.Scan;
 import driftwood.smell.Settings;
 import driftwood.source.Unread;
 import driftwood.store.Cache;
@@ -151,7 +151,7 @@ public final class Project {
         places.addAll(scope.places());
         Scan.Result result;
         try (Progress progress = console.progress("reading", "files")) {
-            result = new Scan(new Scan.Options(smells, tests, threads(), progress::at, settings, memory, Patterns::fits, Defect.keeper()))
+            result = new Scan(new Scan.Options(smells, tests, threads(), progress::at, settings, memory, Patterns.all(), Defect.keeper()))
                     .run(root, places);
             if (linked) {
                 result.program();

@@ -4,13 +4,13 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.smell.Detail.Gathered;
+import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
@@ -19,26 +19,26 @@ import java.util.stream.Collectors;
  *
  * @param score   of the fit, 0.0 to 1.0; a tenth is added for each doubling of the places beyond two
  * @param because why it fits, one clause
+ * @param cast    which part of the finding plays which of the pattern's roles
  * @param steps   what to do, in order
  * @param cost    what it adds
  * @param after   what one more variant costs once it is done
  */
-record Advice(double score, String because, List<String> steps, Cost cost, String after) {
+public record Advice(double score, String because, Map<String, String> cast, List<String> steps, Cost cost, String after) {
     private static final double PER_DOUBLING = 0.05;
 
-    Optional<Fit> fit(String pattern, Finding finding) {
-        if (!(finding.detail() instanceof Gathered gathered)) {
-            return Optional.empty();
-        }
+    Fit fit(String pattern, Gathered gathered) {
         int places = Math.max(2, gathered.places().size());
         double more = PER_DOUBLING * (Math.log(places / 2.0) / Math.log(2));
-        return Optional.of(new Fit(pattern, score + Math.min(0.2, more), filled(because, gathered)));
+        return new Fit(pattern, score + Math.min(0.2, more), filled(because, gathered));
     }
 
-    Answer answer(Finding finding) {
-        Gathered gathered = (Gathered) finding.detail();
+    Answer answer(Finding finding, Gathered gathered) {
         List<Role> roles = new ArrayList<>();
-        gathered.names().forEach((part, names) -> names.forEach(name -> roles.add(new Role(part, name, true))));
+        for (Part part : gathered.parts()) {
+            part.names().stream().filter(name -> cast.containsKey(part.called()))
+                    .forEach(name -> roles.add(new Role(cast.get(part.called()), name, true)));
+        }
         Evidence here = new Evidence(finding.file(), finding.line(), finding.endLine(), "here");
         List<Evidence> everywhere = gathered.places().stream().map(Place::evidence).toList();
         List<Step> all = new ArrayList<>();
@@ -53,8 +53,8 @@ record Advice(double score, String because, List<String> steps, Cost cost, Strin
 
     private static String filled(String text, Gathered gathered) {
         String filled = text;
-        for (var entry : gathered.names().entrySet()) {
-            filled = filled.replace("{" + entry.getKey() + "}", listed(entry.getValue()));
+        for (Part part : gathered.parts()) {
+            filled = filled.replace("{" + part.called() + "}", listed(part.names()));
         }
         return filled;
     }

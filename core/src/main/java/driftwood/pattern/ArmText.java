@@ -1,6 +1,6 @@
 package driftwood.pattern;
 
-import driftwood.smell.chain.Chain;
+import driftwood.smell.Chain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;

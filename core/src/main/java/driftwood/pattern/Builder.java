@@ -4,62 +4,23 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Ladder;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** builder: required parts first, optional parts by name, one step that builds and checks. */
-final class Builder implements Pattern {
+final class Builder implements Computed {
 
     @Override
     public String key() {
         return "builder";
-    }
-
-    @Override
-    public String what() {
-        return "Required parts are given first, optional parts by name, and one closing step checks and builds. Callers "
-                + "say only what they mean, and neighbours of the same type cannot be mixed up. A builder takes several "
-                + "steps where a factory takes one.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "Two or three parts, or combinations so few that each deserves a name of its own.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("product", "builder", "required part", "optional part", "build step");
-    }
-
-    @Override
-    public Map<String, Advice> advice() {
-        return Map.of(
-                "long-parameter-list", new Advice(0.46, "{routine} can be told its parts by name, step by step",
-                        List.of("Write a builder with a step for each of {parameters}.",
-                        "Let its last step call {routine}.",
-                        "Move the callers over, one at a time."),
-                        new Cost(1, 30, "callers chain steps"), "one step of the builder"),
-                "swapped-arguments", new Advice(0.4, "steps with names leave nothing to mix up",
-                        List.of("First ask whether the call is right: it is most likely a defect.",
-                        "Write a builder whose steps are named as {parameters}.",
-                        "Move the callers over."),
-                        new Cost(1, 24, "callers chain steps"), "nothing: steps are called by name"),
-                "half-built-object", new Advice(0.5, "a builder can check, in its last step, that {setters} were not forgotten",
-                        List.of("Write a builder for {type} with a step for each of {setters}.",
-                        "Check the required parts in its last step.",
-                        "Move the creation sites over; make the setters private."),
-                        new Cost(1, 24, "callers chain steps"), "one step of the builder"));
     }
 
     @Override

@@ -2,8 +2,8 @@ package driftwood.pattern;
 
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.smell.Chain;
 import driftwood.smell.Detail.Ladder;
-import driftwood.smell.chain.Chain;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;

@@ -10,46 +10,18 @@ import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** factory: the decision is an object of its own, which clients are given. */
-final class Factory implements Pattern {
+final class Factory implements Computed {
 
     @Override
     public String key() {
         return "factory";
-    }
-
-    @Override
-    public String what() {
-        return "The decision which class to create is an object of its own. Clients are given it and ask it; tests give "
-                + "them another one.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "One client, one decision: a routine is enough.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("factory", "product", "concrete product");
-    }
-
-    @Override
-    public Map<String, Advice> advice() {
-        return Map.of(
-                "hard-coded-instantiation", new Advice(0.48, "where many are needed over time, {client} can be handed a factory of {collaborator}",
-                        List.of("Declare a factory that creates {collaborator}.",
-                        "Hand it to {client} through the constructor.",
-                        "Replace the creations by calls of the factory."),
-                        new Cost(2, 14, "clients hold a factory"), "one factory more"));
     }
 
     @Override

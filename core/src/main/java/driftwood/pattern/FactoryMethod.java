@@ -4,60 +4,27 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
 import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Ladder;
 import driftwood.smell.Detail.Place;
-import driftwood.smell.Detail;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** factory-method: one routine decides what is created; for ladders, creation routines with names that tell. */
-final class FactoryMethod implements Pattern {
+final class FactoryMethod implements Computed {
 
     @Override
     public String key() {
         return "factory-method";
-    }
-
-    @Override
-    public String what() {
-        return "One routine decides which class is created and hands out the common type; nobody else creates. For "
-                + "ladders of constructors: static creation routines whose names say what each combination is for.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "There is one class to create and no decision to hide, or clients must be able to bring another factory "
-                + "(then a factory object).";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("creator", "product", "concrete product");
-    }
-
-    @Override
-    public Map<String, Advice> advice() {
-        return Map.of(
-                "constructor-work", new Advice(0.56, "a creation routine can do the work and hand {type} its values",
-                        List.of("Add a constructor to {type} that only takes values.",
-                        "Move the work into a creation routine that ends by calling it.",
-                        "Let callers use the routine; make the constructor private where nobody needs it."),
-                        new Cost(0, 8, "callers ask the routine instead of the constructor"), "one creation routine more"),
-                "hard-coded-instantiation", new Advice(0.46, "a routine that subclasses override can create {collaborator}",
-                        List.of("Extract the creation of {collaborator} into a routine.",
-                        "Override it where another one is needed, in tests first."),
-                        new Cost(0, 6, "a subclass decides"), "one overriding routine"));
     }
 
     @Override

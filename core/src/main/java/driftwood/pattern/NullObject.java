@@ -11,7 +11,6 @@ import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,31 +18,13 @@ import java.util.Optional;
 import java.util.Set;
 
 /** null-object: "nothing" becomes an object that answers every operation neutrally. */
-final class NullObject implements Pattern {
+final class NullObject implements Computed {
     private static final Set<String> COLLECTIONS = Set.of("List", "Set", "Map", "Collection", "Iterable", "String",
             "Stream", "Iterator");
 
     @Override
     public String key() {
         return "null-object";
-    }
-
-    @Override
-    public String what() {
-        return "\"Nothing\" is an object like any other, which answers every operation neutrally; one shared instance is "
-                + "enough. Callers need no guard, and none can be forgotten. For collections and texts it exists "
-                + "already: the empty one.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "Callers must know that there is nothing (they default differently, or report it): then an optional "
-                + "value says so in the type. Nor where nothing is an error.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("abstraction", "real", "null object");
     }
 
     static Optional<TypeOutline> abstraction(Nothing nothing, Program program) {

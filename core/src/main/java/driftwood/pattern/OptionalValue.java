@@ -4,40 +4,22 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import driftwood.source.Language;
 import java.util.List;
 import java.util.Optional;
 
 /** optional-value: the language's own way to say in the type that there may be nothing. */
-final class OptionalValue implements Pattern {
+final class OptionalValue implements Computed {
 
     @Override
     public String key() {
         return "optional-value";
-    }
-
-    @Override
-    public String what() {
-        return "The result's type says that there may be nothing, and the compiler makes every caller decide. The idiom "
-                + "of the language beside the null object.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "Fields and parameters (the idiom is for results), hot loops, and callers that all just skip: a null "
-                + "object spares them the decision.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("source", "caller");
     }
 
     @Override

@@ -1,44 +1,53 @@
 package driftwood.pattern;
 
 import driftwood.program.Program;
+import driftwood.smell.Detail.Gathered;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** A pattern of the catalogue. Stateless. A new one is a class that implements this and a line in {@link Patterns}. */
-public interface Pattern {
+/**
+ * A pattern of the catalogue.
+ *
+ * @param key      as printed, read and written; never blank
+ * @param what     what it is and when to use it, in two or three sentences
+ * @param whenNot  when to leave it
+ * @param roles    its participants
+ * @param answers  what it says to each smell that it answers, by the smell's key
+ * @param computed its code; empty where words are all it is
+ */
+public record Pattern(String key, String what, String whenNot, List<String> roles, Map<String, Answering> answers,
+        Optional<Computed> computed) {
 
-    /** The key as printed, read and written; never blank. */
-    String key();
-
-    /** What it is and when to use it, in two or three sentences. */
-    String what();
-
-    /** When to leave it. */
-    String whenNot();
-
-    /** Its participants. */
-    List<String> roles();
-
-    /** What it says to smells whose findings carry names and places only; by the smell's key. */
-    default Map<String, Advice> advice() {
-        return Map.of();
+    /**
+     * What a pattern says to a smell.
+     *
+     * @param place  how early it is named among the patterns that answer it, from 1
+     * @param advice for findings that carry names and places only; empty where code computes it
+     */
+    public record Answering(int place, Optional<Advice> advice) {
     }
 
     /** How well it answers a finding; empty where it does not. */
-    default Optional<Fit> fit(Finding finding, Program program) {
-        return Optional.empty();
+    public Optional<Fit> fit(Finding finding, Program program) {
+        Answering answering = answers.get(finding.smell());
+        if (answering == null) {
+            return Optional.empty();
+        }
+        return finding.detail() instanceof Gathered gathered && answering.advice().isPresent()
+                ? answering.advice().map(advice -> advice.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
     }
 
     /**
      * What a refactoring into this pattern looks like here.
      *
-     * @param finding one that this pattern fits
+     * @param finding one that it fits
      * @param site    the program and its texts
      */
-    default Answer answer(Finding finding, Site site) {
-        throw new IllegalArgumentException(key() + " has no plan for " + finding.smell());
+    public Answer answer(Finding finding, Site site) {
+        Optional<Advice> advice = answers.get(finding.smell()).advice();
+        return finding.detail() instanceof Gathered gathered && advice.isPresent() ? advice.get().answer(finding, gathered)
+                : computed.orElseThrow().answer(finding, site);
     }
 }

@@ -4,42 +4,24 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.smell.Chain;
+import driftwood.smell.Chain.Label;
+import driftwood.smell.Detail;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Choosing;
-import driftwood.smell.Detail;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.chain.Chain.Label;
-import driftwood.smell.chain.Chain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /** registry: a table from tag to handler or constructor, in one place. */
-final class Registry implements Pattern {
+final class Registry implements Computed {
 
     @Override
     public String key() {
         return "registry";
-    }
-
-    @Override
-    public String what() {
-        return "A table maps each key to a handler or constructor. A new variant is one entry; unknown keys get one "
-                + "clear error in one place.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "The cases are told apart by conditions rather than keys, or the compiler already guards an exhaustive "
-                + "match, which a table would give up.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("registry", "key", "entry");
     }
 
     @Override

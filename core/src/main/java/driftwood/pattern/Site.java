@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Scan;
 import driftwood.source.Texts;
 import java.nio.file.Path;
 import java.util.List;
@@ -15,11 +14,6 @@ import java.util.Optional;
  * @param program linked
  */
 public record Site(Path root, Program program) {
-
-    /** Where a scan was made. */
-    public static Site of(Scan.Result result) {
-        return new Site(result.root(), result.program());
-    }
 
     /** The lines of a file; empty where it cannot be read any more. */
     public List<String> lines(String file) {

@@ -6,39 +6,20 @@ import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.chain.Chain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** state: the value that is branched on is the object's own condition, and each condition knows what follows it. */
-final class State implements Pattern {
+final class State implements Computed {
 
     @Override
     public String key() {
         return "state";
-    }
-
-    @Override
-    public String what() {
-        return "Each condition an object can be in becomes an object of its own, which answers every operation and "
-                + "names the condition that follows. When one thing is done, the next state: that is the difference "
-                + "to a chain of responsibility (when one cannot, ask the next) and a strategy (chosen from outside).";
-    }
-
-    @Override
-    public String whenNot() {
-        return "The value never changes after construction (then it is a strategy), or there are two states and one "
-                + "operation.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("context", "state", "concrete state", "transition");
     }
 
     @Override

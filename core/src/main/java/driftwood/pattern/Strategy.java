@@ -7,69 +7,23 @@ import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.chain.Chain;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
  * strategy: each variant answers for itself. Where the variants are types of the project, the behaviour moves onto them;
  * where they are tags, each gets a strategy object.
  */
-final class Strategy implements Pattern {
+final class Strategy implements Computed {
 
     @Override
     public String key() {
         return "strategy";
-    }
-
-    @Override
-    public String what() {
-        return "Each variant answers for itself: the behaviour moves onto the variants, or into one object for each "
-                + "behind a common interface. The client calls one routine and no longer asks which kind it has. "
-                + "A strategy is chosen from outside; a state chooses its successor itself; a chain asks the next when "
-                + "one cannot.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "The variants never change, the choice is made in one place only, or the arms share so many locals "
-                + "that each strategy would need half of the routine handed over.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("context", "strategy", "concrete strategy");
-    }
-
-    @Override
-    public Map<String, Advice> advice() {
-        return Map.of(
-                "flag-argument", new Advice(0.42, "each side of the flag {flag} can be an object that is handed in",
-                        List.of("Declare a strategy with the behaviour that differs.",
-                        "Write one for each side of the flag {flag}.",
-                        "Let callers hand one in instead of true or false."),
-                        new Cost(2, 16, "what happens is read where it is handed in"), "one strategy more"),
-                "near-twin-classes", new Advice(0.48, "{differs} can be handed to one class instead of being written in {twins}",
-                        List.of("Declare a strategy for what differs: {differs}.",
-                        "Give one of the twins a field for it.",
-                        "Replace the other twins by that one with another strategy."),
-                        new Cost(1, 2, "what differs is read where it is handed in"), "one strategy more"),
-                "subclass-explosion", new Advice(0.62, "{rows} and {columns} are two choices: one of them can be an object that is handed in",
-                        List.of("Declare a strategy for one direction: {rows} or {columns}.",
-                        "Move the bodies that repeat across the other direction into it.",
-                        "Give the classes of the other direction a field for it; remove the combinations."),
-                        new Cost(3, 24, "behaviour is put together from two objects"), "one class in one direction"),
-                "misplaced-behaviour", new Advice(0.4, "where {home} cannot be changed, the computation can be an object of its own",
-                        List.of("Declare a strategy for what {routine} computes.",
-                        "Hand it to whoever needs the result.",
-                        "Replace the routine by a call."),
-                        new Cost(1, 10, "one object more"), "one strategy more"));
     }
 
     @Override

@@ -7,11 +7,10 @@ import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.chain.Chain;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,29 +18,11 @@ import java.util.Optional;
 import java.util.Set;
 
 /** visitor: the operation stays outside the variants, and the compiler sees that it answers for each of them. */
-final class Visitor implements Pattern {
+final class Visitor implements Computed {
 
     @Override
     public String key() {
         return "visitor";
-    }
-
-    @Override
-    public String what() {
-        return "An operation stays outside the variants, in an object with one routine for each kind; each variant "
-                + "only hands itself over. New operations are cheap, new variants break every visitor until it "
-                + "answers, which is the point.";
-    }
-
-    @Override
-    public String whenNot() {
-        return "Variants are added more often than operations, or one operation is all there is: then the behaviour "
-                + "belongs on the variants.";
-    }
-
-    @Override
-    public List<String> roles() {
-        return List.of("visitor", "element");
     }
 
     @Override

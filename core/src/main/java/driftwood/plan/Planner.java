@@ -1,13 +1,13 @@
 package driftwood.plan;
 
-import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer;
+import driftwood.pattern.Answer.Cost;
+import driftwood.pattern.Fit;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
 import driftwood.store.Hash;
 import driftwood.words.Nearest;
 import java.util.ArrayList;

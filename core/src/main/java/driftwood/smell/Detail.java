@@ -1,7 +1,6 @@
 package driftwood.smell;
 
 import driftwood.program.RoutineOutline;
-import driftwood.smell.chain.Chain;
 import java.util.List;
 import java.util.Map;
 
@@ -105,14 +104,23 @@ public sealed interface Detail {
      * Names and places, for a smell that needs no more.
      *
      * @param change what the change drill adds, as in "one more <em>collaborator to tell</em>"
-     * @param names  those who take part, by the part they play; in the order of reading
+     * @param parts  those who take part, in the order of reading
      * @param places where that change must be made today, the place of the finding not among them
      */
-    record Gathered(String change, Map<String, List<String>> names, List<Place> places) implements Detail {
+    record Gathered(String change, List<Part> parts, List<Place> places) implements Detail {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.visitGathered(this);
         }
+    }
+
+    /**
+     * Those who play a part in a finding.
+     *
+     * @param called what the part is called, as in "the <em>collaborators</em>"
+     * @param names  of those who play it
+     */
+    record Part(String called, List<String> names) {
     }
 
     /**

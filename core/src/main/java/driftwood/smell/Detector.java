@@ -1,6 +1,7 @@
 package driftwood.smell;
 
 import driftwood.program.Program;
+import driftwood.smell.detect.Catalogue;
 import java.util.List;
 
 /**

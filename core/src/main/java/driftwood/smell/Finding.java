@@ -55,14 +55,14 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
     }
 
     /** The same finding, with what the version history says of all the files that it is in. */
-    Finding weighed(History history) {
+    public Finding weighed(History history) {
         Set<String> files = new TreeSet<>(Set.of(file));
         evidence.forEach(each -> files.add(each.file()));
         return new Finding(id, smell, drag.with(Churn.of(files, history)), language, file, line, endLine, symbol,
                 message, evidence, detail);
     }
 
-    Finding withId(String given) {
+    public Finding withId(String given) {
         return new Finding(given, smell, drag, language, file, line, endLine, symbol, message, evidence, detail);
     }
 

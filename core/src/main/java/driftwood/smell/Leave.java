@@ -25,7 +25,7 @@ public record Leave(String file, int line, int below, List<String> smells, Strin
     private static final Pattern COMMENT = Pattern.compile("\\s*(//.*|#.*|/\\*.*|\\*.*|@\\w.*)?");
 
     /** All such comments of a file, and those that only begin like one. */
-    static List<Leave> in(SourceText source) {
+    public static List<Leave> in(SourceText source) {
         if (!source.text().contains("riftwood:") && !source.text().contains("RIFTWOOD:")) {
             return List.of();
         }
@@ -54,20 +54,25 @@ public record Leave(String file, int line, int below, List<String> smells, Strin
         return new Leave(file, line, below, smells, leave.group(2) == null ? "" : leave.group(2).strip());
     }
 
-    boolean covers(Finding finding) {
+    public boolean covers(Finding finding) {
         boolean here = finding.line() == line || finding.line() == below
                 || finding.line() <= line && line <= finding.endLine();
         return !reason.isEmpty() && finding.file().equals(file) && smells.contains(finding.smell()) && here;
     }
 
-    /** What is wrong with it; empty where nothing is. @param used whether it covers a finding */
-    String complaint(boolean used) {
+    /**
+     * What is wrong with it; empty where nothing is.
+     *
+     * @param used  whether it covers a finding
+     * @param known keys of all smells
+     */
+    public String complaint(boolean used, List<String> known) {
         if (smells.isEmpty()) {
             return "this comment does nothing: write 'driftwood: leave SMELL because ...'";
         }
-        List<String> unknown = smells.stream().filter(each -> !Catalogue.keys().contains(each)).toList();
+        List<String> unknown = smells.stream().filter(each -> !known.contains(each)).toList();
         if (!unknown.isEmpty()) {
-            return "there is no smell '" + String.join("', '", unknown) + "' to leave" + Nearest.to(unknown.get(0), Catalogue.keys())
+            return "there is no smell '" + String.join("', '", unknown) + "' to leave" + Nearest.to(unknown.get(0), known)
                     .map(near -> "; did you mean '" + near + "'?").orElse("");
         }
         if (reason.isEmpty()) {

@@ -13,10 +13,8 @@ import java.util.List;
  * @param what    what it is and why it hurts
  * @param isNot   what looks like it and is none
  * @param example a few lines of code that have it
- * @param cures   keys of the patterns that answer it, best first
  */
-public record Smell(String key, String prefix, String title, String what, String isNot, String example,
-        List<String> cures) {
+public record Smell(String key, String prefix, String title, String what, String isNot, String example) {
 
     /** A finding of this smell, without an id yet. */
     public Finding finding(Spot spot, Drag drag, String message, List<Evidence> evidence, Detail detail) {

@@ -1,6 +1,6 @@
 package driftwood.store;
 
-import driftwood.smell.Memory;
+import driftwood.scan.memory.Memory;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;

@@ -13,7 +13,7 @@ import driftwood.behaviour.recording.Verdict;
 import driftwood.behaviour.recording.Verdict.Kind;
 import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assumptions.assumeTrue;
 import driftwood.behaviour.process.Limits;
 import driftwood.behaviour.run.Runtimes;
 import driftwood.program.Program;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -14,7 +14,7 @@ import driftwood.behaviour.view.Surface;
 import driftwood.pattern.Patterns;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Files;

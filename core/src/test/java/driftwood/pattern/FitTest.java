@@ -1,11 +1,10 @@
 package driftwood.pattern;
 
-import driftwood.smell.Fit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
-import driftwood.smell.Catalogue;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
+import driftwood.smell.detect.Catalogue;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,8 +88,8 @@ class FitTest {
 
     @Test
     void everyCureOfTheCatalogueIsAPatternThatExplainsItself() {
-        Catalogue.detectors().forEach(detector -> assertThat(detector.smell().cures()).isNotEmpty()
-                .allSatisfy(key -> assertThat(Patterns.byKey(key)).as(key).isPresent()));
+        Catalogue.detectors().forEach(detector -> assertThat(Patterns.answering(detector.smell().key())).as(detector.smell().key()).isNotEmpty());
+        assertThat(Patterns.all()).allSatisfy(pattern -> assertThat(Catalogue.keys()).containsAll(pattern.answers().keySet()));
         assertThat(Patterns.all()).allSatisfy(pattern -> {
             assertThat(pattern.what()).isNotBlank();
             assertThat(pattern.whenNot()).isNotBlank();

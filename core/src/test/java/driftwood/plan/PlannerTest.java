@@ -14,13 +14,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import driftwood.Given;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Site;
+import driftwood.scan.Scan;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Cures;
-import driftwood.smell.Memory;
-import driftwood.smell.Mishaps;
-import driftwood.smell.Scan;
-import driftwood.smell.Settings;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -40,9 +36,9 @@ class PlannerTest {
 
     private void given(String smell, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.only(smell).on(1)).run(root, List.of(root));
         finding = result.findings().get(0);
-        planner = new Planner(Site.of(result));
+        planner = new Planner(result.site());
     }
 
     static Stream<Arguments> answers() {

@@ -12,11 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
 import driftwood.pattern.Site;
-import driftwood.smell.Cures;
-import driftwood.smell.Memory;
-import driftwood.smell.Mishaps;
-import driftwood.smell.Scan;
-import driftwood.smell.Settings;
+import driftwood.scan.Scan;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -30,8 +26,8 @@ class SketchesTest {
 
     private String sketch(String smell, String pattern, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(new Scan.Options(List.of(smell), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE, Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
-        return new Planner(Site.of(result)).plan(result.findings().get(0), Optional.of(pattern)).sketch();
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.only(smell).on(1)).run(root, List.of(root));
+        return new Planner(result.site()).plan(result.findings().get(0), Optional.of(pattern)).sketch();
     }
 
     @Test

@@ -3,6 +3,7 @@ package driftwood.smell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.scan.Scan;
 import driftwood.source.Unread;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -2,8 +2,8 @@ package driftwood.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import driftwood.smell.Memory;
-import driftwood.smell.Memory.Kind;
+import driftwood.scan.memory.Memory;
+import driftwood.scan.memory.Memory.Kind;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

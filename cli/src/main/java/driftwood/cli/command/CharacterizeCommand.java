@@ -11,7 +11,7 @@ import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.RecordingText;
 import driftwood.cli.render.Style;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.source.Language;
 import java.nio.file.Path;
 import java.time.Duration;

@@ -8,7 +8,7 @@ import driftwood.behaviour.recording.Recording.Ran;
 import driftwood.cli.Console;
 import driftwood.cli.UsageException;
 import driftwood.program.Outline;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.source.Language;
 import driftwood.store.Scratch;
 import java.io.File;

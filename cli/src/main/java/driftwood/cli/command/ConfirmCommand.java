@@ -19,7 +19,7 @@ import driftwood.cli.render.Style;
 import driftwood.cli.render.VerdictsJson;
 import driftwood.cli.render.VerdictsText;
 import driftwood.cli.render.VerdictsXml;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Path;

@@ -8,8 +8,8 @@ import driftwood.cli.render.FindingText;
 import driftwood.cli.render.Style;
 import driftwood.pattern.Site;
 import driftwood.plan.Planner;
+import driftwood.scan.Scan;
 import driftwood.smell.Finding;
-import driftwood.smell.Scan;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 
@@ -50,7 +50,7 @@ public final class DrillCommand implements Command {
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
-        Site site = Site.of(result);
+        Site site = result.site();
         console.out().print(new FindingText(site, new Style(console.colour()), console.width(), project.here())
                 .drill(new Planner(site).drill(finding)).stripLeading());
         return ExitCode.FINE;

@@ -11,9 +11,9 @@ import driftwood.cli.render.TopicText;
 import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
 import driftwood.plan.Planner;
-import driftwood.smell.Catalogue;
+import driftwood.scan.Scan;
 import driftwood.smell.Finding;
-import driftwood.smell.Scan;
+import driftwood.smell.detect.Catalogue;
 import driftwood.store.Configuration;
 import driftwood.words.Glossary;
 import driftwood.words.Nearest;
@@ -78,7 +78,7 @@ public final class ExplainCommand implements Command {
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(wanted, result);
-        Site site = Site.of(result);
+        Site site = result.site();
         Planner planner = new Planner(site);
         console.out().print(new FindingText(site, style, console.width(), project.here()).of(finding,
                 Catalogue.smell(finding.smell()).orElseThrow(), planner.drill(finding), planner.candidates(finding)));

@@ -10,7 +10,7 @@ import driftwood.behaviour.run.Runtimes;
 import driftwood.cli.Console;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.source.Language;
 import java.nio.file.Path;
 import org.apache.commons.cli.CommandLine;

@@ -10,8 +10,8 @@ import driftwood.cli.render.Style;
 import driftwood.pattern.Site;
 import driftwood.plan.Plan;
 import driftwood.plan.Planner;
+import driftwood.scan.Scan;
 import driftwood.smell.Finding;
-import driftwood.smell.Scan;
 import driftwood.store.Folder;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -56,7 +56,7 @@ public final class PlanCommand implements Command {
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
-        Site site = Site.of(result);
+        Site site = result.site();
         Plan plan;
         try {
             plan = new Planner(site).plan(finding, Optional.ofNullable(line.getOptionValue("pattern")));

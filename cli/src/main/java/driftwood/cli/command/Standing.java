@@ -9,7 +9,7 @@ import driftwood.behaviour.replay.ChosenWays;
 import driftwood.cli.Console;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,10 +1,10 @@
 package driftwood.cli.render;
 
 import driftwood.cli.Version;
+import driftwood.pattern.Fit;
+import driftwood.scan.Scan;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.Scan;
 import driftwood.source.Unread;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

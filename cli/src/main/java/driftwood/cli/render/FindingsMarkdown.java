@@ -1,9 +1,9 @@
 package driftwood.cli.render;
 
+import driftwood.pattern.Fit;
+import driftwood.scan.Scan;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.Scan;
 import java.util.List;
 import java.util.Locale;
 

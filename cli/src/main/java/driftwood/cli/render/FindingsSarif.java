@@ -1,11 +1,12 @@
 package driftwood.cli.render;
 
 import driftwood.cli.Version;
-import driftwood.smell.Catalogue;
+import driftwood.pattern.Patterns;
 import driftwood.smell.Detector;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Smell;
+import driftwood.smell.detect.Catalogue;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.nio.file.Path;
@@ -62,7 +63,7 @@ public final class FindingsSarif {
         Map<String, Object> rule = map("id", smell.key(), "shortDescription", text(smell.title()));
         rule.put("fullDescription", text(smell.what()));
         rule.put("help", text(smell.what() + "\n\nNot this smell: " + smell.isNot() + "\n\nCures: "
-                + String.join(", ", smell.cures())));
+                + String.join(", ", Patterns.answering(smell.key()))));
         return rule;
     }
 

@@ -1,10 +1,10 @@
 package driftwood.cli.render;
 
-import driftwood.source.Texts;
+import driftwood.pattern.Fit;
+import driftwood.scan.Scan;
 import driftwood.smell.Detail;
 import driftwood.smell.Finding;
-import driftwood.smell.Fit;
-import driftwood.smell.Scan;
+import driftwood.source.Texts;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;

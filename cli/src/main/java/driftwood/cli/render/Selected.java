@@ -1,8 +1,8 @@
 package driftwood.cli.render;
 
+import driftwood.scan.Scan;
+import driftwood.scan.Scan.Read;
 import driftwood.smell.Finding;
-import driftwood.smell.Scan;
-import driftwood.smell.Scan.Read;
 import driftwood.source.Unread;
 import java.util.List;
 import java.util.Map;

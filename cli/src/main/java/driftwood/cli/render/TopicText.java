@@ -1,5 +1,6 @@
 package driftwood.cli.render;
 
+import driftwood.pattern.Patterns;
 import driftwood.pattern.Pattern;
 import driftwood.smell.Smell;
 import driftwood.words.Glossary;
@@ -19,7 +20,7 @@ public final class TopicText {
                 + Paragraph.of(smell.what(), width, 2, 0) + "\n"
                 + smell.example().stripTrailing().indent(6) + "\n"
                 + Paragraph.of(style.strong("Not this smell: ") + smell.isNot(), width, 2, 0)
-                + Paragraph.of(style.strong("Cures: ") + String.join(", ", smell.cures()), width, 2, 0);
+                + Paragraph.of(style.strong("Cures: ") + String.join(", ", Patterns.answering(smell.key())), width, 2, 0);
     }
 
     public String of(Pattern pattern) {

@@ -5,7 +5,12 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Chain;
+import driftwood.smell.Chain.Arm;
+import driftwood.smell.Chain.Deed;
+import driftwood.smell.Chain.Label;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -16,11 +21,7 @@ import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
-import driftwood.smell.chain.Chain;
-import driftwood.smell.chain.Chain.Arm;
-import driftwood.smell.chain.Chain.Deed;
-import driftwood.smell.chain.Chain.Label;
-import driftwood.smell.chain.ChainSeer;
+import driftwood.smell.see.chain.ChainSeer;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -47,8 +48,7 @@ public final class MismatchedInterfaces implements Detector<Chain> {
             """
             double depth = digital ? sonar.measureDepth(berth)
                                    : leadLine.lower(berth, ROPE);
-            """,
-            List.of("adapter"));
+            """);
 
     /** A choice: each arm's receiver type by what is called on it. */
     private record Choice(String file, Chain chain, List<Arm> arms, Map<TypeOutline, Deed> calls) {
@@ -192,8 +192,7 @@ public final class MismatchedInterfaces implements Detector<Chain> {
         }
         places.forEach(place -> evidence.add(place.evidence()));
         Drag drag = Drag.of(1 + repeats.size(), files.size(), one.calls().size()).build();
-        Detail detail = new Detail.Gathered("way of doing it", Map.of("adaptee",
-                one.calls().keySet().stream().map(TypeOutline::simpleName).toList(), "calls", names), places);
+        Detail detail = new Detail.Gathered("way of doing it", List.of(new Part("adaptee", one.calls().keySet().stream().map(TypeOutline::simpleName).toList()), new Part("calls", names)), places);
         return SMELL.finding(new Spot(one.file(), one.chain().line(), one.chain().endLine(), one.chain().routine()),
                 drag, "for one purpose chooses between unrelated types: " + Listing.of(names), evidence, detail);
     }

@@ -3,6 +3,7 @@ package driftwood.smell.detect;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -13,8 +14,8 @@ import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
-import driftwood.smell.shape.Shape;
-import driftwood.smell.shape.ShapeSeer;
+import driftwood.smell.see.shape.Shape;
+import driftwood.smell.see.shape.ShapeSeer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -39,8 +40,7 @@ public final class NearTwinClasses implements Detector<Shape> {
             """
             class TugInvoice    { int total() { int t = base() + 4; return t * nights; } }
             class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
-            """,
-            List.of("template-method", "strategy", "parametrised-class"));
+            """);
 
     /** Copied everywhere by their contract. */
     private static final Set<String> IDENTITY = Set.of("equals", "hashCode", "toString", "compareTo", "__eq__",
@@ -160,8 +160,7 @@ public final class NearTwinClasses implements Detector<Shape> {
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other").build();
         List<String> names = names(twins);
-        Detail detail = new Detail.Gathered("twin of " + first.simpleName(), Map.of("twins", names, "differs",
-                differing.isEmpty() ? List.of("some literals") : named(differing, own)), places);
+        Detail detail = new Detail.Gathered("twin of " + first.simpleName(), List.of(new Part("twins", names), new Part("differs", differing.isEmpty() ? List.of("some literals") : named(differing, own))), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
     }

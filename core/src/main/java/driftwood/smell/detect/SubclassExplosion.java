@@ -3,6 +3,7 @@ package driftwood.smell.detect;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -13,8 +14,8 @@ import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Smell;
-import driftwood.smell.shape.Shape;
-import driftwood.smell.shape.ShapeSeer;
+import driftwood.smell.see.shape.Shape;
+import driftwood.smell.see.shape.ShapeSeer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -24,8 +25,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 
 /**
  * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
@@ -40,8 +41,7 @@ public final class SubclassExplosion implements Detector<Shape> {
             "Names that only look like a grid; messages and data classes; grids without repeated bodies.",
             """
             class DayTugTariff ..., class NightTugTariff ..., class DayYachtTariff ..., class NightYachtTariff ...
-            """,
-            List.of("strategy", "decorator"));
+            """);
 
     private static final int CELLS = 4;
 
@@ -209,8 +209,7 @@ public final class SubclassExplosion implements Detector<Shape> {
         Drag drag = Drag.of(Math.max(rows.size(), columns.size()), files.size(), grid.size())
                 .risk(grid.size() < rows.size() * columns.size(), 0.2, rows.size() * columns.size() - grid.size()
                         + " combinations are missing").build();
-        Detail detail = new Detail.Gathered("word in either direction", Map.of("rows", List.copyOf(rows.keySet()),
-                "columns", List.copyOf(columns)), places);
+        Detail detail = new Detail.Gathered("word in either direction", List.of(new Part("rows", List.copyOf(rows.keySet())), new Part("columns", List.copyOf(columns))), places);
         return SMELL.finding(Spot.of(parent), drag, "its subclasses are a grid of " + Listing.of(List.copyOf(rows.keySet()))
                 + " by " + Listing.of(List.copyOf(columns)) + ": " + grid.size() + " classes with repeated bodies",
                 evidence, detail);

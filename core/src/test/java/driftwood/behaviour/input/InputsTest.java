@@ -9,7 +9,7 @@ import driftwood.behaviour.view.Ways;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.tree.TypeRef;
 import java.nio.file.Path;
 import java.time.Duration;

@@ -14,7 +14,7 @@ import driftwood.behaviour.slip.TrialResults.Pair;
 import driftwood.behaviour.view.Queries;
 import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import java.nio.file.Path;

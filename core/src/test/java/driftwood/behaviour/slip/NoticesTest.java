@@ -11,7 +11,7 @@ import driftwood.behaviour.recording.Recording;
 import driftwood.behaviour.recording.Recordings;
 import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;

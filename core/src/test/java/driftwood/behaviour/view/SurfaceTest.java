@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
 import driftwood.behaviour.view.Surface.Target;
-import driftwood.smell.Scan;
+import driftwood.scan.Scan;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -3,12 +3,8 @@ package driftwood.smell.clause;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
-import driftwood.smell.Cures;
+import driftwood.scan.Scan;
 import driftwood.smell.Finding;
-import driftwood.smell.Memory;
-import driftwood.smell.Mishaps;
-import driftwood.smell.Scan;
-import driftwood.smell.Settings;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,8 +81,7 @@ abstract class Clauses {
 
     private void judge(Clause clause, Path root) {
         clause.files().forEach(each -> Given.write(root.resolve(each.path()), each.text()));
-        Scan.Result result = new Scan(new Scan.Options(List.of(), false, 1, count -> { }, Settings.DEFAULT, Memory.NONE,
-                Cures.NONE, Mishaps.NONE)).run(root, List.of(root));
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.on(1)).run(root, List.of(root));
         assertThat(result.unread()).isEmpty();
         List<Finding> found = result.findings().stream().filter(each -> each.smell().equals(smell())).toList();
         if (clause.smelly()) {

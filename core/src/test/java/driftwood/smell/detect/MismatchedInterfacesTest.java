@@ -10,7 +10,7 @@ class MismatchedInterfacesTest extends SmellCases {
     }
 
     @Override
-    Map<String, String> smelly() {
+    protected Map<String, String> smelly() {
         return Map.of(
                 "Sonar.measure(), LeadLine.lower()", survey("int depth(int b) { return digital ? sonar.measure(b) : line.lower(b, 30); }"),
                 "chooses between unrelated types", survey("void take(int b) { if (digital) { depth = sonar.measure(b); } else { depth = line.lower(b, 30); } }"),
@@ -21,7 +21,7 @@ class MismatchedInterfacesTest extends SmellCases {
     }
 
     @Override
-    Map<String, String> healthy() {
+    protected Map<String, String> healthy() {
         return Map.of(
                 "a common supertype offers it", "package quay;\ninterface Gauge { int depth(int b); }\nclass Sonar implements Gauge { public int depth(int b) { return 1; } int quick(int b) { return 2; } }\nclass Line implements Gauge { public int depth(int b) { return 2; } }\n"
                         + "class Survey { Sonar s; Line l; boolean d; int take(int b) { return d ? s.quick(b) : l.depth(b); } }\n",
@@ -34,7 +34,7 @@ class MismatchedInterfacesTest extends SmellCases {
     }
 
     @Override
-    String smell() {
+    protected String smell() {
         return "mismatched-interfaces";
     }
 }

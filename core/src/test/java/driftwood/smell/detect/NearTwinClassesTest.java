@@ -8,7 +8,7 @@ class NearTwinClassesTest extends SmellCases {
     }
 
     @Override
-    Map<String, String> smelly() {
+    protected Map<String, String> smelly() {
         return Map.of(
                 "TugInvoice, TankerInvoice are the same but for literals in total()", "package quay;\n" + invoice("TugInvoice", "4", "") + invoice("TankerInvoice", "9", ""),
                 "word for word", "package quay;\n" + invoice("A", "4", "") + invoice("B", "4", ""),
@@ -19,7 +19,7 @@ class NearTwinClassesTest extends SmellCases {
     }
 
     @Override
-    Map<String, String> healthy() {
+    protected Map<String, String> healthy() {
         return Map.of(
                 "their only routine differs", "package quay;\nclass A { int go(int n) { int t = n; return t + 1; } }\nclass B { int go(int n) { n--; return n * 2; } }\n",
                 "two routines differ", "package quay;\n" + invoice("A", "4", "int a() { return nights + 1; } int b() { return nights - 1; }") + invoice("B", "4", "int a() { return nights * 1; } int b() { return nights / 1; }"),
@@ -31,7 +31,7 @@ class NearTwinClassesTest extends SmellCases {
     }
 
     @Override
-    String smell() {
+    protected String smell() {
         return "near-twin-classes";
     }
 }

@@ -3,8 +3,8 @@ package driftwood.smell.detect;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.scan.Scan;
 import driftwood.smell.Finding;
-import driftwood.smell.Scan;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;

@@ -14,19 +14,19 @@ import org.junit.jupiter.api.TestFactory;
  * The table of a smell: sources that have it, by the sentence their finding must say, and sources that have not, by the
  * reason. Several types may stand in one source.
  */
-abstract class SmellCases {
+public abstract class SmellCases {
 
     /** Key of the smell. */
-    abstract String smell();
+    protected abstract String smell();
 
     /** What the finding must say, to the source that has the smell. */
-    abstract Map<String, String> smelly();
+    protected abstract Map<String, String> smelly();
 
     /** Why it is none, to the source. */
-    abstract Map<String, String> healthy();
+    protected abstract Map<String, String> healthy();
 
     @TestFactory
-    Stream<DynamicTest> reported() {
+    public Stream<DynamicTest> reported() {
         return smelly().entrySet().stream().map(each -> DynamicTest.dynamicTest(each.getKey(), () -> {
             List<Finding> findings = Given.scan(smell(), each.getValue()).findings();
             assertThat(findings).as(each.getKey()).extracting(Finding::message).anySatisfy(message ->
@@ -40,7 +40,7 @@ abstract class SmellCases {
     }
 
     @TestFactory
-    Stream<DynamicTest> leftAlone() {
+    public Stream<DynamicTest> leftAlone() {
         return healthy().entrySet().stream().map(each -> DynamicTest.dynamicTest(each.getKey(), () ->
                 assertThat(Given.messages(smell(), each.getValue())).as(each.getKey()).isEmpty()));
     }

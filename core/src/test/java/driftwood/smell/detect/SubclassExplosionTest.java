@@ -13,7 +13,7 @@ class SubclassExplosionTest extends SmellCases {
             + tariff("DayYachtTariff", "Tariff", DAY) + tariff("NightYachtTariff", "Tariff", NIGHT);
 
     @Override
-    Map<String, String> smelly() {
+    protected Map<String, String> smelly() {
         return Map.of(
                 "a grid of Day, Night by Tug, Yacht: 4 classes", GRID,
                 "6 classes with repeated bodies", GRID + tariff("DayTankerTariff", "Tariff", DAY) + tariff("NightTankerTariff", "Tariff", NIGHT),
@@ -24,7 +24,7 @@ class SubclassExplosionTest extends SmellCases {
     }
 
     @Override
-    Map<String, String> healthy() {
+    protected Map<String, String> healthy() {
         return Map.of(
                 "three cells", "package quay;\nabstract class Tariff { }\n" + tariff("DayTugTariff", "Tariff", DAY) + tariff("NightTugTariff", "Tariff", NIGHT) + tariff("DayYachtTariff", "Tariff", DAY),
                 "no repeated bodies", "package quay;\nabstract class Tariff { }\n" + tariff("DayTugTariff", "Tariff", "int a = base; return a;") + tariff("NightTugTariff", "Tariff", "nights++; return base;")
@@ -36,7 +36,7 @@ class SubclassExplosionTest extends SmellCases {
     }
 
     @Override
-    String smell() {
+    protected String smell() {
         return "subclass-explosion";
     }
 }

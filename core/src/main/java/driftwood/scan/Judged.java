@@ -1,0 +1,77 @@
+package driftwood.scan;
+
+import driftwood.pack.Packing;
+import driftwood.pattern.Fit;
+import driftwood.scan.memory.Facts.Remarks;
+import driftwood.scan.memory.FileStamp;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What the detectors said of a project, before overlaps are settled, and what it depends on: enough to judge only the
+ * rest anew after a change.
+ *
+ * @param files   paths, in their order
+ * @param digests of the facts of each
+ * @param rulings one a detector
+ * @param remarks of all files that are judged
+ */
+record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Remarks remarks) {
+    static final Packing<Judged> PACKING = Packing.of(Judged.class);
+
+    /** By place; the rest only makes the order certain. */
+    private static final Comparator<Finding> BY_PLACE = Comparator.comparing(Finding::file).thenComparingInt(Finding::line)
+            .thenComparing(Finding::smell).thenComparing(Finding::message).thenComparingInt(Finding::endLine)
+            .thenComparing(Finding::symbol);
+
+    /**
+     * What one detector said.
+     *
+     * @param smell    key of its smell
+     * @param verdicts in any order
+     * @param asked    hash codes of all that it asked the program about calls and creations
+     */
+    record Ruling(String smell, List<Verdict> verdicts, int[] asked) {
+    }
+
+    /** A finding without an id, and the patterns that answer it, best first. */
+    record Verdict(Finding finding, List<Fit> fits) {
+    }
+
+    /** Whether it is of just these files, with just these facts. */
+    boolean isOf(List<FileStamp> traces) {
+        return files.equals(traces.stream().map(each -> each.file().path()).toList())
+                && digests.equals(traces.stream().map(FileStamp::digest).toList());
+    }
+
+    /** Whether every smell could be judged. */
+    boolean isWhole() {
+        return remarks.unread().stream().noneMatch(each -> each.file().equals(Judging.PROJECT));
+    }
+
+    /** What comes of it: overlaps settled, ids given. */
+    Conclusion concluded() {
+        List<Verdict> all = new ArrayList<>();
+        rulings.forEach(each -> all.addAll(each.verdicts()));
+        all.sort(Comparator.comparing(Verdict::finding, BY_PLACE));
+        List<Finding> findings = Ids.assign(Overlaps.settled(all.stream().map(Verdict::finding).toList()));
+        return new Conclusion(findings, fits(all, findings), remarks.leaves(), remarks.unread());
+    }
+
+    /** @param left some of the findings of all verdicts, in their order, with their ids */
+    private static Map<String, List<Fit>> fits(List<Verdict> all, List<Finding> left) {
+        Map<String, List<Fit>> fits = new TreeMap<>();
+        int at = 0;
+        for (Verdict each : all) {
+            if (at < left.size() && each.finding().equals(left.get(at).withId(""))) {
+                fits.put(left.get(at).id(), each.fits());
+                at++;
+            }
+        }
+        return fits;
+    }
+}

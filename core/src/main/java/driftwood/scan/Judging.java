@@ -1,0 +1,127 @@
+package driftwood.scan;
+
+import driftwood.pattern.Patterns;
+import driftwood.program.Program;
+import driftwood.scan.Judged.Ruling;
+import driftwood.scan.Judged.Verdict;
+import driftwood.scan.memory.Facts;
+import driftwood.scan.memory.Facts.Remarks;
+import driftwood.scan.memory.FileStamp;
+import driftwood.scan.memory.Remembered;
+import driftwood.smell.Detector;
+import driftwood.smell.Finding;
+import driftwood.smell.Leave;
+import driftwood.smell.Seen;
+import driftwood.source.Unread;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.stream.Collectors;
+
+/** The second phase of a scan: detectors judge, in parallel, and patterns answer. */
+final class Judging {
+    /** Stands for the file where something is the matter with all of them. */
+    static final String PROJECT = ".";
+
+    private final Scan.Options options;
+    private final Scan.Linked linked;
+    private final Workers crew;
+    private final Queue<Unread> failures = new ConcurrentLinkedQueue<>();
+
+    Judging(Scan.Options options, Scan.Linked linked) {
+        this.options = options;
+        this.linked = linked;
+        this.crew = new Workers("judge", options.threads(), 0);
+    }
+
+    /** All that all detectors have to say. */
+    Judged all(List<Detector<?>> detectors, List<FileStamp> traces) {
+        List<Facts> facts = linked.facts();
+        crew.share(facts.size(), at -> facts.get(at).outline().calls().size());
+        List<Leave> leaves = new ArrayList<>();
+        List<Unread> unread = new ArrayList<>();
+        for (Facts each : facts) {
+            unread.addAll(each.remarks().unread());
+            if (options.judgesTests() || !each.outline().test()) {
+                leaves.addAll(each.remarks().leaves());
+            }
+        }
+        List<Ruling> rulings = rulings(detectors, Set.of());
+        unread.addAll(failures);
+        return new Judged(traces.stream().map(each -> each.file().path()).toList(),
+                traces.stream().map(FileStamp::digest).toList(), rulings, new Remarks(leaves, unread));
+    }
+
+    /**
+     * What some detectors have to say, in the same order.
+     *
+     * @param only paths of the files to be judged; empty for all
+     */
+    List<Ruling> rulings(List<Detector<?>> detectors, Set<String> only) {
+        if (detectors.isEmpty()) {
+            return List.of();
+        }
+        Program program = only.isEmpty() ? linked.program() : linked.program().judging(only);
+        Map<String, List<Seen<Object>>> sighted = sightings(detectors.stream().map(each -> each.seer().key())
+                .collect(Collectors.toSet()), only);
+        List<Ruling> rulings = new ArrayList<>(Collections.nCopies(detectors.size(), null));
+        crew.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program,
+                sighted.get(detectors.get(at).seer().key()))));
+        return rulings;
+    }
+
+    /** Smells that could not be judged for a reason of our own. */
+    List<Unread> failures() {
+        return List.copyOf(failures);
+    }
+
+    /** A detector that fails costs what it would have said, not the scan. */
+    private Ruling ruling(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
+        try {
+            return said(detector, program, sighted);
+        } catch (Remembered.Lost e) {
+            throw e;
+        } catch (RuntimeException | StackOverflowError | AssertionError e) {
+            failures.add(new Unread(PROJECT, 1, detector.smell().key() + " could not be judged: a defect in Driftwood ("
+                    + e.getClass().getSimpleName() + ")" + options.mishaps().keep(detector.smell().key(), e)));
+            return new Ruling(detector.smell().key(), List.of(), new int[0]);
+        }
+    }
+
+    private Ruling said(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
+        Set<Integer> asked = new TreeSet<>();
+        Program telling = program.telling(question -> asked.add(question.hashCode()));
+        List<Finding> findings = judge(detector, telling, sighted);
+        List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, Patterns.fits(options.patterns(), each, telling))).toList();
+        return new Ruling(detector.smell().key(), verdicts, asked.stream().mapToInt(Integer::intValue).toArray());
+    }
+
+    /** The seer of a detector gives exactly its sightings, which the compiler cannot follow through the map. */
+    @SuppressWarnings("unchecked")
+    private <S> List<Finding> judge(Detector<S> detector, Program program, List<Seen<Object>> sighted) {
+        return detector.judge(program, (List<Seen<S>>) (List<?>) sighted);
+    }
+
+    /** What some seers saw, in the order of files: detectors that share a seer share it. */
+    private Map<String, List<Seen<Object>>> sightings(Set<String> seers, Set<String> only) {
+        List<Facts> files = linked.facts().stream()
+                .filter(each -> only.isEmpty() || only.contains(each.outline().file())).toList();
+        List<Map<String, List<Object>>> seen = new ArrayList<>(Collections.nCopies(files.size(), Map.of()));
+        crew.share(files.size(), at -> seen.set(at, seers.stream().collect(Collectors.toMap(seer -> seer,
+                seer -> files.get(at).sightings(seer)))));
+        Map<String, List<Seen<Object>>> all = new HashMap<>();
+        seers.forEach(each -> all.put(each, new ArrayList<>()));
+        for (int i = 0; i < files.size(); i++) {
+            String file = files.get(i).outline().file();
+            boolean test = files.get(i).outline().test() && !options.judgesTests();
+            seen.get(i).forEach((seer, one) -> one.forEach(each -> all.get(seer).add(new Seen<>(file, test, each))));
+        }
+        return all;
+    }
+}

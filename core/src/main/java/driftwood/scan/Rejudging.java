@@ -1,0 +1,134 @@
+package driftwood.scan;
+
+import driftwood.pack.Packed;
+import driftwood.pack.Packing;
+import driftwood.scan.Judged.Ruling;
+import driftwood.scan.Judged.Verdict;
+import driftwood.scan.memory.Facts;
+import driftwood.scan.memory.Facts.Remarks;
+import driftwood.scan.memory.FileStamp;
+import driftwood.scan.memory.Shift;
+import driftwood.smell.Detector;
+import driftwood.smell.Leave;
+import driftwood.source.Unread;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Judges after a change, and only what the change can matter to. It holds as long as no file came, went or declares
+ * anything else than before: then a detector says the same as long as its own sightings, and the calls and creations
+ * that it asked for, are the same. What stands elsewhere now is told where it stands. Where any of this is not certain,
+ * all is judged anew.
+ */
+final class Rejudging {
+    private static final Packing<Verdict> VERDICT = Packing.of(Verdict.class);
+
+    private final List<Detector<?>> detectors;
+    private final Scan.Options options;
+    private final Scan.Linked linked;
+
+    Rejudging(List<Detector<?>> detectors, Scan.Options options, Scan.Linked linked) {
+        this.detectors = detectors;
+        this.options = options;
+        this.linked = linked;
+    }
+
+    /** What all detectors have to say now; empty where all must be judged anew. @param traces of all files */
+    Optional<Judged> after(Judged before, List<FileStamp> traces) {
+        if (!before.files().equals(traces.stream().map(each -> each.file().path()).toList())
+                || before.rulings().size() != detectors.size()) {
+            return Optional.empty();
+        }
+        List<FileStamp> changed = new ArrayList<>();
+        for (int i = 0; i < traces.size(); i++) {
+            String digest = before.digests().get(i);
+            if (!traces.get(i).digest().equals(digest)) {
+                changed.add(traces.get(i));
+                if (!declaresTheSame(traces.get(i), digest)) {
+                    return Optional.empty();
+                }
+            }
+        }
+        return Shift.of(changed, file -> linked.program().answersIn(file)).flatMap(shift -> rulings(before.rulings(), shift).map(rulings ->
+                new Judged(before.files(), traces.stream().map(FileStamp::digest).toList(), rulings,
+                        remarks(before.remarks(), changed, shift.files()))));
+    }
+
+    private static boolean declaresTheSame(FileStamp trace, String before) {
+        return trace.change().filter(each -> each.before().equals(before)
+                && each.was().declared().isAlike(each.is().declared())).isPresent();
+    }
+
+    /** Empty where something could not be judged. */
+    private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift) {
+        Map<Detector<?>, Ruling> now = new HashMap<>();
+        List<Detector<?>> whole = new ArrayList<>();
+        List<Detector<?>> there = new ArrayList<>();
+        for (int i = 0; i < detectors.size(); i++) {
+            Detector<?> detector = detectors.get(i);
+            boolean local = detector.isLocal();
+            boolean other = shift.concerns(detector.seer().key())
+                    || (local ? shift.concernsUses() : shift.concerns(before.get(i).asked()));
+            List<Verdict> kept = before.get(i).verdicts().stream()
+                    .filter(each -> !other || !shift.files().contains(each.finding().file())).toList();
+            Optional<List<Verdict>> moved = other && !local ? Optional.empty() : moved(kept, shift);
+            if (moved.isEmpty()) {
+                whole.add(detector);
+            } else {
+                now.put(detector, new Ruling(detector.smell().key(), moved.get(), before.get(i).asked()));
+            }
+            if (moved.isPresent() && other) {
+                there.add(detector);
+            }
+        }
+        Judging judging = new Judging(options, linked);
+        List<Ruling> all = judging.rulings(whole, Set.of());
+        for (int i = 0; i < whole.size(); i++) {
+            now.put(whole.get(i), all.get(i));
+        }
+        List<Ruling> some = judging.rulings(there, shift.files());
+        for (int i = 0; i < there.size(); i++) {
+            List<Verdict> joined = new ArrayList<>(now.get(there.get(i)).verdicts());
+            joined.addAll(some.get(i).verdicts());
+            now.put(there.get(i), new Ruling(some.get(i).smell(), joined, some.get(i).asked()));
+        }
+        return judging.failures().isEmpty() ? Optional.of(detectors.stream().map(now::get).toList()) : Optional.empty();
+    }
+
+    /** The same verdicts, where they stand now; empty where that is not certain of one of them. */
+    private static Optional<List<Verdict>> moved(List<Verdict> verdicts, Shift shift) {
+        List<Verdict> moved = new ArrayList<>();
+        for (Verdict each : verdicts) {
+            Shift.Mover mover = shift.new Mover();
+            Packed packed = VERDICT.pack(each, mover);
+            Optional<Verdict> now = mover.hasMet() ? VERDICT.unpack(packed) : Optional.of(each);
+            if (mover.isLost() || now.isEmpty()) {
+                return Optional.empty();
+            }
+            moved.add(now.get());
+        }
+        return Optional.of(moved);
+    }
+
+    private Remarks remarks(Remarks before, List<FileStamp> changed, Set<String> files) {
+        List<Leave> leaves = new ArrayList<>(before.leaves());
+        List<Unread> unread = new ArrayList<>(before.unread());
+        leaves.removeIf(each -> files.contains(each.file()));
+        unread.removeIf(each -> files.contains(each.file()));
+        for (FileStamp each : changed) {
+            Facts facts = each.fresh().orElseThrow();
+            unread.addAll(facts.remarks().unread());
+            if (options.judgesTests() || !facts.outline().test()) {
+                leaves.addAll(facts.remarks().leaves());
+            }
+        }
+        leaves.sort(Comparator.comparing(Leave::file));
+        unread.sort(Comparator.comparing(Unread::file));
+        return new Remarks(leaves, unread);
+    }
+}

@@ -1,0 +1,98 @@
+package driftwood.scan.memory;
+
+import driftwood.pack.Packed;
+import driftwood.pack.Packing;
+import driftwood.program.Outline;
+import driftwood.scan.memory.Facts.Remarks;
+import driftwood.scan.memory.Facts.Used;
+import driftwood.scan.memory.Memory.Kind;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The facts of a file in the form in which they are remembered: each chapter for itself, so that who needs one need not
+ * unpack the others.
+ *
+ * @param declared types and their members, for the linked program
+ * @param used     calls and creations
+ * @param rest     what is told of the file, and what was seen in it
+ */
+public record Chapters(Packed declared, Packed used, Rest rest) {
+    static final Packing<Outline> OUTLINE = Packing.of(Outline.class);
+    static final Packing<Used> USED = Packing.of(Used.class);
+    static final Packing<Rest> REST = Packing.of(Rest.class);
+    private static final String OWN = "driftwood.";
+
+    /**
+     * What one seer saw.
+     *
+     * @param type   name of the class of the sightings, which are all of one
+     * @param packed the list of them
+     */
+    record Sighted(String type, Packed packed) {
+
+        private static Sighted of(List<Object> seen) {
+            Class<? extends Record> type = seen.get(0).getClass().asSubclass(Record.class);
+            return new Sighted(type.getName(), pack(type, seen));
+        }
+
+        @SuppressWarnings("unchecked")
+        private static <T extends Record> Packed pack(Class<T> type, List<Object> seen) {
+            return Packing.list(type).pack((List<T>) (List<?>) seen);
+        }
+
+        /** The sightings; empty where they are damaged or of another version. */
+        Optional<List<Object>> unpacked() {
+            try {
+                return type.startsWith(OWN) ? Packing.list(Class.forName(type).asSubclass(Record.class)).unpack(packed)
+                        .map(List::copyOf) : Optional.empty();
+            } catch (ClassNotFoundException | ClassCastException e) {
+                return Optional.empty();
+            }
+        }
+    }
+
+    /**
+     * What is remembered together.
+     *
+     * @param remarks what is told of the file itself
+     * @param sighted what each seer saw, where it saw anything, by its key
+     */
+    record Rest(Remarks remarks, Map<String, Sighted> sighted) {
+    }
+
+    /** The number of a file's lines is left out: it matters to no judge. */
+    public static Chapters of(Facts.Fresh facts) {
+        Outline outline = facts.outline();
+        Map<String, Sighted> sighted = new LinkedHashMap<>();
+        facts.all().forEach((seer, seen) -> {
+            if (!seen.isEmpty()) {
+                sighted.put(seer, Sighted.of(seen));
+            }
+        });
+        return new Chapters(OUTLINE.pack(outline.ofLines(0).using(List.of(), List.of())),
+                USED.pack(new Used(outline.creations(), outline.calls())), new Rest(facts.remarks(), sighted));
+    }
+
+    /** Tells these facts from any others. */
+    public String digest() {
+        return Digest.of(declared.bytes()) + Digest.of(used.bytes()) + Digest.of(REST.pack(rest).bytes());
+    }
+
+    public void remember(Memory memory, String path, String digest) {
+        memory.remember(Kind.DECLARED, path, digest, declared.bytes());
+        memory.remember(Kind.USED, path, digest, used.bytes());
+        memory.remember(Kind.SIGHTED, path, digest, REST.pack(rest).bytes());
+    }
+
+    /** What is remembered of a file; empty where it is not, or only in part. */
+    public static Optional<Chapters> recall(Memory memory, String path, String digest) {
+        Optional<Packed> declared = memory.recall(Kind.DECLARED, path, digest).flatMap(Packed::of);
+        Optional<Packed> used = memory.recall(Kind.USED, path, digest).flatMap(Packed::of);
+        Optional<Rest> rest = memory.recall(Kind.SIGHTED, path, digest).flatMap(REST::unpack);
+        return declared.isEmpty() || used.isEmpty() ? Optional.empty()
+                : rest.map(each -> new Chapters(declared.get(), used.get(), each));
+    }
+}

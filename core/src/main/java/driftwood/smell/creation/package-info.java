@@ -1,2 +1,0 @@
-/** How instances are created and what becomes of them. */
-package driftwood.smell.creation;

@@ -1,0 +1,19 @@
+package driftwood.smell.detect.construction;
+
+/**
+ * What a constructor or creation routine does with its parameters.
+ *
+ * @param kind      what
+ * @param routine   symbol of the routine
+ * @param parameter the parameter meant, else empty
+ * @param line      where
+ */
+record ConstructionSighting(Kind kind, String routine, String parameter, int line) {
+
+    enum Kind {
+        /** A parameter may be null: a default is taken instead. */
+        OPTIONAL,
+        /** A routine returns a new instance, or what one of its overloads returns. */
+        CREATES
+    }
+}

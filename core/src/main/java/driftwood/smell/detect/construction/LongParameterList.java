@@ -1,0 +1,143 @@
+package driftwood.smell.detect.construction;
+
+import driftwood.program.Outline;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.OutlineOnly;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Settings;
+import driftwood.smell.Smell;
+import driftwood.smell.see.Calls;
+import driftwood.tree.TypeKind;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * long-parameter-list: a routine or constructor with more parameters than the limit. Not: one that overrides or
+ * implements another (the first declaration is reported), a constructor that only repeats its parent's list, a
+ * record's own list, native and deprecated routines. (Catalogue, long-parameter-list; Fowler, Refactoring.)
+ */
+public final class LongParameterList implements Detector<Void> {
+    private static final Smell SMELL = new Smell("long-parameter-list", "lp", "Long parameter list",
+            "More parameters than a reader can keep apart. Callers must know the order; neighbours of one type are "
+                    + "swapped unnoticed; every new wish lengthens the list.",
+            "Overriding routines (the first declaration is reported); constructors that repeat the parent's list; "
+                    + "records and data classes built by name; variadic parameters.",
+            """
+            void moor(Vessel vessel, Berth berth, int from, int to, boolean tug, Pilot pilot) { ... }
+            """);
+
+    /** More callers than this do not make it worse. */
+    private static final int CALLERS = 7;
+
+    private final int limit;
+
+    public LongParameterList(Settings settings) {
+        this.limit = settings.parameterLimit();
+    }
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Void> seer() {
+        return OutlineOnly.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Void>> sighted) {
+        Calls calls = new Calls(program);
+        List<Finding> findings = new ArrayList<>();
+        for (Outline outline : program.outlines()) {
+            for (TypeOutline type : outline.test() ? List.<TypeOutline>of() : outline.types()) {
+                for (RoutineOutline routine : type.routines()) {
+                    if (counted(routine) > limit && !isExcused(type, routine, program, calls)) {
+                        findings.add(finding(type, routine, calls));
+                    }
+                }
+            }
+        }
+        return findings;
+    }
+
+    private static int counted(RoutineOutline routine) {
+        return (int) routine.parameters().stream().filter(each -> !each.variadic()).count();
+    }
+
+    private boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
+        boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
+        return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has("native")
+                || isListed(type, routine)
+                || routine.traits().isAnnotated("Override") || !program.rootOf(routine).equals(routine)
+                || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
+    }
+
+    /** One of several overloads that take e1, e2, e3 ... one by one: a list of any length, written out. */
+    private boolean isListed(TypeOutline type, RoutineOutline routine) {
+        long numbered = routine.parameters().stream().filter(each -> each.name().matches(".*\\d")).count();
+        return numbered >= 3 && routine.parameters().size() - numbered < limit && routine.traits().isStatic()
+                && type.routines().stream().filter(each -> each.name().equals(routine.name())).count() > 2;
+    }
+
+    /** The parent's constructor gets nearly all of it handed on. */
+    private static boolean repeatsParent(RoutineOutline constructor, Calls calls) {
+        Set<String> names = new HashSet<>(constructor.parameters().stream().map(ParameterOutline::name).toList());
+        for (CallFact call : calls.inside(constructor, "super")) {
+            long handed = call.arguments().stream().filter(each -> names.contains(each.name())).count();
+            if (handed >= names.size() - 1) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A data class all of whose callers name what they pass. */
+    private static boolean isBuiltByName(TypeOutline type, RoutineOutline constructor, Program program) {
+        if (constructor.parameters().stream().filter(each -> !each.variadic()).allMatch(ParameterOutline::named)) {
+            return true;
+        }
+        boolean dataClass = type.traits().annotations().stream().anyMatch(each -> each.equals("dataclass"));
+        return dataClass && program.creations(type).stream().allMatch(each -> each.arguments().stream()
+                .filter(argument -> argument.keyword().isEmpty()).count() < 3);
+    }
+
+    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls) {
+        List<Place> callers = calls.outside(type, routine);
+        List<String> neighbours = TelescopingConstructor.neighbours(routine);
+        Set<String> files = new HashSet<>(Set.of(type.file()));
+        callers.forEach(each -> files.add(each.file()));
+        int reach = 1 + Math.min(CALLERS, callers.size());
+        int count = counted(routine);
+        Drag drag = Drag.of(reach, Math.min(reach, files.size()), count)
+                .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),
+                        Listing.count(neighbours.size(), "pair") + " of same-typed neighbours can be swapped unnoticed")
+                .build();
+        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(type.file(), routine.line(), routine.line(),
+                count + " parameters: " + routine.signature())));
+        neighbours.forEach(pair -> evidence.add(new Evidence(type.file(), routine.line(), routine.line(),
+                "neighbours of the same type, easily mixed up: " + pair)));
+        callers.stream().limit(CALLERS).forEach(each -> evidence.add(each.evidence()));
+        String message = (routine.isConstructor() ? "the constructor" : routine.name() + "()") + " takes " + count
+                + " parameters" + (neighbours.isEmpty() ? "" : "; easily mixed up: " + neighbours.get(0))
+                + (callers.isEmpty() ? "" : "; called from " + Listing.count(callers.size(), "place") + " outside");
+        Detail detail = new Detail.Gathered("parameter of " + routine.name(), List.of(new Part("routine", List.of(routine.name())), new Part("parameters", routine.parameters().stream().map(ParameterOutline::name).toList())), callers);
+        return SMELL.finding(Spot.of(routine, type.file()), drag, message, evidence, detail);
+    }
+}

@@ -1,0 +1,291 @@
+package driftwood.smell.detect.construction;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.OutlineOnly;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * swapped-arguments: a call in which two arguments are named as each other's parameter (or three or more in a cycle),
+ * and the types allow it. Not: names that only share a prefix; one-way mismatches; deliberate swaps. (Catalogue,
+ * swapped-arguments.)
+ */
+public final class SwappedArguments implements Detector<Void> {
+    private static final Smell SMELL = new Smell("swapped-arguments", "sa", "Swapped arguments",
+            "Two arguments are named exactly as each other's parameter: what is called width goes to height and the "
+                    + "reverse. It compiles, and it is almost always a defect.",
+            "Names that only share a prefix; one argument of another name; routines that swap, mirror, reverse or "
+                    + "compare on purpose.",
+            """
+            void resize(int width, int height) { ... }
+            resize(height, width);
+            """);
+
+    private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
+            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|"
+            + "decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
+    /** Names that say nothing: numbered ones, and single letters that are no measure. */
+    private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
+    private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Void> seer() {
+        return OutlineOnly.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Void>> sighted) {
+        Set<String> called = called(program);
+        Map<String, List<RoutineOutline>> byName = new HashMap<>();
+        for (TypeOutline type : program.types()) {
+            for (RoutineOutline routine : type.routines()) {
+                String name = routine.isConstructor() ? "new " + type.simpleName() : routine.name();
+                if (routine.parameters().size() >= 2 && called.contains(name)) {
+                    byName.computeIfAbsent(name, key -> new ArrayList<>()).add(routine);
+                }
+            }
+        }
+        return new Judging(program, byName).findings();
+    }
+
+    /** What is called with two arguments or more in the files to be judged. */
+    private static Set<String> called(Program program) {
+        Set<String> called = new HashSet<>();
+        for (Outline outline : program.judged()) {
+            program.callsIn(outline).stream().filter(each -> each.arguments().size() > 1)
+                    .forEach(each -> called.add(each.trail().lastName()));
+            program.creationsIn(outline).stream().filter(each -> each.arguments().size() > 1)
+                    .forEach(each -> called.add("new " + new TypeRef(each.type()).simpleName()));
+        }
+        return called;
+    }
+
+    @Override
+    public boolean isLocal() {
+        return true;
+    }
+
+    /** One judgement of a whole program. */
+    private static final class Judging {
+        private final Program program;
+        private final Map<String, List<RoutineOutline>> byName;
+        /** By the name of a routine, the names of parameters that any routine of that name has. */
+        private final Map<String, Set<String>> parameters = new HashMap<>();
+        /** Names in their plain form: the same few occur in thousands of calls. */
+        private final Map<String, String> plain = new HashMap<>();
+
+        Judging(Program program, Map<String, List<RoutineOutline>> byName) {
+            this.program = program;
+            this.byName = byName;
+            byName.forEach((name, routines) -> {
+                Set<String> names = new HashSet<>();
+                routines.forEach(routine -> routine.parameters().forEach(each -> names.add(plain(each.name()))));
+                parameters.put(name, names);
+            });
+        }
+
+        List<Finding> findings() {
+            List<Finding> findings = new ArrayList<>();
+            for (Outline outline : program.judged()) {
+                if (!outline.test()) {
+                    program.callsIn(outline).forEach(call -> ofCall(outline, call).ifPresent(findings::add));
+                    program.creationsIn(outline).forEach(each -> ofCreation(outline, each).ifPresent(findings::add));
+                }
+            }
+            return findings;
+        }
+
+        /** A cheap look before the exact one: two arguments at least are named as some parameter. */
+        private boolean maySwap(List<Argument> arguments, String name) {
+            Set<String> names = parameters.getOrDefault(name, Set.of());
+            int found = 0;
+            for (Argument each : names.isEmpty() ? List.<Argument>of() : arguments) {
+                if (each.kind() == Argument.Kind.NAME
+                        && names.contains(plain.computeIfAbsent(each.name(), SwappedArguments::plain))) {
+                    found++;
+                }
+            }
+            return found >= 2;
+        }
+
+        private static boolean maySwapIn(List<RoutineOutline> routines, List<Argument> arguments) {
+            for (RoutineOutline each : routines) {
+                if (isSwapped(arguments, each)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private Optional<Finding> ofCall(Outline outline, CallFact call) {
+            if (call.arguments().size() < 2) {
+                return Optional.empty();
+            }
+            String name = call.trail().lastName();
+            if (name.equals("super") || name.equals("this") || !maySwap(call.arguments(), name)
+                    || !maySwapIn(byName.getOrDefault(name, List.of()), call.arguments())) {
+                return Optional.empty();
+            }
+            return among(program.routinesAt(call.trail(), call.within()), call.arguments(), outline, call.routine(),
+                    call.line(), program);
+        }
+
+        private Optional<Finding> ofCreation(Outline outline, CreationFact creation) {
+            TypeRef type = new TypeRef(creation.type());
+            if (creation.arguments().size() < 2 || !maySwap(creation.arguments(), "new " + type.simpleName()) || byName.getOrDefault("new " + type.simpleName(), List.of()).stream()
+                    .noneMatch(each -> isSwapped(creation.arguments(), each))) {
+                return Optional.empty();
+            }
+            List<RoutineOutline> constructors = program.type(creation.within())
+                    .flatMap(scope -> program.resolve(type, scope)).map(TypeOutline::constructors).orElse(List.of()).stream()
+                    .filter(each -> each.takes(creation.arguments().size())).toList();
+            return among(constructors, creation.arguments(), outline, creation.routine(), creation.line(),
+                    program);
+        }
+
+    }
+
+    /** Overloads of the same length must all read as swapped: one of them may be the right one. */
+    private static Optional<Finding> among(List<RoutineOutline> meant, List<Argument> arguments, Outline outline,
+            String caller, int line, Program program) {
+        if (meant.isEmpty() || !meant.stream().allMatch(each -> isSwapped(arguments, each))) {
+            return Optional.empty();
+        }
+        RoutineOutline called = meant.get(0);
+        String own = caller.substring(caller.indexOf('#') + 1);
+        String routine = own.replaceAll("\\(.*", "");
+        boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(routine).matches()
+                || own.startsWith(called.name() + "(") || DELIBERATE.matcher(caller).matches()
+                || called.returns().text().equals("boolean") || differentOwners(arguments, called)
+                || isAlsoStraight(called, arguments, outline, caller);
+        return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
+                program.type(called.owner()).map(TypeOutline::file).orElse(outline.file()),
+                new Spot(outline.file(), line, line, caller)));
+    }
+
+    /** Parts of different objects: {@code (first.upper, second.lower)} is a choice, not a slip. */
+    private static boolean differentOwners(List<Argument> arguments, RoutineOutline called) {
+        return crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().count() > 1;
+    }
+
+    /** The same routine calls it both ways round: it knows what it does. */
+    private static boolean isAlsoStraight(RoutineOutline called, List<Argument> arguments, Outline outline,
+            String caller) {
+        List<Integer> cycle = crossed(arguments, called);
+        return outline.calls().stream().filter(each -> each.routine().equals(caller)
+                        && each.trail().lastName().equals(called.name()))
+                .map(CallFact::arguments).anyMatch(other -> other.size() == arguments.size() && cycle.stream()
+                        .allMatch(at -> plain(other.get(at).name()).equals(plain(called.parameters().get(at).name()))));
+    }
+
+    /** Whether the arguments whose name is some parameter's name stand crosswise. */
+    private static boolean isSwapped(List<Argument> arguments, RoutineOutline routine) {
+        return !crossed(arguments, routine).isEmpty();
+    }
+
+    /** Positions that form a cycle: each argument is named as the parameter of the next. */
+    private static List<Integer> crossed(List<Argument> arguments, RoutineOutline routine) {
+        List<ParameterOutline> parameters = routine.parameters();
+        int length = Math.min(arguments.size(), parameters.size());
+        int[] targets = new int[length];
+        int elsewhere = 0;
+        for (int i = 0; i < length; i++) {
+            boolean straight = arguments.get(i).name().equals(parameters.get(i).name());
+            targets[i] = straight ? i : target(arguments.get(i), parameters, length);
+            elsewhere += targets[i] >= 0 && targets[i] != i ? 1 : 0;
+        }
+        for (int i = 0; elsewhere >= 2 && i < length; i++) {
+            List<Integer> cycle = new ArrayList<>();
+            int at = i;
+            while (at >= 0 && !cycle.contains(at)) {
+                cycle.add(at);
+                at = targets[at];
+            }
+            if (at == i && cycle.size() >= 2 && typesAllow(cycle, parameters)) {
+                return cycle;
+            }
+        }
+        return List.of();
+    }
+
+    private static int target(Argument argument, List<ParameterOutline> parameters, int length) {
+        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()) {
+            return -1;
+        }
+        String name = "";
+        for (int i = 0; i < length; i++) {
+            String parameter = parameters.get(i).name();
+            if (!mayBe(argument.name(), parameter)) {
+                continue;
+            }
+            name = name.isEmpty() ? plain(argument.name()) : name;
+            if (plain(parameter).equals(name)) {
+                return SAYS_NOTHING.matcher(argument.name()).matches() ? -1 : i;
+            }
+        }
+        return -1;
+    }
+
+    /** {@code getWidth}, {@code WIDTH}, {@code _width} and {@code width} are one name. */
+    private static String plain(String name) {
+        boolean getter = name.length() > 3 && name.startsWith("get") && Character.isUpperCase(name.charAt(3));
+        return (getter ? name.substring(3) : name).replace("_", "").toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether two names could be one: a cheap look before the exact one. */
+    private static boolean mayBe(String argument, String parameter) {
+        int last = argument.length() - 1;
+        return last >= 0 && !parameter.isEmpty() && Character.toLowerCase(argument.charAt(last))
+                == Character.toLowerCase(parameter.charAt(parameter.length() - 1));
+    }
+
+    private static boolean typesAllow(List<Integer> cycle, List<ParameterOutline> parameters) {
+        TypeRef first = parameters.get(cycle.get(0)).type();
+        return cycle.stream().map(at -> parameters.get(at).type()).allMatch(type -> type.equals(first)
+                || NUMBERS.contains(type.text()) && NUMBERS.contains(first.text()));
+    }
+
+    private static Finding finding(RoutineOutline called, List<Argument> arguments, String home, Spot spot) {
+        List<Integer> cycle = crossed(arguments, called);
+        List<String> wrong = cycle.stream().sorted().map(at -> arguments.get(at).name() + " goes to "
+                + called.parameters().get(at).name()).toList();
+        List<Evidence> evidence = List.of(
+                new Evidence(spot.file(), spot.line(), spot.line(), String.join(", ", wrong)),
+                new Evidence(home, called.line(), called.line(), "called: " + called.signature()));
+        Drag drag = Drag.of(1, 1, arguments.size()).risk(true, 2.0, "almost always a defect: the compiler cannot see it")
+                .build();
+        Detail detail = new Detail.Gathered("call of " + called.name(), List.of(new Part("routine", List.of(called.name())), new Part("parameters", cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList())), List.of());
+        return SMELL.finding(spot, drag,
+                "calls " + called.signature() + " with " + String.join(", ", wrong), evidence, detail);
+    }
+}

@@ -1,0 +1,26 @@
+package driftwood.smell.detect.container;
+
+import driftwood.program.Trail;
+
+/**
+ * A walk over parts that asks each whether it is a container, and goes down into those that are.
+ *
+ * @param within       qualified name of the type around
+ * @param routine      symbol of the routine around
+ * @param test         the type tested for, empty where a flag is asked
+ * @param element      the way to the part that is asked
+ * @param check        the question as written
+ * @param checkLine    first line of the decision
+ * @param checkEndLine last line of the decision
+ * @param down         the descent as written, shortened
+ * @param downLine     line of the descent
+ * @param asked        the name of the flag asked, empty where a type is tested for
+ * @param into         the member that gives the parts, empty where it cannot be told
+ * @param again        whether the parts are walked by the same walk: by recursion, or on the same work list
+ * @param line         first line of the loop around, or of the decision
+ * @param endLine      last line of the loop around, or of the decision
+ */
+record Descent(String within, String routine, String test, Trail element, String check, int checkLine,
+        int checkEndLine, String down, int downLine, String asked, String into, boolean again, int line,
+        int endLine) {
+}

@@ -1,0 +1,148 @@
+package driftwood.smell.detect.flag;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.see.Calls;
+import driftwood.source.Language;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * flag-argument: a boolean parameter that splits the routine's whole body (shared declarations and a shared final
+ * return aside) in two behaviours, with at least one literal true or false at a call. Not: setters of a boolean;
+ * overriding routines; branches of a few lines in a longer body. (Catalogue, flag-argument; Fowler, Refactoring.)
+ */
+public final class FlagArgument implements Detector<FlagArgument.Split> {
+    private static final Smell SMELL = new Smell("flag-argument", "fa", "Flag argument",
+            "A boolean parameter makes one routine out of two. At the call a bare true or false says nothing, and each "
+                    + "of the two behaviours must be read around the other.",
+            "A flag that is only stored or handed on; a branch inside a longer body; flags that no caller writes as a "
+                    + "literal; setters; overriding routines.",
+            """
+            int fee(Vessel vessel, boolean night) {
+                if (night) {
+                    return vessel.length() * 9 + watch();
+                } else {
+                    return vessel.length() * 4;
+                }
+            }
+            """);
+
+    /**
+     * A routine that a flag splits.
+     *
+     * @param routine symbol
+     * @param flag    name of the parameter
+     * @param at      its position, from 0
+     * @param whenOn  the first thing it does for true
+     * @param whenOff the first thing it does for false
+     */
+    public record Split(String routine, String flag, int at, String whenOn, String whenOff) {
+    }
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Split> seer() {
+        return FlagSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Split>> sighted) {
+        List<Finding> findings = new ArrayList<>();
+        Calls calls = new Calls(program);
+        for (Seen<Split> seen : sighted) {
+            Split split = seen.sighting();
+            String owner = split.routine().substring(0, split.routine().indexOf('#'));
+            Optional<TypeOutline> type = program.type(owner);
+            Optional<RoutineOutline> routine = type.flatMap(found -> found.routines().stream()
+                    .filter(each -> each.symbol().equals(split.routine())).findFirst());
+            if (seen.test() || routine.isEmpty() || isValue(routine.get(), split.at(), type.get()) || !program.rootOf(routine.get()).equals(routine.get())) {
+                continue;
+            }
+            List<Place> literals = literals(type.get(), routine.get(), split.at(), program, calls);
+            if (!literals.isEmpty()) {
+                findings.add(finding(split, type.get(), routine.get(), literals));
+            }
+        }
+        return findings;
+    }
+
+    /** One of several overloads that take another type at the same place: the boolean is a value like the others. */
+    private static boolean isValue(RoutineOutline routine, int at, TypeOutline type) {
+        return type.routines().stream().anyMatch(other -> !other.equals(routine) && other.name().equals(routine.name())
+                && other.parameters().size() == routine.parameters().size()
+                && !other.parameters().get(at).type().equals(routine.parameters().get(at).type()));
+    }
+
+    /** Calls outside tests that pass a bare true or false. */
+    private static List<Place> literals(TypeOutline type, RoutineOutline routine, int at, Program program,
+            Calls calls) {
+        List<Place> places = new ArrayList<>();
+        if (routine.isConstructor()) {
+            for (CreationFact creation : program.creations(type)) {
+                add(creation.arguments(), at, routine, creation.within(), creation.routine(), creation.line(), program,
+                        places);
+            }
+            return places;
+        }
+        for (CallFact call : program.callsOf(routine.name())) {
+            if (program.routinesAt(call.trail(), call.within()).contains(routine)) {
+                add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
+            }
+        }
+        return places;
+    }
+
+    private static void add(List<Argument> arguments, int at, RoutineOutline routine, String within, String caller,
+            int line, Program program, List<Place> places) {
+        String name = routine.parameters().get(at).name();
+        Optional<Argument> passed = arguments.stream().filter(each -> each.keyword().equals(name)).findFirst()
+                .or(() -> at < arguments.size() && arguments.get(at).keyword().isEmpty()
+                        ? Optional.of(arguments.get(at)) : Optional.empty());
+        boolean test = program.type(within).map(type -> program.fileOf(type).test()).orElse(true);
+        if (!test && routine.takes(arguments.size()) && passed.filter(Argument::isBooleanLiteral).isPresent()) {
+            String file = program.type(within).map(TypeOutline::file).orElse("");
+            places.add(new Place(file, line, line, caller, "passes "
+                    + Language.spelledIn(file, passed.get().name())));
+        }
+    }
+
+    private static Finding finding(Split split, TypeOutline type, RoutineOutline routine, List<Place> literals) {
+        Set<String> files = new HashSet<>(Set.of(type.file()));
+        literals.forEach(each -> files.add(each.file()));
+        int reach = 1 + Math.min(5, literals.size());
+        Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2).build();
+        List<Evidence> evidence = new ArrayList<>(List.of(
+                new Evidence(type.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
+                new Evidence(type.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));
+        literals.forEach(each -> evidence.add(each.evidence()));
+        Detail detail = new Detail.Gathered("behaviour of " + routine.name(), List.of(new Part("routine", List.of(routine.name())), new Part("flag", List.of(split.flag()))), literals);
+        return SMELL.finding(Spot.of(routine, type.file()), drag, "the " + (split.flag().isEmpty() ? "flag" : "boolean " + split.flag()) + " splits "
+                + routine.name() + "() in two; " + Listing.count(literals.size(), "call") + " with a bare true or false",
+                evidence, detail);
+    }
+}

@@ -1,0 +1,164 @@
+package driftwood.smell.detect.guard;
+
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.program.Whereabouts;
+import driftwood.read.FileTree;
+import driftwood.smell.Detail;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.detect.guard.Guarding.Part;
+import driftwood.smell.detect.guard.Guarding.Role;
+import driftwood.tree.Node;
+import driftwood.tree.Routine;
+import driftwood.tree.RoutineKind;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * guard-heavy-method: six or more top-level statements of which at least 60% are guards, limits, clamps or defensive
+ * bookkeeping around one core statement. Not: pure validators; lookups written as a row of tests; comparisons; test
+ * code, of which assertions are the work. (Catalogue, guard-heavy-method.)
+ */
+public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded> {
+    private static final Smell SMELL = new Smell("guard-heavy-method", "gh", "Guard-heavy routine",
+            "Most of a routine protects the little that it does: limits, clamps, counters, early exits. The work is "
+                    + "hard to find, and the protection cannot be reused or left out.",
+            "Pure validators, which do nothing but check; a row of tests that looks something up; equals and compareTo.",
+            """
+            void pump(int litres) {
+                if (closed) { return; }
+                if (litres < 0) { throw new IllegalArgumentException(); }
+                litres = Math.min(litres, LIMIT);
+                calls++;
+                last = litres;
+                engine.pump(litres);
+            }
+            """);
+
+    private static final Set<String> COMPARISONS = Set.of("equals", "hashCode", "compareTo", "compare", "toString",
+            "__eq__", "__lt__", "__hash__");
+    /** Stepping on is the work of an iterator, not bookkeeping around it. */
+    private static final Set<String> STEPPING = Set.of("next", "previous", "advance", "__next__");
+    private static final Pattern COMPARING = Pattern.compile("(?i).*(equals|compar)\\w*");
+    private static final Pattern CHECKING = Pattern.compile("(check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
+    private static final int LEAST = 6;
+    private static final double SHARE = 0.6;
+
+    /**
+     * A routine and its top-level statements.
+     *
+     * @param type    around
+     * @param routine symbol
+     * @param line    first line
+     * @param endLine last line
+     * @param parts   its statements
+     */
+    public record Guarded(String type, String routine, int line, int endLine, List<Part> parts) {
+    }
+
+    private static final Seer<Guarded> SEER = new Seer<>() {
+        @Override
+        public String key() {
+            return "guard-heavy-method";
+        }
+
+        @Override
+        public int version() {
+            return 7;
+        }
+
+        @Override
+        public List<Guarded> see(FileTree file) {
+            if (file.file().test()) {
+                return List.of();
+            }
+            Seeing walk = new Seeing(file);
+            walk.scan(file.unit());
+            return walk.guarded;
+        }
+    };
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Guarded> seer() {
+        return SEER;
+    }
+
+    private static final class Seeing extends Whereabouts {
+        private final List<Guarded> guarded = new ArrayList<>();
+
+        Seeing(FileTree file) {
+            super(file);
+        }
+
+        @Override
+        public Void visitRoutine(Routine routine) {
+            if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()
+                    && !COMPARISONS.contains(routine.name()) && !STEPPING.contains(routine.name()) && !COMPARING.matcher(type()).matches()
+                    && !CHECKING.matcher(routine.name()).matches()) {
+                List<Node> statements = Guarding.statements(routine);
+                List<Role> roles = statements.size() >= LEAST ? Guarding.roles(statements, routine) : List.of();
+                if (isHeavy(roles)) {
+                    guarded.add(new Guarded(type(), symbol(routine), file.line(routine), file.endLine(routine),
+                            Guarding.parts(statements, roles, file)));
+                }
+            }
+            return super.visitRoutine(routine);
+        }
+
+        private static boolean isHeavy(List<Role> roles) {
+            long tests = Collections.frequency(roles, Role.GUARD);
+            long guards = tests + Collections.frequency(roles, Role.CLAMP)
+                    + Collections.frequency(roles, Role.BOOKKEEPING);
+            return roles.size() >= LEAST && guards >= SHARE * roles.size() && tests >= 1
+                    && Collections.frequency(roles, Role.CORE) == 1;
+        }
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Guarded>> sighted) {
+        List<Finding> findings = new ArrayList<>();
+        for (Seen<Guarded> seen : sighted) {
+            Optional<TypeOutline> type = program.type(seen.sighting().type());
+            if (!seen.test() && type.isPresent()) {
+                findings.add(finding(seen.file(), seen.sighting()));
+            }
+        }
+        return findings;
+    }
+
+    private static Finding finding(String file, Guarded guarded) {
+        List<Evidence> evidence = new ArrayList<>();
+        int guards = 0;
+        Part core = guarded.parts().get(0);
+        for (Part part : guarded.parts()) {
+            if (part.role() == Role.CORE) {
+                core = part;
+            } else if (part.role() != Role.PLAIN) {
+                guards++;
+            }
+            if (part.role() != Role.PLAIN) {
+                evidence.add(new Evidence(file, part.line(), part.endLine(), part.role().title() + ": " + part.text()));
+            }
+        }
+        Drag drag = Drag.of(1, 1, guarded.parts().size()).build();
+        Detail detail = new Detail.Gathered("guard", List.of(new Detail.Part("core", List.of(core.text()))), List.of());
+        return SMELL.finding(new Spot(file, guarded.line(), guarded.endLine(), guarded.routine()), drag,
+                guards + " of " + guarded.parts().size() + " statements guard one: " + core.text(), evidence, detail);
+    }
+}

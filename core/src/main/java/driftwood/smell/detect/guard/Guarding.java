@@ -1,0 +1,225 @@
+package driftwood.smell.detect.guard;
+
+import driftwood.read.FileTree;
+import driftwood.smell.see.chain.Exits;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Tells the statements that guard a routine's work from the work. */
+final class Guarding {
+    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
+    private static final Pattern LIMIT = Pattern.compile("min|max|clamp|abs");
+
+    private static final Pattern REMARK = Pattern.compile("(?i)(log|warn|debug|info|trace|error|print|report).*");
+    /** The last value seen is bookkeeping; any other value that is kept is what the routine is for. */
+    private static final Pattern REMEMBERED = Pattern.compile("(?i).*(last|prev|seen|latest|recent|former).*");
+    /** A condition that changes something is the work, whatever hangs on it. */
+    private static final Pattern CHANGES = Pattern.compile("(remove|put|add|delete|offer|poll|pop|push|insert|set|swap|"
+            + "compareAndSet|create|rename|move|write|mkdir)([A-Z_].*)?s?");
+    private static final int LOOK_UP = 3;
+    private static final int INITIALISES = 2;
+
+    private Guarding() {
+    }
+
+    /** What a statement is there for. */
+    enum Role {
+        GUARD("guard"), CLAMP("limit"), BOOKKEEPING("bookkeeping"), CORE("the work"), PLAIN("");
+
+        private final String title;
+
+        Role(String title) {
+            this.title = title;
+        }
+
+        String title() {
+            return title;
+        }
+    }
+
+    /**
+     * A top-level statement.
+     *
+     * @param role    what it is there for; PLAIN for declarations and a plain final return
+     * @param text    shortened
+     * @param line    first line
+     * @param endLine last line
+     */
+    record Part(Role role, String text, int line, int endLine) {
+    }
+
+    /** The statements of a routine; a try body unfolded, an if counting as one. */
+    static List<Node> statements(Routine routine) {
+        List<Node> statements = new ArrayList<>();
+        Search.statements(routine.body().orElseThrow()).forEach(each -> unfold(each, statements));
+        return statements;
+    }
+
+    /** What each statement is there for; empty for a look-up, which asks the same thing again and again. */
+    static List<Role> roles(List<Node> statements, Routine routine) {
+        Set<String> given = new HashSet<>();
+        routine.parameters().forEach(each -> given.add(each.name()));
+        Map<String, Integer> asked = new HashMap<>();
+        List<Role> roles = statements.stream().map(each -> role(each, asked, given)).toList();
+        boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
+        return looksUp || initialises(statements, roles) || decides(statements, roles) ? List.of() : roles;
+    }
+
+    /** Exits with different answers are a table of decisions; exits with yes or no before a last answer are a question. */
+    private static boolean decides(List<Node> statements, List<Role> roles) {
+        Set<String> answers = new HashSet<>();
+        for (int i = 0; i < roles.size(); i++) {
+            if (roles.get(i) == Role.GUARD && statements.get(i) instanceof If branch) {
+                Search.all(branch.then(), Return.class).forEach(each -> each.value().ifPresent(value ->
+                        answers.add(answer(value))));
+            }
+        }
+        int core = roles.indexOf(Role.CORE);
+        boolean question = core >= 0 && statements.get(core) instanceof Return && !answers.isEmpty()
+                && Set.of("true", "false").containsAll(answers);
+        return answers.size() > 1 || question;
+    }
+
+    private static String answer(Node value) {
+        return value instanceof Literal literal ? literal.text() : name(value);
+    }
+
+    /** One field is worked out and others are set beside it: that makes an object ready, it guards nothing. */
+    private static boolean initialises(List<Node> statements, List<Role> roles) {
+        int core = roles.indexOf(Role.CORE);
+        long set = 0;
+        for (int i = 0; i < roles.size(); i++) {
+            set += roles.get(i) == Role.BOOKKEEPING && isStored(statements.get(i)) ? 1 : 0;
+        }
+        return core >= 0 && isAssignment(statements.get(core)) && set >= INITIALISES;
+    }
+
+    private static boolean isStored(Node statement) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
+                && assignment.operator().equals("=");
+    }
+
+    private static boolean isAssignment(Node statement) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment;
+    }
+
+    /** The statements with their roles. */
+    static List<Part> parts(List<Node> statements, List<Role> roles, FileTree file) {
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < statements.size(); i++) {
+            Node each = statements.get(i);
+            parts.add(new Part(roles.get(i), file.brief(each), file.line(each), file.endLine(each)));
+        }
+        return parts;
+    }
+
+    private static void unfold(Node statement, List<Node> into) {
+        if (statement instanceof Try attempt) {
+            Search.statements(attempt.body()).forEach(each -> unfold(each, into));
+        } else {
+            into.add(statement);
+        }
+    }
+
+    private static Role role(Node statement, Map<String, Integer> asked, Set<String> given) {
+        // driftwood: leave type-switch because four shapes are asked for, and any other statement is the work itself
+        if (statement instanceof If branch) {
+            return ofIf(branch, asked);
+        }
+        if (statement instanceof Evaluate evaluate) {
+            return ofExpression(evaluate.expression(), given);
+        }
+        if (statement instanceof Local local) {
+            return local.initial().filter(Guarding::isLimit).filter(value -> !computes(value)).isPresent() ? Role.CLAMP
+                    : local.initial().map(value -> Search.any(value, node -> node instanceof Creation || changes(node)))
+                    .orElse(false) ? Role.CORE : Role.PLAIN;
+        }
+        if (statement instanceof Return back) {
+            return back.value().map(value -> isPlain(value) ? Role.PLAIN : Role.CORE).orElse(Role.PLAIN);
+        }
+        return Role.CORE;
+    }
+
+    /** An early exit, an error, or a value forced into its limits. */
+    private static Role ofIf(If branch, Map<String, Integer> asked) {
+        if (branch.otherwise().isPresent() || Search.any(branch.condition(), Guarding::changes)) {
+            return Role.CORE;
+        }
+        List<Node> body = Search.statements(branch.then());
+        if (branch.condition() instanceof EqualityTest test && !test.negated()) {
+            asked.merge(subject(test.left() instanceof Literal ? test.right() : test.left()), 1, Integer::sum);
+        }
+        if (body.isEmpty()) {
+            return Role.PLAIN;
+        }
+        Node last = body.get(body.size() - 1);
+        boolean quiet = body.subList(0, body.size() - 1).stream().allMatch(Guarding::isAside);
+        if (Exits.leaves(branch.then()) && quiet && body.size() <= 2) {
+            boolean plain = !(last instanceof Return back) || back.value().map(Guarding::isPlain).orElse(true);
+            return plain ? Role.GUARD : Role.CORE;
+        }
+        boolean clamps = body.size() == 1 && last instanceof Evaluate evaluate
+                && evaluate.expression() instanceof Assignment assignment && assignment.target() instanceof Name name
+                && isPlain(assignment.value()) && Search.mentions(branch.condition(), name.name());
+        return clamps ? Role.CLAMP : Role.CORE;
+    }
+
+    private static boolean changes(Node node) {
+        return node instanceof Call call && call.receiver().isPresent() && CHANGES.matcher(call.name()).matches();
+    }
+
+    /** A note or a remark on the way out; any other call is another way of doing the work. */
+    private static boolean isAside(Node statement) {
+        return statement instanceof Evaluate evaluate && (!(evaluate.expression() instanceof Call call)
+                || REMARK.matcher(call.name()).matches());
+    }
+
+    private static String name(Node target) {
+        return target instanceof Member member ? member.name() : target instanceof Name name ? name.name() : "";
+    }
+
+    private static String subject(Node node) {
+        return node instanceof Name name ? name.name() : node.getClass().getSimpleName() + node.start();
+    }
+
+    private static Role ofExpression(Node expression, Set<String> given) {
+        if (expression instanceof Unary) {
+            return Role.BOOKKEEPING;
+        }
+        if (expression instanceof Call call) {
+            return CHECK.matcher(call.name()).matches() ? Role.GUARD : Role.CORE;
+        }
+        if (expression instanceof Assignment assignment) {
+            if (isLimit(assignment.value())) {
+                return Role.CLAMP;
+            }
+            boolean stores = assignment.value() instanceof Name name && given.contains(name.name())
+                    && !REMEMBERED.matcher(name(assignment.target())).matches();
+            return !stores && isPlain(assignment.value()) && isPlain(assignment.target()) ? Role.BOOKKEEPING : Role.CORE;
+        }
+        return Role.CORE;
+    }
+
+    private static boolean isLimit(Node value) {
+        return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 1
+                || value instanceof Conditional choice && isPlain(choice.then()) && isPlain(choice.otherwise());
+    }
+
+    /** The larger of two computed values is a result, no limit. */
+    private static boolean computes(Node limit) {
+        return limit instanceof Call call && call.arguments().stream().anyMatch(Binary.class::isInstance);
+    }
+
+    private static boolean isPlain(Node value) {
+        return value instanceof Name || value instanceof Literal || value instanceof Absent
+                || value instanceof Member member && isPlain(member.receiver())
+                || value instanceof Unary unary && isPlain(unary.operand())
+                || value instanceof NullTest test && isPlain(test.subject());
+    }
+}

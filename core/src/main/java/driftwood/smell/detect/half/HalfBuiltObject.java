@@ -1,0 +1,148 @@
+package driftwood.smell.detect.half;
+
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.detect.half.Half.FieldUse;
+import driftwood.smell.detect.half.Half.Kind;
+import driftwood.smell.see.creation.Birth;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * half-built-object: creation sites that must call three or more setters before the object is usable, or an object
+ * whose routines fail until a setter was called. Not: plain data carriers, fluent builders, life-cycle calls, setters
+ * of values that have a working default. (Catalogue, half-built-object.)
+ */
+public final class HalfBuiltObject implements Detector<Half> {
+    private static final Smell SMELL = new Smell("half-built-object", "hb", "Half-built object",
+            "The constructor leaves the object unusable: setters must be called first, in the right number, and nothing "
+                    + "says so but an error at run time.",
+            "Plain data carriers; fluent builders; open, start and connect; values that have a working default.",
+            """
+            Pilotage pilotage = new Pilotage();
+            pilotage.setVessel(vessel);
+            pilotage.setPilot(pilot);
+            pilotage.setTide(tide);
+            pilotage.begin();              // fails when one of the three is forgotten
+            """);
+
+    private static final int SETTERS = 3;
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Half> seer() {
+        return HalfSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Half>> sighted) {
+        Map<String, Map<String, List<FieldUse>>> uses = new LinkedHashMap<>();
+        Map<String, List<Place>> sites = new HashMap<>();
+        Map<String, Set<String>> set = new HashMap<>();
+        for (Seen<Half> seen : sighted) {
+            seen.sighting().use().ifPresent(each -> uses.computeIfAbsent(each.type(), key -> new LinkedHashMap<>())
+                    .computeIfAbsent(each.field(), key -> new ArrayList<>()).add(each));
+            if (!seen.test()) {
+                seen.sighting().birth().ifPresent(each -> site(seen.file(), each, program, sites, set));
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        uses.forEach((name, fields) -> program.type(name).filter(type -> !type.anonymous() && !type.traits().isAbstract()
+                && !program.fileOf(type).test() && !type.simpleName().endsWith("Builder")).ifPresent(type -> {
+            Map<String, FieldUse> demanded = new LinkedHashMap<>();
+            Map<String, FieldUse> needed = new LinkedHashMap<>();
+            fields.forEach((field, each) -> {
+                boolean born = each.stream().anyMatch(use -> use.kind() == Kind.BORN);
+                boolean setter = each.stream().anyMatch(use -> use.kind() == Kind.SET)
+                        || set.getOrDefault(name, Set.of()).contains(plain(field));
+                if (setter && !born) {
+                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !use.name().startsWith("set"))
+                            .findFirst().ifPresent(use -> demanded.put(field, use));
+                    each.stream().filter(use -> use.kind() == Kind.NEEDED && !isAccessor(use.name(), field))
+                            .findFirst().ifPresent(use -> needed.put(field, use));
+                }
+            });
+            Map<String, FieldUse> called = new LinkedHashMap<>(needed);
+            called.keySet().removeIf(field -> !set.getOrDefault(name, Set.of()).contains(plain(field)));
+            Map<String, FieldUse> reason = demanded.isEmpty() && called.size() >= SETTERS ? called : demanded;
+            if (!reason.isEmpty()) {
+                findings.add(finding(type, reason, fields, sites.getOrDefault(name, List.of())));
+            }
+        }));
+        return findings;
+    }
+
+    private static void site(String file, Birth birth, Program program, Map<String, List<Place>> sites,
+            Map<String, Set<String>> set) {
+        program.type(birth.within()).flatMap(scope -> program.resolve(new TypeRef(birth.created()), scope))
+                .ifPresent(type -> {
+                    sites.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(new Place(file, birth.line(),
+                            birth.line() + birth.set().size(), birth.routine(), "sets " + Listing.of(birth.set())));
+                    birth.set().forEach(each -> set.computeIfAbsent(type.name(), key -> new LinkedHashSet<>())
+                            .add(plain(each)));
+                });
+    }
+
+    /** {@code setTide}, {@code tide} and {@code _tide} are one name. */
+    private static String plain(String name) {
+        String bare = name.matches("set_?[A-Za-z].*") ? name.substring(3) : name;
+        return bare.replace("_", "").toLowerCase(Locale.ROOT);
+    }
+
+    private static boolean isAccessor(String routine, String field) {
+        String plain = routine.replaceFirst("^(get|is|set|has)_?", "").replace("_", "").toLowerCase(Locale.ROOT);
+        return plain.equals(plain(field)) || routine.equals("toString") || routine.equals("hashCode")
+                || routine.equals("equals");
+    }
+
+    private static Finding finding(TypeOutline type, Map<String, FieldUse> reason, Map<String, List<FieldUse>> fields,
+            List<Place> sites) {
+        List<Evidence> evidence = new ArrayList<>();
+        Set<String> files = new LinkedHashSet<>(Set.of(type.file()));
+        Set<String> setters = new LinkedHashSet<>();
+        reason.forEach((field, use) -> {
+            evidence.add(new Evidence(type.file(), use.line(), use.line(), use.name() + "() "
+                    + (use.kind() == Kind.DEMANDED ? "throws without " : "needs ") + field + ": " + use.text()));
+            Optional<FieldUse> setter = fields.get(field).stream().filter(each -> each.kind() == Kind.SET).findFirst();
+            setters.add(setter.map(each -> each.name() + "()").orElse(field));
+            setter.ifPresent(each -> evidence.add(new Evidence(type.file(), each.line(), each.line(), "only "
+                    + each.name() + "() sets " + field)));
+        });
+        sites.forEach(each -> {
+            files.add(each.file());
+            evidence.add(each.evidence());
+        });
+        Drag drag = Drag.of(1 + sites.size(), files.size(), reason.size())
+                .risk(true, 0.3, "a forgotten setter shows only at run time").build();
+        Detail detail = new Detail.Gathered("required part of " + type.simpleName(), List.of(new Part("type", List.of(type.simpleName())), new Part("setters", List.copyOf(setters))), sites);
+        FieldUse first = reason.values().iterator().next();
+        return SMELL.finding(Spot.of(type), drag, "unusable until " + Listing.of(List.copyOf(setters))
+                + (setters.size() == 1 ? " was " : " were ") + (setters.stream().allMatch(each -> each.endsWith(")"))
+                ? "called: " : "set: ") + first.name() + "() fails without "
+                + first.field(), evidence, detail);
+    }
+}

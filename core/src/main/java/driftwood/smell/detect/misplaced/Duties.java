@@ -1,0 +1,122 @@
+package driftwood.smell.detect.misplaced;
+
+import driftwood.program.FieldOutline;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.TypeOutline;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+
+/**
+ * Duties that a type keeps apart by the name of the variant they are for: {@code duesForTug}, {@code duesForYacht},
+ * {@code berthForTug}, {@code berthForYacht}. Two duties at least, each for the same two variants at least, with bodies
+ * that do something.
+ */
+final class Duties {
+    private static final int LEAST = 2;
+    /** Questions and accessors are no duties. */
+    private static final Set<String> ASKED = Set.of("get", "set", "is", "has", "can", "with", "test");
+
+    private final Program program;
+    /** Words of a variant's name, to the families it belongs to: the enum or the parent type. */
+    private final Map<List<String>, Set<TypeOutline>> families = new HashMap<>();
+
+    /**
+     * What a type keeps.
+     *
+     * @param keeper   the type that has the routines
+     * @param family   the enum or the parent of the variants
+     * @param variants their names
+     * @param routines by duty, in the order of the source
+     */
+    record Kept(TypeOutline keeper, TypeOutline family, List<String> variants, Map<String, List<RoutineOutline>> routines) {
+    }
+
+    Duties(Program program) {
+        this.program = program;
+        for (TypeOutline type : program.types()) {
+            for (String constant : type.constants()) {
+                families.computeIfAbsent(words(constant), key -> new LinkedHashSet<>()).add(type);
+            }
+            if (!type.anonymous() && !type.isInterface()) {
+                program.parents(type).stream().filter(parent -> program.children(parent).size() >= LEAST).forEach(parent ->
+                        families.computeIfAbsent(words(type.simpleName()), key -> new LinkedHashSet<>()).add(parent));
+            }
+        }
+    }
+
+    /** A name in words: {@code duesForTug}, {@code dues_for_tug} and {@code DUES_FOR_TUG} are the same three. */
+    static List<String> words(String name) {
+        String apart = name.replaceAll("([a-z0-9])([A-Z])", "$1_$2");
+        return List.of(apart.replaceAll("^_+|_+$", "").toLowerCase(Locale.ROOT).split("_+"));
+    }
+
+    /** What a type keeps for the variants of each family; most often nothing. */
+    List<Kept> of(TypeOutline type) {
+        Map<TypeOutline, Map<String, Map<String, RoutineOutline>>> grids = new LinkedHashMap<>();
+        for (RoutineOutline routine : type.routines()) {
+            boolean asked = ASKED.contains(words(routine.name()).get(0));
+            boolean works = !asked && routine.hasBody() && !routine.isConstructor() && !routine.brief()
+                    && !routine.traits().isAnnotated("Override");
+            if (works) {
+                split(type, routine, grids);
+            }
+        }
+        List<Kept> kept = new ArrayList<>();
+        grids.forEach((family, duties) -> {
+            Set<String> shared = new LinkedHashSet<>();
+            Map<String, List<RoutineOutline>> routines = new LinkedHashMap<>();
+            duties.forEach((duty, byVariant) -> {
+                if (byVariant.size() >= LEAST && (shared.isEmpty() || shared.equals(byVariant.keySet()))) {
+                    shared.addAll(byVariant.keySet());
+                    routines.put(duty, List.copyOf(byVariant.values()));
+                }
+            });
+            if (routines.size() >= LEAST && knows(type, family)) {
+                kept.add(new Kept(type, family, List.copyOf(shared), routines));
+            }
+        });
+        return kept;
+    }
+
+    /** Whether a type has to do with a family at all: a field or a parameter is of it. Words alone prove nothing. */
+    private boolean knows(TypeOutline type, TypeOutline family) {
+        Stream<TypeRef> held = type.fields().stream().filter(each -> !each.traits().isStatic()).map(FieldOutline::type);
+        Stream<TypeRef> taken = type.routines().stream().flatMap(each -> each.parameters().stream())
+                .map(ParameterOutline::type);
+        return Stream.concat(held, taken).map(ref -> program.resolve(ref, type)).flatMap(Optional::stream)
+                .anyMatch(found -> found.equals(family) || program.ancestors(found).contains(family));
+    }
+
+    /** Every stretch of words in a routine's name may be a variant; the other words are the duty. */
+    private void split(TypeOutline type, RoutineOutline routine,
+            Map<TypeOutline, Map<String, Map<String, RoutineOutline>>> grids) {
+        List<String> words = words(routine.name());
+        for (int from = 0; from < words.size(); from++) {
+            for (int to = from + 1; to <= words.size(); to++) {
+                List<String> duty = new ArrayList<>(words.subList(0, from));
+                duty.addAll(words.subList(to, words.size()));
+                for (TypeOutline family : families.getOrDefault(words.subList(from, to), Set.of())) {
+                    boolean stranger = !family.equals(type) && !program.ancestors(type).contains(family)
+                            && !type.name().startsWith(family.name() + ".");
+                    if (stranger && !duty.isEmpty()) {
+                        grids.computeIfAbsent(family, key -> new LinkedHashMap<>())
+                                .computeIfAbsent(String.join(" ", duty), key -> new TreeMap<>())
+                                .putIfAbsent(String.join(" ", words.subList(from, to)), routine);
+                    }
+                }
+            }
+        }
+    }
+}

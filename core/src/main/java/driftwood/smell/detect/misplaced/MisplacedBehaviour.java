@@ -1,0 +1,203 @@
+package driftwood.smell.detect.misplaced;
+
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.tree.TypeKind;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * misplaced-behaviour: (a) a type that keeps duties apart by the name of the variant they are for; (b) a routine that
+ * uses at least three distinct members of one other type of the project and at most one of its own. Not: mappers,
+ * serialisers, printers, comparators, constructors and creation routines, tests; what overrides or implements a
+ * contract, which cannot be moved. (Catalogue, misplaced-behaviour; Fowler, Refactoring: feature envy.)
+ */
+public final class MisplacedBehaviour implements Detector<Usage> {
+    private static final Smell SMELL = new Smell("misplaced-behaviour", "mb", "Misplaced behaviour",
+            "A routine asks another object for its parts, one after the other, and computes with them, while its own "
+                    + "object gives nothing. It belongs where the parts are, and changes whenever they do.",
+            "Mappers, serialisers, printers, comparators; constructors and creation routines; what implements a contract; "
+                    + "routines between several other types.",
+            """
+            int dues(Berth berth) {
+                return berth.length() * berth.depth() + (berth.tidal() ? berth.surcharge() : 0);
+            }
+            """);
+
+    private static final int LEAST = 3;
+    private static final Pattern EXCUSED_TYPE = Pattern.compile("(?i).*(mapper|serializer|serialiser|deserializer|printer|"
+            + "formatter|writer|reader|encoder|decoder|renderer|comparator|converter|adapter|visitor|parser|factory|builder|"
+            + "view|report|json|xml|html|text|sarif|markdown|csv|dumper|codec|marshaller|validator|checker|proxy|wrapper|delegate|bridge|facade|test.*|"
+            + "command|tool|main)s?");
+    private static final Pattern EXCUSED_ROUTINE = Pattern.compile("(?i)(to|from|as|print|write|read|render|format|compare|"
+            + "equals|copy|clone|create|build|make|new|parse|serialize|serialise|encode|decode|dump|describe|of|convert|map|"
+            + "main|append|visit|accept|log|debug|report|display|show|init|setup|configure|paint|draw|display|hash|merge|"
+            + "transfer|add|put|apply|populate|fill|emit|generate|marshal|register|validate|check|assert|dump|_repr|__).*|.+Equals?");
+    private static final Pattern CONVERSION = Pattern.compile(".+(To|_to_)[A-Z_a-z].*");
+    private static final Pattern PULLED = Pattern.compile("(get|is|has)[A-Z_0-9].*");
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Usage> seer() {
+        return UsageSeer.INSTANCE;
+    }
+
+    @Override
+    public boolean isLocal() {
+        return true;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Usage>> sighted) {
+        List<Finding> findings = new ArrayList<>();
+        for (Seen<Usage> seen : sighted) {
+            Usage usage = seen.sighting();
+            Optional<TypeOutline> type = program.type(usage.type());
+            if (!seen.test() && type.isPresent() && usage.own().size() <= 1 && !type.get().anonymous()
+                    && !EXCUSED_TYPE.matcher(type.get().simpleName()).matches()
+                    && !EXCUSED_ROUTINE.matcher(usage.name()).matches()
+                    && !CONVERSION.matcher(usage.name()).matches()) {
+                envied(usage, type.get(), program).ifPresent(envy ->
+                        findings.add(finding(seen.file(), usage, type.get(), envy, program)));
+            }
+        }
+        Duties duties = new Duties(program);
+        for (TypeOutline type : program.judgedTypes()) {
+            if (!program.fileOf(type).test() && !type.anonymous() && !EXCUSED_TYPE.matcher(type.simpleName()).matches()) {
+                duties.of(type).stream().filter(kept -> kept.routines().values().stream().flatMap(List::stream)
+                        .noneMatch(each -> EXCUSED_ROUTINE.matcher(each.name()).matches())).forEach(kept ->
+                        findings.add(finding(kept)));
+            }
+        }
+        return findings;
+    }
+
+    /** Form (a): several duties, each written once for each variant. */
+    private static Finding finding(Duties.Kept kept) {
+        List<Evidence> evidence = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        String file = kept.keeper().file();
+        int first = Integer.MAX_VALUE;
+        int last = 0;
+        for (Map.Entry<String, List<RoutineOutline>> duty : kept.routines().entrySet()) {
+            for (RoutineOutline each : duty.getValue()) {
+                evidence.add(new Evidence(file, each.line(), each.endLine(), duty.getKey() + ": " + each.name() + "()"));
+                names.add(each.name() + "()");
+                first = Math.min(first, each.line());
+                last = Math.max(last, each.endLine());
+            }
+        }
+        evidence.add(new Evidence(kept.family().file(), kept.family().line(), kept.family().line(), "the variants are here"));
+        Drag drag = Drag.of(names.size(), file.equals(kept.family().file()) ? 1 : 2, kept.routines().size()).build();
+        String family = kept.family().simpleName();
+        Detail detail = new Detail.Gathered(family, List.of(new Part("routine", List.copyOf(kept.routines().keySet())), new Part("home", List.of("each " + family))), List.of(new Place(kept.family().file(), kept.family().line(),
+                kept.family().line(), kept.family().name(), "the variants are here")));
+        return SMELL.finding(new Spot(file, first, last, kept.keeper().name()), drag, kept.keeper().simpleName()
+                + " keeps " + kept.routines().size() + " duties apart for each " + family + " ("
+                + String.join(", ", kept.variants()) + "): " + Listing.of(names), evidence, detail);
+    }
+
+    /** A type that is used more than any other, with what is used of it. */
+    private record Envy(TypeOutline type, Set<String> members) {
+    }
+
+    private static Optional<Envy> envied(Usage usage, TypeOutline type, Program program) {
+        Optional<RoutineOutline> routine = type.routines().stream()
+                .filter(each -> each.symbol().equals(usage.routine())).findFirst();
+        if (routine.isEmpty() || creates(routine.get(), type) || routine.get().traits().isAnnotated("Override")
+                || !program.rootOf(routine.get()).equals(routine.get()) || type.isInterface()
+                || isOverridden(routine.get(), type, program)) {
+            return Optional.empty();
+        }
+        Map<TypeOutline, Set<String>> used = new LinkedHashMap<>();
+        for (Usage.Use use : usage.others()) {
+            program.projectType(use.receiver(), usage.type()).ifPresent(found ->
+                    used.computeIfAbsent(found, key -> new LinkedHashSet<>()).add(use.member()));
+        }
+        Set<TypeOutline> family = new LinkedHashSet<>(program.ancestors(type));
+        family.add(type);
+        family.addAll(program.descendants(type));
+        int foreign = usage.others().size() - used.values().stream().mapToInt(Set::size).sum();
+        List<Envy> candidates = new ArrayList<>();
+        used.forEach((other, members) -> {
+            if (!family.contains(other) && isOther(other, type, program) && members.size() >= LEAST) {
+                candidates.add(new Envy(other, members));
+            }
+        });
+        boolean between = used.values().stream().filter(members -> members.size() >= 2).count() > 1 || foreign > 3;
+        return candidates.size() != 1 || between ? Optional.empty()
+                : Optional.of(candidates.get(0)).filter(envy -> pulls(envy));
+    }
+
+    /** A creation routine: it takes another object apart to make one of its own type. */
+    private static boolean creates(RoutineOutline routine, TypeOutline type) {
+        return routine.traits().isStatic() && routine.returns().simpleName().equals(type.simpleName());
+    }
+
+    private static boolean isOverridden(RoutineOutline routine, TypeOutline type, Program program) {
+        return program.children(type).stream().anyMatch(child -> child.routines().stream().anyMatch(each ->
+                each.name().equals(routine.name()) && each.parameters().size() == routine.parameters().size()));
+    }
+
+    /** A class of its own that holds something, and not part of the same class. */
+    private static boolean isOther(TypeOutline other, TypeOutline type, Program program) {
+        boolean module = program.type(type.outer()).map(TypeOutline::isModule).orElse(false);
+        boolean nested = !type.isModule() && other.name().startsWith(type.name() + ".")
+                || program.ancestors(type).stream().anyMatch(each -> other.name().startsWith(each.name() + "."))
+                || type.name().startsWith(other.name() + ".")
+                || !module && !other.outer().isEmpty() && other.outer().equals(type.outer());
+        return !nested && other.kind() != TypeKind.ENUM && !other.isInterface()
+                && other.fields().stream().anyMatch(each -> !each.traits().isStatic())
+                && !other.simpleName().matches(".*(Builder|Writer|Stream|Buffer|Context|Visitor|Config|Options|Reader|Logger|"
+                + "Printer|Output|Input)");
+    }
+
+    /** Most of what is used are parts asked for, rather than commands given. */
+    private static boolean pulls(Envy envy) {
+        long parts = envy.members().stream().filter(member -> member.indexOf('/') < 0
+                || PULLED.matcher(member).matches() && member.endsWith("/0")
+                || envy.type().field(Trail.nameOf(member)).isPresent() && member.endsWith("/0")).count();
+        return parts >= LEAST && parts * 2 > envy.members().size();
+    }
+
+    private static Finding finding(String file, Usage usage, TypeOutline type, Envy envy, Program program) {
+        List<String> members = envy.members().stream().map(each -> Trail.nameOf(each)
+                + (each.indexOf('/') > 0 ? "()" : "")).toList();
+        List<Evidence> evidence = List.of(
+                new Evidence(file, usage.line(), usage.endLine(), "uses of " + envy.type().simpleName() + ": "
+                        + Listing.of(members)),
+                new Evidence(file, usage.line(), usage.line(), usage.own().isEmpty() ? "uses nothing of its own object"
+                        : "uses of its own object only " + Listing.of(List.copyOf(usage.own()))),
+                new Evidence(envy.type().file(), envy.type().line(), envy.type().line(), "the parts are here"));
+        Drag drag = Drag.of(2, file.equals(envy.type().file()) ? 1 : 2, members.size()).build();
+        Detail detail = new Detail.Gathered("part of " + envy.type().simpleName(), List.of(new Part("routine", List.of(usage.name())), new Part("home", List.of(envy.type().simpleName()))), List.of(new Place(envy.type().file(), envy.type().line(),
+                envy.type().line(), envy.type().name(), "the parts are here")));
+        return SMELL.finding(new Spot(file, usage.line(), usage.endLine(), usage.routine()), drag, usage.name()
+                + "() uses " + members.size() + " members of " + envy.type().simpleName() + " and "
+                + (usage.own().isEmpty() ? "none" : "one") + " of its own: " + Listing.of(members), evidence, detail);
+    }
+}

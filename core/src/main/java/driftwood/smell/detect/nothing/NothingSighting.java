@@ -1,0 +1,48 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.program.Trail;
+
+/**
+ * Something a file does with null.
+ *
+ * @param kind    what
+ * @param within  qualified name of the type around
+ * @param routine symbol of the routine around
+ * @param trail   of the guarded value, of the result handed on, or of the field; UNKNOWN for a null literal
+ * @param name    of the field set; else empty
+ * @param line    first line
+ * @param endLine last line
+ * @param note    the condition of a null return; what a guard does for nothing
+ */
+record NothingSighting(Kind kind, String within, String routine, Trail trail, String name, int line, int endLine,
+        String note) {
+
+    enum Kind {
+        /** A routine returns null under a condition. */
+        YIELDS,
+        /** A routine returns what another routine or a map look-up gave. */
+        HANDS_ON,
+        /** A guard that throws at once. */
+        GUARD_THROWS,
+        /** A guard that leaves something out. */
+        GUARD_SKIPS,
+        /** A guard that takes something else instead. */
+        GUARD_DEFAULTS,
+        /** A field is filled when it is first needed. */
+        LAZY,
+        /** A field is set to null. */
+        FIELD_NULL,
+        /** A constructor sets a field to something. */
+        FIELD_SET,
+        /** A routine that only gives a field's value. */
+        GETTER
+    }
+
+    boolean isGuard() {
+        return kind == Kind.GUARD_THROWS || kind == Kind.GUARD_SKIPS || kind == Kind.GUARD_DEFAULTS;
+    }
+
+    boolean isTolerant() {
+        return kind == Kind.GUARD_SKIPS || kind == Kind.GUARD_DEFAULTS;
+    }
+}

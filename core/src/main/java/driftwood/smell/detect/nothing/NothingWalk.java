@@ -1,0 +1,366 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.program.Trail;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.detect.nothing.NothingSighting.Kind;
+import driftwood.smell.see.chain.Exits;
+import driftwood.tree.*;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Walks one file for {@link NothingSeer}. */
+final class NothingWalk extends Walk {
+    private static final Set<String> LOGIC = Set.of("&&", "||");
+    private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
+
+    private final List<NothingSighting> sightings = new ArrayList<>();
+    private final Deque<Frame> frames = new ArrayDeque<>();
+    private int lambdas;
+
+    /** What is known of the routine being walked. */
+    private static final class Frame {
+        final Routine routine;
+        final MaybeEmptyLocals locals;
+        final Deque<Node> conditions = new ArrayDeque<>();
+        final Set<String> filled = new HashSet<>();
+        final List<NothingSighting> own = new ArrayList<>();
+        /** Whether it gives back anything but nothing, yes or no. */
+        boolean things;
+        boolean truths;
+
+        Frame(Routine routine) {
+            this.routine = routine;
+            this.locals = new MaybeEmptyLocals(routine);
+        }
+    }
+
+    NothingWalk(FileTree file) {
+        super(file);
+    }
+
+    List<NothingSighting> sightings() {
+        scan(file.unit());
+        return sightings;
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        int outer = lambdas;
+        lambdas = 0;
+        frames.push(new Frame(routine));
+        super.visitRoutine(routine);
+        close(frames.pop(), routine);
+        lambdas = outer;
+        return null;
+    }
+
+    /** Guards on a field that the same routine fills are lazy initialisation. */
+    private void close(Frame frame, Routine routine) {
+        if (frame.things && file.file().language().hasImpliedNothing() && routine.kind() != RoutineKind.CONSTRUCTOR
+                && routine.body().isPresent() && !Exits.leaves(routine.body().get()) && !isGenerator(routine)) {
+            frame.own.add(new NothingSighting(Kind.YIELDS, type(), symbol(routine), Trail.UNKNOWN, "",
+                    file.endLine(routine), file.endLine(routine), "where it ends without a result"));
+        }
+        if (frame.truths && !frame.things) {
+            frame.own.removeIf(each -> each.kind() == Kind.YIELDS);
+        }
+        for (NothingSighting each : frame.own) {
+            boolean ownField = !each.trail().isCall() && frame.filled.contains(each.trail().last());
+            sightings.add(each.isGuard() && ownField ? new NothingSighting(Kind.LAZY, each.within(), each.routine(),
+                    each.trail(), each.name(), each.line(), each.endLine(), each.note()) : each);
+        }
+        List<Node> body = routine.body().map(Block::statements).orElse(List.of());
+        if (body.size() == 1 && routine.parameters().isEmpty() && body.get(0) instanceof Return back
+                && back.value().isPresent() && (back.value().get() instanceof Name
+                || back.value().get() instanceof Member member && member.receiver() instanceof Name)) {
+            sightings.add(new NothingSighting(Kind.GETTER, type(), symbol(routine), trail(back.value().get()), "",
+                    file.line(routine), file.endLine(routine), ""));
+        }
+    }
+
+    private void add(Kind kind, Trail trail, String name, Node at, String note) {
+        if (!frames.isEmpty()) {
+            frames.peek().own.add(new NothingSighting(kind, type(), member(), trail, name, file.line(at),
+                    file.endLine(at), note));
+        }
+    }
+
+    @Override
+    public Void visitLambda(Lambda lambda) {
+        lambdas++;
+        super.visitLambda(lambda);
+        lambdas--;
+        return null;
+    }
+
+    @Override
+    public Void visitReturn(Return back) {
+        if (lambdas == 0 && !frames.isEmpty() && !frames.peek().routine.returns().text().equals("void")) {
+            back.value().ifPresent(value -> given(value, back));
+        }
+        return visitNode(back);
+    }
+
+    private void given(Node value, Node at) {
+        boolean truth = value instanceof EqualityTest || value instanceof NullTest || value instanceof TypeTest
+                || value instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN;
+        frames.peek().truths |= truth;
+        frames.peek().things |= !truth && !Outcome.isNull(value);
+        value.accept(new Given(at));
+    }
+
+    private static boolean isGenerator(Routine routine) {
+        return Search.any(routine.body().orElseThrow(), node -> node instanceof Other other && other.what().equals("yield"));
+    }
+
+    /** What a routine gives back, as far as it may be nothing. */
+    private final class Given implements TreeVisitor<Void> {
+        private final Node at;
+
+        Given(Node at) {
+            this.at = at;
+        }
+
+        /** What another routine gave is handed on. */
+        @Override
+        public Void visitNode(Node value) {
+            Trail trail = trail(value).unheld();
+            if (trail.isCall()) {
+                add(Kind.HANDS_ON, trail, "", at, condition());
+            }
+            return null;
+        }
+
+        /** A search or a look-up that is told to give nothing where it finds nothing. */
+        @Override
+        public Void visitCall(Call call) {
+            List<Node> arguments = call.arguments();
+            if (SEARCHING.contains(call.name()) && !arguments.isEmpty()
+                    && Outcome.isNull(arguments.get(arguments.size() - 1))) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, "where " + call.name() + "() finds nothing");
+                return null;
+            }
+            return visitNode(call);
+        }
+
+        @Override
+        public Void visitConditional(Conditional choice) {
+            frames.peek().conditions.push(choice.condition());
+            choice.then().accept(this);
+            choice.otherwise().accept(this);
+            frames.peek().conditions.pop();
+            return null;
+        }
+
+        @Override
+        public Void visitLiteral(Literal literal) {
+            if (Outcome.isNull(literal) && !isPassedThrough()) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, condition());
+            }
+            return null;
+        }
+
+        @Override
+        public Void visitName(Name name) {
+            if (frames.peek().locals.mayBeEmpty(name.name())) {
+                add(Kind.YIELDS, Trail.UNKNOWN, "", at, "unless " + name.name() + " was found");
+                return null;
+            }
+            return visitNode(name);
+        }
+    }
+
+    private String condition() {
+        Deque<Node> conditions = frames.peek().conditions;
+        return conditions.isEmpty() ? "at the end" : "if " + file.brief(conditions.peek());
+    }
+
+    /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */
+    private boolean isPassedThrough() {
+        Set<String> parameters = new HashSet<>();
+        frames.peek().routine.parameters().forEach(each -> parameters.add(each.name()));
+        Node nearest = frames.peek().conditions.peek();
+        return nearest != null && asksForNothing(nearest, parameters);
+    }
+
+    private boolean asksForNothing(Node condition, Set<String> names) {
+        if (file.file().language().hasTruth() && Truth.asked(condition).filter(test -> !test.negated()
+                && test.subject() instanceof Name name && names.contains(name.name())).isPresent()) {
+            return true;
+        }
+        if (condition instanceof NullTest test) {
+            return test.subject() instanceof Name name && names.contains(name.name());
+        }
+        return condition instanceof Binary binary && binary.operator().equals("||")
+                && asksForNothing(binary.left(), names) && asksForNothing(binary.right(), names);
+    }
+
+    @Override
+    public Void visitIf(If branch) {
+        guards(branch.condition(), branch.then(), branch.otherwise(), branch);
+        scan(branch.condition());
+        if (frames.isEmpty()) {
+            return visitNode(branch);
+        }
+        frames.peek().conditions.push(branch.condition());
+        scan(branch.then());
+        branch.otherwise().ifPresent(this::scan);
+        frames.peek().conditions.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitConditional(Conditional choice) {
+        guards(choice.condition(), choice.then(), Optional.of(choice.otherwise()), choice);
+        return visitNode(choice);
+    }
+
+    @Override
+    public Void visitBinary(Binary binary) {
+        if (binary.operator().equals("&&") && !isCondition(binary) && binary.left() instanceof NullTest test
+                && test.negated()) {
+            guard(test, Kind.GUARD_SKIPS, binary, "takes false for nothing");
+        } else if (file.file().language().hasTruth() && !isCondition(binary) && LOGIC.contains(binary.operator())) {
+            Truth.asked(binary.left()).filter(NullTest::negated).ifPresent(test -> {
+                boolean either = binary.operator().equals("||");
+                if (either || Truth.isUsed(binary.left(), binary)) {
+                    guard(test, either ? Kind.GUARD_DEFAULTS : Kind.GUARD_SKIPS, binary, either
+                            ? "takes " + file.brief(binary.right()) + " for nothing" : "takes nothing for nothing");
+                }
+            });
+        }
+        return visitNode(binary);
+    }
+
+    private final Set<Node> conditionsSeen = new HashSet<>();
+
+    private boolean isCondition(Node node) {
+        return conditionsSeen.contains(node);
+    }
+
+    /** The tests for nothing in a condition, and what becomes of nothing. */
+    private void guards(Node condition, Node then, Optional<Node> otherwise, Node whole) {
+        conditionsSeen.add(condition);
+        condition.accept(new TreeVisitor<Void>() {
+            @Override
+            public Void visitNode(Node node) {
+                if (file.file().language().hasTruth()) {
+                    truth(node, then, otherwise, whole);
+                }
+                return null;
+            }
+
+            @Override
+            public Void visitBinary(Binary binary) {
+                if (binary.operator().equals("&&") || binary.operator().equals("||")) {
+                    guards(binary.left(), then, otherwise, whole);
+                    guards(binary.right(), then, otherwise, whole);
+                }
+                return null;
+            }
+
+            @Override
+            public Void visitNullTest(NullTest test) {
+                test(test, then, otherwise, whole);
+                return null;
+            }
+        });
+    }
+
+    /** A bare value as a condition asks for nothing where the value is used, or where nothing leaves at once. */
+    private void truth(Node condition, Node then, Optional<Node> otherwise, Node whole) {
+        Truth.asked(condition).ifPresent(test -> {
+            boolean leaves = !test.negated() && Exits.leaves(then) && !(test.subject() instanceof Call);
+            if (leaves || Truth.isUsed(condition, whole)) {
+                test(test, then, otherwise, whole);
+            }
+        });
+    }
+
+    private void test(NullTest test, Node then, Optional<Node> otherwise, Node whole) {
+        Optional<Node> forNothing = test.negated() ? otherwise : Optional.of(then);
+        Optional<Node> forSomething = test.negated() ? Optional.of(then) : otherwise;
+        boolean endsLoop = forNothing.isPresent() && Outcome.lastOf(forNothing.get()) instanceof Jump jump
+                && jump.kind() == JumpKind.BREAK;
+        if (endsLoop) {
+            return;
+        }
+        if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
+            add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
+        } else {
+            guard(test, Outcome.of(forNothing), whole, Outcome.describe(file, forNothing, forSomething));
+        }
+    }
+
+    private void guard(NullTest test, Kind kind, Node at, String note) {
+        Node asked = test.subject() instanceof Assignment assignment ? assignment.value() : test.subject();
+        Trail trail = trail(asked).unheld();
+        if (trail.isKnown() && (trail.isCall() || !trail.steps().isEmpty() || trail.start() == Trail.Start.NAME)) {
+            add(kind, trail, "", at, note);
+        }
+    }
+
+    /** Whether a branch gives the guarded field a value. */
+    private boolean fills(Node branch, Node subject) {
+        String wanted = subject.text(file.source().text());
+        boolean[] found = {false};
+        new TreeScanner() {
+            @Override
+            public Void visitAssignment(Assignment assignment) {
+                found[0] |= assignment.target().text(file.source().text()).equals(wanted);
+                return visitNode(assignment);
+            }
+        }.scan(branch);
+        return found[0] && !(subject instanceof Name name && isLocal(name.name()));
+    }
+
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        if (assignment.operator().equals("=") && !frames.isEmpty()) {
+            field(assignment);
+        }
+        return super.visitAssignment(assignment);
+    }
+
+    private void field(Assignment assignment) {
+        boolean bare = assignment.target() instanceof Name name && !isLocal(name.name());
+        boolean ofThis = assignment.target() instanceof Member member && member.receiver() instanceof Name owner
+                && owner.name().equals("this");
+        if (!bare && !ofThis) {
+            return;
+        }
+        Trail trail = trail(assignment.target());
+        String name = trail.last();
+        if (Outcome.isNull(assignment.value())) {
+            add(Kind.FIELD_NULL, trail, name, assignment, "");
+        } else if (frames.peek().routine.kind() == RoutineKind.CONSTRUCTOR) {
+            String from = assignment.value() instanceof Name value && isLocal(value.name()) ? value.name() : "";
+            add(Kind.FIELD_SET, trail, name, assignment, from);
+        } else {
+            boolean fromParameter = assignment.value() instanceof Name value && isLocal(value.name());
+            if (!fromParameter) {
+                frames.peek().filled.add(name);
+            }
+        }
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        boolean replaces = call.name().equals("requireNonNullElse") || call.name().equals("requireNonNullElseGet");
+        boolean wraps = call.name().equals("ofNullable");
+        if ((replaces || wraps) && !call.arguments().isEmpty()) {
+            Trail trail = trail(call.arguments().get(0)).unheld();
+            if (trail.isKnown()) {
+                add(Kind.GUARD_DEFAULTS, trail, "", call, replaces ? "takes a default for nothing"
+                        : "wraps nothing as an empty value");
+            }
+        }
+        return visitNode(call);
+    }
+}

@@ -1,0 +1,130 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.smell.detect.nothing.NothingSighting.Kind;
+import driftwood.smell.see.Calls;
+import driftwood.source.Language;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * null-check: a routine or field of the project that stands for "nothing" by null, and callers that guard it, skipping
+ * or defaulting. One finding a source: a routine with one guarding caller or more, a field guarded in three places or
+ * more. Not: guards that all throw; lazy initialisation; nothing in, nothing out; the end of an iteration; links of a
+ * data structure to its own kind; contracts of foreign types. (Catalogue, null-check; "introduce null object".)
+ */
+public final class NullCheck implements Detector<NothingSighting> {
+    private static final Smell SMELL = new Smell("null-check", "nc", "Null checks",
+            "A routine or field stands for \"nothing\" by null, and its callers guard against it one by one. Each guard "
+                    + "repeats the same decision, and the caller that forgets it fails at run time.",
+            "Argument checks that throw; lazy initialisation; a null that every caller treats as an error; loops that "
+                    + "end on null; guards on values from outside the project.",
+            """
+            Pilot pilot = roster.pilotFor(vessel);
+            if (pilot != null) {
+                pilot.board(vessel);
+            }
+            """);
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<NothingSighting> seer() {
+        return NothingSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<NothingSighting>> sighted) {
+        List<Seen<NothingSighting>> own = sighted.stream().filter(seen -> !seen.test()).toList();
+        Sources sources = Sources.of(program, own);
+        Map<String, List<Place>> guards = new LinkedHashMap<>();
+        Map<String, Set<Kind>> kinds = new LinkedHashMap<>();
+        for (Seen<NothingSighting> seen : own) {
+            NothingSighting guard = seen.sighting();
+            if (!guard.isGuard() || !guard.trail().isCall()) {
+                continue;
+            }
+            sources.sourceOf(guard.trail(), guard.within()).ifPresent(source -> {
+                if (!source.routines().contains(guard.routine())) {
+                    guards.computeIfAbsent(source.symbol(), key -> new ArrayList<>()).add(new Place(seen.file(),
+                            guard.line(), guard.endLine(), guard.routine(), guard.note()));
+                    kinds.computeIfAbsent(source.symbol(), key -> new HashSet<>()).add(guard.kind());
+                }
+            });
+        }
+        List<Finding> findings = new ArrayList<>();
+        guards.forEach((symbol, places) -> {
+            Set<Kind> seen = kinds.get(symbol);
+            if (seen.contains(Kind.GUARD_SKIPS) || seen.contains(Kind.GUARD_DEFAULTS)) {
+                findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places)));
+            }
+        });
+        findings.addAll(new NullFields(program, own).findings(SMELL));
+        return findings;
+    }
+
+    /** Calls whose result is used at once, in routines that do not guard it. */
+    private static List<Place> careless(Program program, Sources sources, String symbol, List<Place> guards) {
+        Set<String> guarding = new HashSet<>();
+        guards.forEach(place -> guarding.add(place.symbol()));
+        List<Place> careless = new ArrayList<>();
+        Set<String> told = new HashSet<>();
+        String name = symbol.substring(symbol.indexOf('#') + 1, symbol.indexOf('('));
+        for (CallFact call : program.callsOnResultOf(name)) {
+            Trail used = call.trail().owner().unheld();
+            if (used.isCall() && used.lastName().equals(name) && !guarding.contains(call.routine())
+                    && sources.sourceOf(used, call.within()).filter(found -> found.symbol().equals(symbol)).isPresent()) {
+                Optional<TypeOutline> around = program.type(call.within());
+                boolean test = around.map(type -> program.fileOf(type).test()).orElse(true);
+                if (!test && told.add(call.routine() + call.line())) {
+                    careless.add(new Place(around.get().file(), call.line(), call.line(), call.routine(),
+                            "uses the result unchecked: " + call.trail().lastName() + "()"));
+                }
+            }
+        }
+        return careless;
+    }
+
+    private static Finding ofRoutine(Sources.Source source, List<Place> guards, List<Place> careless) {
+        RoutineOutline routine = source.routine();
+        Set<String> files = new LinkedHashSet<>(Set.of(source.file()));
+        guards.forEach(place -> files.add(place.file()));
+        Drag drag = Drag.of(guards.size() + careless.size(), files.size(), source.yields().size())
+                .risk(!careless.isEmpty(), 0.5, careless.size() + (careless.size() == 1
+                        ? " caller does not check" : " callers do not check"))
+                .risk(guards.size() == 1, -0.5, "only one place guards it")
+                .build();
+        List<Evidence> evidence = new ArrayList<>(source.yields());
+        guards.forEach(place -> evidence.add(place.evidence()));
+        careless.forEach(place -> evidence.add(place.evidence()));
+        String message = routine.name() + "() returns " + Language.nothingIn(source.file()) + " where there is nothing: "
+                + guards.size() + (guards.size() == 1 ? " caller checks it" : " callers check it")
+                + (careless.isEmpty() ? "" : ", " + careless.size() + (careless.size() == 1 ? " does not" : " do not"));
+        Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);
+        Spot spot = new Spot(source.file(), routine.line(), routine.endLine(), source.symbol());
+        return SMELL.finding(spot, drag, message, evidence, detail);
+    }
+}

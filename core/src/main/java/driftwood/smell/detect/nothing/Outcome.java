@@ -1,0 +1,55 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.read.FileTree;
+import driftwood.smell.detect.nothing.NothingSighting.Kind;
+import driftwood.source.Language;
+import driftwood.tree.Block;
+import driftwood.tree.Jump;
+import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
+import driftwood.tree.Node;
+import driftwood.tree.Return;
+import driftwood.tree.Throw;
+import java.util.Optional;
+
+/** What a guard does for nothing, told by its branches. */
+final class Outcome {
+    private Outcome() {
+    }
+
+    /** Whether nothing is thrown, skipped, or replaced. @param forNothing empty where nothing is passed over */
+    static Kind of(Optional<Node> forNothing) {
+        if (forNothing.isEmpty()) {
+            return Kind.GUARD_SKIPS;
+        }
+        Node last = lastOf(forNothing.get());
+        if (last instanceof Throw) {
+            return Kind.GUARD_THROWS;
+        }
+        boolean leaves = last instanceof Jump
+                || last instanceof Return back && (back.value().isEmpty() || isNull(back.value().get()));
+        return leaves ? Kind.GUARD_SKIPS : Kind.GUARD_DEFAULTS;
+    }
+
+    /** The last statement of a body. */
+    static Node lastOf(Node body) {
+        return body instanceof Block block && !block.statements().isEmpty()
+                ? lastOf(block.statements().get(block.statements().size() - 1)) : body;
+    }
+
+    static boolean isNull(Node node) {
+        return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+    }
+
+    /** As a reader would say it. */
+    static String describe(FileTree file, Optional<Node> forNothing, Optional<Node> forSomething) {
+        if (forNothing.isEmpty()) {
+            return forSomething.map(node -> "skips " + file.brief(firstOf(node))).orElse("skips");
+        }
+        return "when " + Language.nothingIn(file.file().path()) + ": " + file.brief(firstOf(forNothing.get()));
+    }
+
+    private static Node firstOf(Node body) {
+        return body instanceof Block block && !block.statements().isEmpty() ? firstOf(block.statements().get(0)) : body;
+    }
+}

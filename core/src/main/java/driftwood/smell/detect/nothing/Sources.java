@@ -1,0 +1,173 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Evidence;
+import driftwood.smell.Seen;
+import driftwood.smell.detect.nothing.NothingSighting.Kind;
+import driftwood.source.Language;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** The routines of a project that give null for "nothing", with those that only hand it on. */
+final class Sources {
+    private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
+
+    private final Program program;
+    private final Map<String, RoutineOutline> routines = new HashMap<>();
+    private final Map<String, Source> sources = new LinkedHashMap<>();
+    private final Map<RoutineOutline, String> roots = new HashMap<>();
+    private final Map<String, Source> origins = new HashMap<>();
+
+    /**
+     * A source of nothing: a routine and those that override it.
+     *
+     * @param symbol   of the topmost declaration in the project
+     * @param file     of the first routine that gives null
+     * @param routine  that routine
+     * @param yields   each null return with its condition
+     * @param routines symbols of all that give null
+     */
+    record Source(String symbol, String file, RoutineOutline routine, List<Evidence> yields, Set<String> routines) {
+    }
+
+    /** A routine that hands on a result. @param meant symbols of what it may have called */
+    private record Handed(Seen<NothingSighting> seen, Set<String> meant) {
+    }
+
+    private Sources(Program program) {
+        this.program = program;
+        for (TypeOutline type : program.types()) {
+            type.routines().forEach(routine -> routines.put(routine.symbol(), routine));
+        }
+    }
+
+    static Sources of(Program program, List<Seen<NothingSighting>> sighted) {
+        Sources sources = new Sources(program);
+        for (Seen<NothingSighting> seen : sighted) {
+            if (seen.sighting().kind() == Kind.YIELDS) {
+                sources.add(seen, "returns " + Language.nothingIn(seen.file()) + " " + seen.sighting().note());
+            } else if (seen.sighting().kind() == Kind.HANDS_ON && sources.isLookUp(seen.sighting())) {
+                sources.add(seen, "hands on a look-up that may find nothing");
+            }
+        }
+        List<Handed> handed = new ArrayList<>();
+        for (Seen<NothingSighting> seen : sighted) {
+            NothingSighting each = seen.sighting();
+            Set<String> meant = each.kind() == Kind.HANDS_ON ? sources.meant(each.trail(), each.within()) : Set.of();
+            if (!meant.isEmpty()) {
+                handed.add(new Handed(seen, meant));
+            }
+        }
+        boolean grown = true;
+        while (grown) {
+            grown = false;
+            for (Handed entry : handed) {
+                Seen<NothingSighting> seen = entry.seen();
+                NothingSighting each = seen.sighting();
+                Source origin = sources.sourceOf(entry.meant()).orElse(null);
+                if (origin != null && !sources.knows(each.routine())
+                        && sources.add(seen, "hands on the " + Language.nothingIn(seen.file()) + " of "
+                        + each.trail().lastName() + "()")) {
+                    grown = true;
+                    sources.handedOn(each.routine(), origin);
+                }
+            }
+        }
+        return sources;
+    }
+
+    /** A source that only hands on what one other gives is no cause of its own. */
+    private void handedOn(String routine, Source origin) {
+        Source source = sources.get(program.rootOf(routines.get(routine)).symbol());
+        boolean first = source.yields().size() == 1;
+        if (first && source != origin) {
+            origins.put(source.symbol(), origin);
+        } else {
+            origins.remove(source.symbol());
+        }
+    }
+
+    private Source originOf(Source source) {
+        Source at = source;
+        for (int i = 0; i < origins.size() && origins.containsKey(at.symbol()); i++) {
+            at = origins.get(at.symbol());
+        }
+        return at;
+    }
+
+    private boolean knows(String routine) {
+        RoutineOutline outline = routines.get(routine);
+        return outline == null || Optional.ofNullable(sources.get(program.rootOf(outline).symbol()))
+                .map(source -> source.routines().contains(routine)).orElse(false);
+    }
+
+    /** A look-up in a map: what is not there comes back as null. */
+    private boolean isLookUp(NothingSighting each) {
+        return each.trail().lastName().equals("get") && Trail.argumentsOf(each.trail().last()) == 1
+                && program.typeOf(each.trail().owner(), each.within())
+                .filter(value -> MAP.matcher(value.ref().simpleName()).matches()).isPresent()
+                && program.projectType(each.trail().owner(), each.within()).isEmpty();
+    }
+
+    /** @return whether it was taken: contracts of foreign types cannot be changed here */
+    private boolean add(Seen<NothingSighting> seen, String note) {
+        RoutineOutline routine = routines.get(seen.sighting().routine());
+        if (routine == null || routine.isConstructor()) {
+            return false;
+        }
+        RoutineOutline root = program.rootOf(routine);
+        if (root.traits().isAnnotated("Override")) {
+            return false;
+        }
+        Source source = sources.computeIfAbsent(root.symbol(), key -> new Source(root.symbol(), seen.file(), routine,
+                new ArrayList<>(), new HashSet<>()));
+        source.yields().add(new Evidence(seen.file(), seen.sighting().line(), seen.sighting().endLine(), note));
+        source.yields().sort(Comparator.comparing(Evidence::file).thenComparingInt(Evidence::line));
+        source.routines().add(routine.symbol());
+        return true;
+    }
+
+    Source get(String symbol) {
+        return sources.get(symbol);
+    }
+
+    /** The source that a call means; empty where it means none, or where overloads leave it open. */
+    Optional<Source> sourceOf(Trail call, String within) {
+        return sourceOf(meant(call, within));
+    }
+
+    /** Symbols of the topmost declarations that a call may mean. */
+    private Set<String> meant(Trail call, String within) {
+        List<RoutineOutline> found = program.routinesAt(call, within);
+        if (found.isEmpty()) {
+            return Set.of();
+        }
+        Set<String> symbols = new LinkedHashSet<>();
+        found.forEach(each -> symbols.add(roots.computeIfAbsent(each, key -> program.rootOf(key).symbol())));
+        return symbols;
+    }
+
+    private Optional<Source> sourceOf(Set<String> meant) {
+        Source found = null;
+        for (String symbol : meant) {
+            Source source = sources.get(symbol);
+            if (source == null || found != null && found != source) {
+                return Optional.empty();
+            }
+            found = source;
+        }
+        return Optional.ofNullable(found).map(this::originOf);
+    }
+}

@@ -1,0 +1,184 @@
+package driftwood.smell.detect.wiring;
+
+import driftwood.program.FieldOutline;
+import driftwood.program.Program;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Listing;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Settings;
+import driftwood.smell.Smell;
+import driftwood.smell.see.creation.Birth;
+import driftwood.smell.see.creation.Birth.How;
+import driftwood.smell.see.reach.Reach;
+import driftwood.smell.see.reach.Reaching;
+import driftwood.smell.see.reach.Resource;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * hard-coded-instantiation: a class with work of its own creates a collaborator that reaches outside (a file, the
+ * network, the clock, randomness, a database), uses it, and cannot be given another. Not: composition roots, value
+ * objects, exceptions, nested parts, creations only returned, defaults that callers can override. (Catalogue,
+ * hard-coded-instantiation; Feathers, Working Effectively with Legacy Code: parameterize constructor.)
+ */
+public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
+    private static final Smell SMELL = new Smell("hard-coded-instantiation", "hc", "Hard-coded instantiation",
+            "A class creates a collaborator that talks to the world outside, and cannot be given another. A test of the "
+                    + "class is a test of the file, the network or the clock as well.",
+            "Composition roots, factories and builders; value objects and exceptions; creations that are only "
+                    + "returned; defaults that a caller can override.",
+            """
+            final class Arrivals {
+                private final TideGauge gauge = new TideGauge();   // reads /dev/ttyS0
+                boolean mayEnter(Vessel vessel) { return gauge.depth() > vessel.draught(); }
+            }
+            """);
+
+    private static final Pattern ACCESSOR = Pattern.compile("(get|is|has|set)[A-Z_].*|toString|equals|hashCode");
+
+    private final Roots roots;
+
+    public HardCodedInstantiation(Settings settings) {
+        this.roots = new Roots(settings);
+    }
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Reaching.Fact> seer() {
+        return Reaching.INSTANCE;
+    }
+
+    /** The creations of one collaborator in one class. */
+    private record Group(TypeOutline client, TypeOutline collaborator, String file, List<Birth> births) {
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
+        Map<String, List<Reach>> reaches = new LinkedHashMap<>();
+        for (Seen<Reaching.Fact> seen : sighted) {
+            seen.sighting().reach().filter(each -> each.isEssential(isPrivate(each, program))).ifPresent(each ->
+                    reaches.computeIfAbsent(each.type(), key -> new ArrayList<>()).add(each));
+        }
+        reaches.entrySet().removeIf(each -> isAside(each.getKey(), each.getValue(), program));
+        Map<String, Group> groups = new LinkedHashMap<>();
+        for (Seen<Reaching.Fact> seen : sighted) {
+            if (!seen.test() && seen.sighting().birth().isPresent()) {
+                gather(seen.file(), seen.sighting().birth().get(), reaches, program, groups);
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        for (Group group : groups.values()) {
+            findings.add(finding(group, reaches.get(group.collaborator().name()), program));
+        }
+        return findings;
+    }
+
+    /** A type that does other things and prints something beside them. */
+    private static boolean isAside(String type, List<Reach> reaches, Program program) {
+        Set<String> printing = new HashSet<>();
+        reaches.forEach(each -> printing.add(each.routine()));
+        long working = program.type(type).stream().flatMap(each -> each.routines().stream())
+                .filter(each -> each.hasBody() && !each.isConstructor()).count();
+        return reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CONSOLE)
+                && printing.size() * 2L < working;
+    }
+
+    private static boolean isPrivate(Reach reach, Program program) {
+        return program.type(reach.type()).stream().flatMap(type -> type.routines().stream())
+                .anyMatch(each -> each.traits().isPrivate() && each.symbol().equals(reach.routine()));
+    }
+
+    private void gather(String file, Birth birth, Map<String, List<Reach>> reaches, Program program,
+            Map<String, Group> groups) {
+        boolean kept = birth.how() == How.FIELD || birth.how() == How.RECEIVER
+                || birth.how() == How.LOCAL && birth.used() && !birth.leaves();
+        Optional<TypeOutline> client = program.type(birth.within());
+        if (!kept || birth.fallback() || client.isEmpty() || client.get().anonymous()) {
+            return;
+        }
+        Optional<TypeOutline> made = program.resolve(new TypeRef(birth.created()), client.get())
+                .filter(type -> reaches.containsKey(type.name()) && type.behaves()
+                        && !top(type, program).equals(top(client.get(), program)));
+        if (made.isEmpty() || roots.isRoot(client.get(), program) || !works(client.get())
+                || canBeGiven(client.get(), made.get(), program)
+                || birth.how() == How.FIELD && !uses(client.get(), birth.name(), program)) {
+            return;
+        }
+        groups.computeIfAbsent(client.get().name() + " " + made.get().name(), key ->
+                new Group(client.get(), made.get(), file, new ArrayList<>())).births().add(birth);
+    }
+
+    private static TypeOutline top(TypeOutline type, Program program) {
+        return program.type(type.outer()).filter(outer -> !outer.isModule()).map(outer -> top(outer, program)).orElse(type);
+    }
+
+    private static boolean works(TypeOutline client) {
+        return client.routines().stream().anyMatch(each -> !each.isConstructor() && each.hasBody()
+                && !each.traits().isStatic() && !(each.brief() && ACCESSOR.matcher(each.name()).matches()));
+    }
+
+    /** A constructor or a setter takes one: what is created inside is a default. */
+    private static boolean canBeGiven(TypeOutline client, TypeOutline made, Program program) {
+        List<TypeOutline> kinds = new ArrayList<>(program.ancestors(made));
+        kinds.add(made);
+        return client.routines().stream().filter(each -> each.isConstructor() || each.name().startsWith("set"))
+                .flatMap(each -> each.parameters().stream())
+                .anyMatch(each -> program.resolve(each.type(), client).map(kinds::contains).orElse(false));
+    }
+
+    private static boolean uses(TypeOutline client, String field, Program program) {
+        return program.callsIn(program.fileOf(client)).stream().anyMatch(call -> !call.trail().steps().isEmpty()
+                && (call.trail().head().equals(field) || call.trail().steps().get(0).equals(field))
+                && call.within().startsWith(client.name()));
+    }
+
+    private static Finding finding(Group group, List<Reach> reaches, Program program) {
+        TypeOutline made = group.collaborator();
+        List<String> reached = reaches.stream().map(each -> each.resource().title()).distinct().toList();
+        List<TypeOutline> abstractions = program.ancestors(made).stream().filter(each -> !each.isConcrete()).toList();
+        List<Evidence> evidence = new ArrayList<>();
+        List<Place> places = new ArrayList<>();
+        for (Birth birth : group.births()) {
+            evidence.add(new Evidence(group.file(), birth.line(), birth.line(), "creates " + made.simpleName()));
+            places.add(new Place(group.file(), birth.line(), birth.line(), birth.routine(), "creates one"));
+        }
+        Reach first = reaches.get(0);
+        evidence.add(new Evidence(made.file(), first.line(), first.line(), made.simpleName() + " reaches "
+                + Listing.of(reached)));
+        evidence.add(abstractions.isEmpty()
+                ? new Evidence(made.file(), made.line(), made.line(), "no abstraction of it exists yet to be given instead")
+                : new Evidence(abstractions.get(0).file(), abstractions.get(0).line(), abstractions.get(0).line(),
+                        abstractions.get(0).simpleName() + " could be asked for instead"));
+        Drag drag = Drag.of(group.births().size(), 1, reached.size())
+                .risk(true, 0.5, "no test can use the class without " + first.resource().kind().title())
+                .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet").build();
+        Birth birth = group.births().get(0);
+        Optional<FieldOutline> field = birth.how() == How.FIELD ? group.client().field(birth.name()) : Optional.empty();
+        Detail detail = new Detail.Gathered("kind of " + made.simpleName(), List.of(new Part("client", List.of(group.client().simpleName())), new Part("collaborator", List.of(made.simpleName()))), places.subList(1,
+                places.size()));
+        String symbol = field.map(each -> group.client().name() + "#" + each.name()).orElse(birth.routine());
+        return SMELL.finding(new Spot(group.file(), birth.line(), birth.line(), symbol), drag, "creates its own "
+                + made.simpleName() + ", which reaches " + Listing.of(reached) + ", and cannot be given another", evidence,
+                detail);
+    }
+}

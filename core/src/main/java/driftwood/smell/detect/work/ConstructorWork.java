@@ -1,0 +1,134 @@
+package driftwood.smell.detect.work;
+
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail;
+import driftwood.smell.Detail.Part;
+import driftwood.smell.Detector;
+import driftwood.smell.Drag;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Finding.Spot;
+import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Smell;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * constructor-work: a constructor that does more than take its values: effects on others in loops and branches, input
+ * and output, handing itself out, calls to its own overridable routines. Not: checks that throw, defensive copies,
+ * computation on the arguments, creating and filling its own parts, delegation. (Catalogue, constructor-work; Bloch,
+ * Effective Java, item 19; Hevery, "Flaw: constructor does real work".)
+ */
+public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
+    private static final Smell SMELL = new Smell("constructor-work", "cw", "Work in the constructor",
+            "A constructor does more than take its values: it reads, writes, registers itself or calls what a "
+                    + "subclass may override. Nobody can have the object without the work, least of all a test.",
+            "Checks that throw; defensive copies; empty collections; computation on the arguments; creating and "
+                    + "filling its own parts; delegation to another constructor.",
+            """
+            TideTable(Path file) {
+                for (String line : Files.readAllLines(file)) {
+                    add(line);
+                }
+            }
+            """);
+
+    /** What a constructor does beside taking its values. */
+    public enum Kind {
+        EFFECT_IN_LOOP, EFFECT_IN_BRANCH, RESOURCE, HANDS_ITSELF_OUT, OWN_ROUTINE
+    }
+
+    /**
+     * One deed of a constructor.
+     *
+     * @param kind    of the deed
+     * @param type    the constructor's
+     * @param routine symbol of the constructor
+     * @param what    as written; the resource for RESOURCE; the routine's name for OWN_ROUTINE
+     * @param arguments of a call to an own routine
+     * @param line    of the deed
+     */
+    public record Deed(Kind kind, String type, String routine, String what, int arguments, int line) {
+    }
+
+    @Override
+    public Smell smell() {
+        return SMELL;
+    }
+
+    @Override
+    public Seer<Deed> seer() {
+        return ConstructorWorkSeer.INSTANCE;
+    }
+
+    @Override
+    public List<Finding> judge(Program program, List<Seen<Deed>> sighted) {
+        Map<String, List<Deed>> byRoutine = new LinkedHashMap<>();
+        for (Seen<Deed> seen : sighted) {
+            if (!seen.test() && isWork(seen.sighting(), program)) {
+                byRoutine.computeIfAbsent(seen.sighting().routine(), key -> new ArrayList<>()).add(seen.sighting());
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        byRoutine.forEach((symbol, deeds) -> {
+            Optional<TypeOutline> type = program.type(deeds.get(0).type());
+            type.flatMap(found -> found.routines().stream().filter(each -> each.symbol().equals(symbol)).findFirst())
+                    .ifPresent(routine -> findings.add(finding(type.get(), routine, deeds)));
+        });
+        return findings;
+    }
+
+    private static boolean isWork(Deed deed, Program program) {
+        Optional<TypeOutline> type = program.type(deed.type());
+        if (type.isEmpty() || type.get().anonymous()) {
+            return false;
+        }
+        return deed.kind() != Kind.OWN_ROUTINE || isOverridden(deed, type.get(), program);
+    }
+
+    /** Only what some subclass in sight does override, or must, is a trap; the rest is a matter of taste. */
+    private static boolean isOverridden(Deed deed, TypeOutline type, Program program) {
+        Optional<RoutineOutline> called = type.routines().stream().filter(each -> each.name().equals(deed.what())
+                && each.takes(deed.arguments()) && !each.isConstructor()).findFirst();
+        if (called.isEmpty() || called.get().traits().isPrivate() || called.get().traits().isStatic()
+                || called.get().traits().isFinal() || type.traits().isFinal()) {
+            return false;
+        }
+        return called.get().traits().isAbstract() || program.descendants(type).stream()
+                .anyMatch(child -> child.routines().stream().anyMatch(each -> each.name().equals(deed.what())
+                        && each.parameters().size() == called.get().parameters().size() && !each.traits().isStatic()));
+    }
+
+    private static Finding finding(TypeOutline type, RoutineOutline constructor, List<Deed> deeds) {
+        List<Evidence> evidence = new ArrayList<>();
+        deeds.forEach(deed -> evidence.add(new Evidence(type.file(), deed.line(), deed.line(), says(deed))));
+        boolean overridable = deeds.stream().anyMatch(each -> each.kind() == Kind.OWN_ROUTINE);
+        boolean escapes = deeds.stream().anyMatch(each -> each.kind() == Kind.HANDS_ITSELF_OUT);
+        boolean outside = deeds.stream().anyMatch(each -> each.kind() == Kind.RESOURCE);
+        Drag drag = Drag.of(1, 1, deeds.size())
+                .risk(overridable, 0.9, "an overriding routine runs before the subclass has its values")
+                .risk(escapes, 0.6, "others see the object before it is whole")
+                .risk(outside, 0.6, "no test can have the object without the outside world").build();
+        Detail detail = new Detail.Gathered("way to make a " + type.simpleName(), List.of(new Part("type", List.of(type.simpleName()))), List.of());
+        String first = says(deeds.get(0));
+        return SMELL.finding(Spot.of(constructor, type.file()), drag, "the constructor does more than take its values: "
+                + first + (deeds.size() > 1 ? ", and " + (deeds.size() - 1) + " more" : ""), evidence, detail);
+    }
+
+    private static String says(Deed deed) {
+        return switch (deed.kind()) {
+            case EFFECT_IN_LOOP -> "acts on others in a loop: " + deed.what();
+            case EFFECT_IN_BRANCH -> "acts on others under a condition: " + deed.what();
+            case RESOURCE -> "reaches outside: " + deed.what();
+            case HANDS_ITSELF_OUT -> "hands itself out: " + deed.what();
+            case OWN_ROUTINE -> "calls its own overridable " + deed.what() + "()";
+        };
+    }
+}

@@ -1,2 +1,0 @@
-/** What code reaches outside of itself: files, the network, the clock, randomness. */
-package driftwood.smell.reach;

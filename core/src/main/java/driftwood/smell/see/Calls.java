@@ -1,0 +1,106 @@
+package driftwood.smell.see;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Place;
+import driftwood.source.Language;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Who calls constructors and creation routines, from inside their type and from outside. */
+public final class Calls {
+    private final Program program;
+
+    public Calls(Program program) {
+        this.program = program;
+    }
+
+    /** Calls inside a routine to a routine of its own type, or to "this" and "super". */
+    public List<CallFact> inside(RoutineOutline caller, String name) {
+        return program.callsBy(caller).stream()
+                .filter(call -> call.trail().start() == Trail.Start.THIS && call.trail().steps().size() == 1
+                        && call.trail().lastName().equals(name)).toList();
+    }
+
+    /** Creations inside a routine. */
+    public List<CreationFact> creationsIn(TypeOutline type, RoutineOutline caller) {
+        return program.creations(type).stream().filter(each -> each.routine().equals(caller.symbol())).toList();
+    }
+
+    /** Call sites outside the type; those that fill optional parts with nothing say so in their note. */
+    public List<Place> outside(TypeOutline type, RoutineOutline routine) {
+        List<Place> places = new ArrayList<>();
+        if (routine.isConstructor()) {
+            for (CreationFact creation : program.creations(type)) {
+                if (isOutside(type, creation.within()) && routine.takes(creation.arguments().size())) {
+                    places.add(place(creation.within(), creation.routine(), creation.line(), routine,
+                            creation.arguments()));
+                }
+            }
+            return places;
+        }
+        for (CallFact call : program.callsOf(routine.name())) {
+            if (isOutside(type, call.within()) && routine.takes(Trail.argumentsOf(call.trail().last()))
+                    && program.routinesAt(call.trail(), call.within()).contains(routine)) {
+                places.add(place(call.within(), call.routine(), call.line(), routine, call.arguments()));
+            }
+        }
+        return places;
+    }
+
+    private Place place(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
+        List<String> filled = new ArrayList<>();
+        String file = program.type(within).map(TypeOutline::file).orElse("");
+        for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
+            String keyword = arguments.get(i).keyword();
+            if (arguments.get(i).isFiller()) {
+                filled.add((keyword.isEmpty() ? called.parameters().get(i).name() : keyword) + " with "
+                        + Language.spelledIn(file, arguments.get(i).name()));
+            }
+        }
+        return new Place(file, line, line, routine, filled.isEmpty() ? "calls it" : "fills " + String.join(", ", filled));
+    }
+
+    public List<Place> withFillers(TypeOutline type, RoutineOutline constructor) {
+        return outside(type, constructor).stream().filter(place -> place.note().startsWith("fills")
+                && counts(type, place.symbol())).toList();
+    }
+
+    /** What callers outside pass for one parameter. */
+    public List<Argument> argumentsAt(TypeOutline type, RoutineOutline constructor, int at) {
+        return program.creations(type).stream()
+                .filter(each -> isOutside(type, each.within()) && counts(type, each.within())
+                        && each.arguments().size() == constructor.parameters().size())
+                .map(each -> each.arguments().get(at)).toList();
+    }
+
+    /** Whether somebody outside passes so many arguments or more without naming them. */
+    public boolean isCalledByPosition(TypeOutline type, RoutineOutline constructor, int least) {
+        return program.creations(type).stream().filter(each -> isOutside(type, each.within()) && counts(type, each.within())
+                && constructor.takes(each.arguments().size())).anyMatch(each -> each.arguments().stream()
+                .filter(argument -> argument.keyword().isEmpty()).count() >= least);
+    }
+
+    /** Whether a builder of its own already stands beside the constructors. */
+    public boolean hasBuilder(TypeOutline type) {
+        return program.nestedIn(type).stream().anyMatch(each -> each.simpleName().endsWith("Builder"));
+    }
+
+    /** What only tests pass, to see it refused, says nothing of the project's own needs. @param place a symbol */
+    public boolean counts(TypeOutline type, String place) {
+        int hash = place.indexOf('#');
+        boolean test = program.type(hash < 0 ? place : place.substring(0, hash))
+                .map(found -> program.fileOf(found).test()).orElse(false);
+        return !test || program.fileOf(type).test();
+    }
+
+    /** Calls inside the type itself, its nested types included, do not count. */
+    private static boolean isOutside(TypeOutline type, String within) {
+        return !within.equals(type.name()) && !within.startsWith(type.name() + ".");
+    }
+}

@@ -1,0 +1,319 @@
+package driftwood.smell.see.chain;
+
+import driftwood.program.Trail;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Chain;
+import driftwood.smell.Chain.Form;
+import driftwood.smell.Chain.Label;
+import driftwood.smell.Chain.Subject;
+import driftwood.smell.see.chain.Labels.Question;
+import driftwood.source.Language;
+import driftwood.tree.*;
+import driftwood.tree.Arm;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
+final class ChainWalk extends Walk {
+    private final List<Chain> chains = new ArrayList<>();
+    private final Labels labels;
+    private final Bodies bodies;
+    private final Deeds deeds;
+    private final Set<Node> taken = Collections.newSetFromMap(new IdentityHashMap<>());
+    private int loops;
+
+    ChainWalk(FileTree file) {
+        super(file);
+        this.labels = new Labels(this::trail, file.source().text(), Language.nothingIn(file.file().path()));
+        this.bodies = new Bodies(file.source().text());
+        this.deeds = new Deeds(file, this::trail);
+    }
+
+    List<Chain> chains() {
+        scan(file.unit());
+        return chains;
+    }
+
+    /** One arm before it is known which subject the chain is on. */
+    private record Draft(Node condition, Optional<Question> question, List<Node> body, int start, int end) {
+        String subject(Labels labels) {
+            return question.map(asked -> labels.text(asked.subject())).orElse("");
+        }
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        int outer = loops;
+        loops = 0;
+        super.visitRoutine(routine);
+        loops = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitLoop(Loop loop) {
+        loops++;
+        super.visitLoop(loop);
+        loops--;
+        return null;
+    }
+
+    /** Statements are visited one by one, so that locals declared before a chain are known when it is read. */
+    @Override
+    public Void visitBlock(Block block) {
+        List<Node> statements = block.statements();
+        for (int i = 0; i < statements.size(); i++) {
+            if (statements.get(i) instanceof If && !taken.contains(statements.get(i))) {
+                pending.put(statements.get(i), statements.subList(i, statements.size()));
+            }
+        }
+        return super.visitBlock(block);
+    }
+
+    private final Map<Node, List<Node>> pending = new IdentityHashMap<>();
+
+    @Override
+    public Void visitArm(Arm arm) {
+        for (int i = 0; i < arm.body().size(); i++) {
+            if (arm.body().get(i) instanceof If) {
+                pending.put(arm.body().get(i), arm.body().subList(i, arm.body().size()));
+            }
+        }
+        return super.visitArm(arm);
+    }
+
+    @Override
+    public Void visitIf(If branch) {
+        List<Node> rest = pending.remove(branch);
+        if (!taken.contains(branch)) {
+            run(rest == null ? List.of(branch) : rest);
+        }
+        return visitNode(branch);
+    }
+
+    /** Reads a ladder, or a run of ladders that follow one another. @param rest begins with the first If */
+    private void run(List<Node> rest) {
+        List<Draft> drafts = new ArrayList<>();
+        Optional<Node> otherwise = ladder((If) rest.get(0), drafts);
+        if (otherwise.isPresent()) {
+            emit(Form.LADDER, drafts, List.of(otherwise.get()), rest.size() == 1);
+            return;
+        }
+        int ladderSize = drafts.size();
+        boolean leaves = drafts.stream().allMatch(draft -> Exits.leaves(draft.body().get(0)));
+        int next = 1;
+        Optional<Node> last = Optional.empty();
+        while (next < rest.size() && last.isEmpty() && rest.get(next) instanceof If following
+                && (leaves || sameSubject(drafts.get(0), following))) {
+            List<Draft> more = new ArrayList<>();
+            last = ladder(following, more);
+            drafts.addAll(more);
+            taken.add(following);
+            leaves = leaves && more.stream().allMatch(draft -> Exits.leaves(draft.body().get(0)));
+            next++;
+        }
+        List<Node> behind = last.map(List::of).orElse(leaves ? List.copyOf(rest.subList(next, rest.size())) : List.of());
+        boolean whole = last.isPresent() ? next == rest.size() : leaves || next == rest.size();
+        emit(drafts.size() > ladderSize || !behind.isEmpty() ? Form.GUARDS : Form.LADDER, drafts, behind, whole);
+    }
+
+    private boolean sameSubject(Draft first, If following) {
+        Optional<Question> question = labels.ask(following.condition());
+        return question.isPresent() && !first.subject(labels).isEmpty()
+                && labels.text(question.get().subject()).equals(first.subject(labels));
+    }
+
+    /** Adds the arms of an if-else ladder. @return its final else */
+    private Optional<Node> ladder(If first, List<Draft> drafts) {
+        Node at = first;
+        while (true) {
+            if (!(at instanceof If branch)) {
+                return Optional.of(at);
+            }
+            taken.add(branch);
+            drafts.add(new Draft(branch.condition(), labels.ask(branch.condition()), List.of(branch.then()),
+                    branch.start(), branch.then().end()));
+            if (branch.otherwise().isEmpty()) {
+                return Optional.empty();
+            }
+            at = branch.otherwise().get();
+            if (at instanceof Block block && block.statements().size() == 1
+                    && block.statements().get(0) instanceof If inner) {
+                at = inner;
+            }
+        }
+    }
+
+    /** Cuts a run into chains on one subject each, and keeps the whole where arms create. */
+    private void emit(Form form, List<Draft> drafts, List<Node> otherwise, boolean whole) {
+        boolean creates = drafts.stream().anyMatch(draft -> bodies.product(draft.body()).isPresent());
+        if (drafts.size() + (otherwise.isEmpty() ? 0 : 1) < 2 || drafts.size() < 2 && !creates
+                && !callsDiffer(drafts.get(0), otherwise)) {
+            return;
+        }
+        List<Draft> asked = drafts;
+        Optional<Question> main = mainQuestion(asked);
+        if (main.isEmpty()) {
+            asked = asked(drafts, labels::limit);
+            main = mainQuestion(asked);
+        }
+        if (main.isEmpty()) {
+            asked = asked(drafts, labels::candidate);
+            main = mainQuestion(asked);
+        }
+        chains.add(chain(form, asked, otherwise, main, whole));
+    }
+
+    /** One condition, and on either side one call of a different routine for the same end. */
+    private boolean callsDiffer(Draft only, List<Node> otherwise) {
+        Optional<Chain.Deed> here = deeds.of(List.of(only.condition()), only.body());
+        Optional<Chain.Deed> there = here.flatMap(deed -> deeds.of(List.of(only.condition()), otherwise));
+        return there.isPresent() && here.get().alone() && there.get().alone() && !here.get().use().isEmpty()
+                && here.get().use().equals(there.get().use()) && here.get().call().isCall() && there.get().call().isCall()
+                && !here.get().call().last().equals(there.get().call().last());
+    }
+
+    private static List<Draft> asked(List<Draft> drafts, Function<Node, Optional<Question>> ask) {
+        return drafts.stream().map(each -> new Draft(each.condition(), ask.apply(each.condition()), each.body(),
+                each.start(), each.end())).toList();
+    }
+
+    private Optional<Question> mainQuestion(List<Draft> drafts) {
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        for (Draft draft : drafts) {
+            if (draft.question().isPresent()) {
+                counts.merge(draft.subject(labels), 1, Integer::sum);
+            }
+        }
+        String best = counts.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse("");
+        return drafts.stream().filter(draft -> draft.question().isPresent() && draft.subject(labels).equals(best))
+                .findFirst().flatMap(Draft::question);
+    }
+
+    private Chain chain(Form form, List<Draft> drafts, List<Node> otherwise, Optional<Question> main, boolean whole) {
+        Subject subject = main.map(question -> subject(question.subject())).orElse(Subject.NONE);
+        List<Chain.Arm> arms = new ArrayList<>();
+        for (Draft draft : drafts) {
+            boolean onSubject = draft.question().isPresent() && draft.subject(labels).equals(subject.text());
+            List<Label> own = onSubject ? draft.question().get().labels() : List.of(labels.other(draft.condition()));
+            boolean guarded = onSubject && draft.question().get().guarded();
+            arms.add(arm(draft.start(), draft.end(), own, guarded, List.of(draft.condition()), draft.body()));
+        }
+        int end = otherwise.isEmpty() || form == Form.GUARDS ? drafts.get(drafts.size() - 1).end()
+                : otherwise.get(otherwise.size() - 1).end();
+        return new Chain(type(), member(), file.lines().lineOf(drafts.get(0).start()),
+                file.lines().lineOf(Math.max(0, end - 1)), form, subject, arms, otherwise(otherwise), loops > 0,
+                whole && isAlone(drafts.get(0).start(), otherwise));
+    }
+
+    private Optional<Chain.Arm> otherwise(List<Node> body) {
+        return body.isEmpty() ? Optional.empty()
+                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body));
+    }
+
+    private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> asked, List<Node> body) {
+        List<Node> statements = Bodies.statements(body);
+        String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
+        return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
+                bodies.work(body), does, bodies.product(body), Bodies.casts(body), deeds.of(asked, body));
+    }
+
+    private static String withoutEnd(String statement) {
+        return statement.endsWith(";") ? statement.substring(0, statement.length() - 1) : statement;
+    }
+
+    private Subject subject(Node node) {
+        Trail trail = trail(node);
+        return new Subject(labels.text(node).replaceAll("\\s+", ""), trail, Labels.isPlain(node));
+    }
+
+    /** Whether the routine's body is this decision alone: before it stand only checks that throw and plain locals. */
+    private boolean isAlone(int start, List<Node> behind) {
+        if (routine().isEmpty() || routine().get().body().isEmpty() || loops > 0
+                || Bodies.statements(behind).size() > 1) {
+            return false;
+        }
+        for (Node statement : routine().get().body().get().statements()) {
+            if (statement.start() <= start && start < statement.end()) {
+                return true;
+            }
+            boolean check = statement instanceof If guard && guard.otherwise().isEmpty()
+                    && bodies.work(List.of(guard.then())) == Chain.Work.THROWS;
+            boolean requirement = statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
+                    && call.name().startsWith("require");
+            boolean declared = statement instanceof Local local
+                    && !(local.initial().isPresent() && local.initial().get() instanceof Creation);
+            if (statement.end() <= start && !check && !requirement && !declared) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    @Override
+    public Void visitMatch(Match match) {
+        List<Chain.Arm> arms = new ArrayList<>();
+        List<Label> waiting = new ArrayList<>();
+        Optional<Chain.Arm> otherwise = Optional.empty();
+        int from = -1;
+        for (Arm arm : match.arms()) {
+            arm.labels().forEach(label -> waiting.add(labels.ofMatch(label)));
+            from = from < 0 ? arm.start() : from;
+            boolean empty = arm.body().isEmpty() && arm.fallsThrough();
+            if (arm.isDefault()) {
+                otherwise = Optional.of(arm(from, arm.end(), List.copyOf(waiting), false, List.of(), arm.body()));
+            } else if (empty) {
+                continue;
+            } else {
+                arms.add(arm(from, arm.end(), List.copyOf(waiting), arm.guard().isPresent(), arm.labels(),
+                        arm.body()));
+            }
+            waiting.clear();
+            from = -1;
+        }
+        boolean creates = arms.stream().anyMatch(arm -> arm.product().isPresent());
+        if (arms.size() >= 2 || arms.size() == 1 && otherwise.isPresent() && creates) {
+            chains.add(new Chain(type(), member(), file.line(match), file.endLine(match),
+                    match.expression() ? Form.MATCH_VALUE : Form.MATCH, subject(match.subject()), arms, otherwise,
+                    loops > 0, isAlone(match.start(), List.of()) && isLast(match)));
+        }
+        return visitNode(match);
+    }
+
+    /** Whether nothing but a final return or throw follows a decision in its routine. */
+    private boolean isLast(Node node) {
+        List<Node> statements = routine().flatMap(Routine::body).map(Block::statements).orElse(List.of());
+        List<Node> behind = new ArrayList<>();
+        for (Node statement : statements) {
+            if (statement.start() >= node.end()) {
+                behind.add(statement);
+            }
+        }
+        List<Node> left = Bodies.statements(behind);
+        return left.isEmpty() || left.size() == 1 && bodies.work(left) != Chain.Work.ACTS;
+    }
+
+    @Override
+    public Void visitConditional(Conditional conditional) {
+        if (!taken.contains(conditional)) {
+            List<Draft> drafts = new ArrayList<>();
+            Node at = conditional;
+            while (at instanceof Conditional next) {
+                taken.add(next);
+                drafts.add(new Draft(next.condition(), labels.ask(next.condition()), List.of(next.then()),
+                        next.start(), next.then().end()));
+                at = next.otherwise();
+            }
+            emit(Form.CONDITIONAL, drafts, List.of(at), isLast(conditional));
+        }
+        return visitNode(conditional);
+    }
+}

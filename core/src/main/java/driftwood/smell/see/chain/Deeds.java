@@ -1,0 +1,82 @@
+package driftwood.smell.see.chain;
+
+import driftwood.program.Trail;
+import driftwood.read.FileTree;
+import driftwood.smell.Chain.Deed;
+import driftwood.tree.*;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** Finds the one call that the body of an arm comes down to. */
+final class Deeds {
+    private final FileTree file;
+    private final Function<Node, Trail> trails;
+
+    /** @param trails the way to a value, as seen before the arm */
+    Deeds(FileTree file, Function<Node, Trail> trails) {
+        this.file = file;
+        this.trails = trails;
+    }
+
+    /** @param asked the condition or labels of the arm, which may bind names @param body of the arm */
+    Optional<Deed> of(List<Node> asked, List<Node> body) {
+        List<Node> statements = Bodies.statements(body);
+        if (statements.isEmpty()) {
+            return Optional.empty();
+        }
+        return last(statements.get(statements.size() - 1), asked, body)
+                .map(deed -> new Deed(deed.call(), deed.use(), deed.text(), statements.size() == 1));
+    }
+
+    private Optional<Deed> last(Node statement, List<Node> asked, List<Node> body) {
+        Map<String, TypeRef> held = held(asked, body);
+        // driftwood: leave type-switch because three shapes are asked for, and any other statement is none of them
+        if (statement instanceof Return back) {
+            return back.value().flatMap(value -> deed(value, "return", held));
+        }
+        if (statement instanceof Jump jump) {
+            return jump.value().flatMap(value -> deed(value, "return", held));
+        }
+        if (statement instanceof Evaluate evaluate) {
+            return evaluate.expression() instanceof Assignment assignment && assignment.operator().equals("=")
+                    ? deed(assignment.value(), "= " + assignment.target().text(file.source().text()), held)
+                    : deed(evaluate.expression(), "", held);
+        }
+        return statement instanceof Local ? Optional.empty() : deed(statement, "return", held);
+    }
+
+    private Optional<Deed> deed(Node value, String use, Map<String, TypeRef> held) {
+        Node bare = value instanceof Cast cast ? cast.value() : value;
+        if (!(bare instanceof Call call)) {
+            return Optional.empty();
+        }
+        Trail trail = call.receiver().filter(Name.class::isInstance).map(each -> held.get(((Name) each).name()))
+                .map(type -> Trail.typed(type).thenCall(call.name(), call.arguments().size()))
+                .orElseGet(() -> trails.apply(call));
+        return Optional.of(new Deed(trail, use, file.brief(call), true));
+    }
+
+    /** Names that the arm itself gives to the subject: bindings of patterns, locals that hold a cast. */
+    private Map<String, TypeRef> held(List<Node> asked, List<Node> body) {
+        Map<String, TypeRef> held = new HashMap<>();
+        for (Node each : asked) {
+            if (each instanceof TypeTest test && test.subject() instanceof Name name
+                    && file.file().language().isDuckTyped()) {
+                held.put(name.name(), test.type());
+            }
+            Search.all(each, TypeTest.class).forEach(test ->
+                    test.binding().ifPresent(name -> held.put(name, test.type())));
+        }
+        for (Node each : body) {
+            for (Node statement : Search.statements(each)) {
+                if (statement instanceof Local local && local.initial().orElse(local) instanceof Cast cast) {
+                    held.put(local.name(), cast.type());
+                }
+            }
+        }
+        return held;
+    }
+}

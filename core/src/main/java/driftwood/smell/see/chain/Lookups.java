@@ -1,0 +1,99 @@
+package driftwood.smell.see.chain;
+
+import driftwood.tree.Binary;
+import driftwood.tree.Call;
+import driftwood.tree.Cast;
+import driftwood.tree.EqualityTest;
+import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
+import driftwood.tree.Member;
+import driftwood.tree.Name;
+import driftwood.tree.Node;
+import driftwood.tree.NullTest;
+import driftwood.tree.Other;
+import driftwood.tree.TreeVisitor;
+import driftwood.tree.Unary;
+import java.util.Set;
+
+/** Tells lookups from computations: a literal, a constant, a text assembled from those, or one plain getter. */
+final class Lookups implements TreeVisitor<Boolean> {
+    private static final Lookups INSTANCE = new Lookups();
+
+    private static final Set<String> COLLECTIONS = Set.of("tuple", "list", "set", "dictionary", "expression_list");
+
+    private Lookups() {
+    }
+
+    static boolean isLookup(Node value) {
+        return value.accept(INSTANCE);
+    }
+
+    @Override
+    public Boolean visitNode(Node node) {
+        return false;
+    }
+
+    @Override
+    public Boolean visitLiteral(Literal literal) {
+        return true;
+    }
+
+    @Override
+    public Boolean visitName(Name name) {
+        return true;
+    }
+
+    @Override
+    public Boolean visitMember(Member member) {
+        return isLookup(member.receiver());
+    }
+
+    @Override
+    public Boolean visitCast(Cast cast) {
+        return isLookup(cast.value());
+    }
+
+    /** A tuple or list of such. */
+    @Override
+    public Boolean visitOther(Other other) {
+        return COLLECTIONS.contains(other.what()) && other.parts().stream().allMatch(Lookups::isLookup);
+    }
+
+    @Override
+    public Boolean visitUnary(Unary unary) {
+        return !unary.operator().equals("++") && !unary.operator().equals("--") && isLookup(unary.operand());
+    }
+
+    @Override
+    public Boolean visitBinary(Binary sum) {
+        return sum.operator().equals("+") && isLookup(sum.left()) && isLookup(sum.right()) && isText(sum);
+    }
+
+    /** A sum is a text where one of its parts is; a sum of numbers is a computation. */
+    private static boolean isText(Node node) {
+        return node instanceof Literal literal && literal.kind() == LiteralKind.STRING
+                || node instanceof Binary sum && (isText(sum.left()) || isText(sum.right()));
+    }
+
+    @Override
+    public Boolean visitEqualityTest(EqualityTest test) {
+        return isLookup(test.left()) && isLookup(test.right());
+    }
+
+    @Override
+    public Boolean visitNullTest(NullTest test) {
+        return isLookup(test.subject());
+    }
+
+    @Override
+    public Boolean visitCall(Call call) {
+        if (call.arguments().isEmpty()) {
+            return call.receiver().map(receiver -> receiver instanceof Name || receiver instanceof Cast
+                            || receiver instanceof Member)
+                    .orElse(call.name().startsWith("get") || call.name().startsWith("is"));
+        }
+        boolean onType = call.receiver().filter(receiver -> receiver instanceof Name name
+                && Character.isUpperCase(name.name().charAt(0))).isPresent();
+        return onType && call.arguments().stream().allMatch(Literal.class::isInstance);
+    }
+}

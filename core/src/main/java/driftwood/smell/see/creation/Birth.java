@@ -1,0 +1,27 @@
+package driftwood.smell.see.creation;
+
+import java.util.List;
+
+/**
+ * A creation of an instance and what becomes of it.
+ *
+ * @param within   qualified name of the type whose code creates
+ * @param routine  symbol of the routine or field around
+ * @param created  the type as written
+ * @param how      what becomes of it at once
+ * @param name     of the field or local that holds it, else empty
+ * @param fallback whether it only stands in where nothing else was given
+ * @param used     whether the routine calls it
+ * @param leaves   whether the routine returns it or hands it on
+ * @param wrapper  the type of the only-argument creation it is handed to, else empty
+ * @param set      setters and properties set right after it, in order
+ * @param line     where it begins
+ */
+public record Birth(String within, String routine, String created, How how, String name, boolean fallback,
+        boolean used, boolean leaves, String wrapper, List<String> set, int line) {
+
+    /** What becomes of a fresh instance. */
+    public enum How {
+        FIELD, LOCAL, RECEIVER, ARGUMENT, WRAPPED, RETURNED, OTHER
+    }
+}

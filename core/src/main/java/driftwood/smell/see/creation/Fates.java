@@ -1,0 +1,66 @@
+package driftwood.smell.see.creation;
+
+import driftwood.tree.*;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What becomes of the locals of a body.
+ *
+ * @param called   names on which something is called
+ * @param leaving  names that are returned, handed on or stored
+ * @param wrappers name to the type of the first creation that takes it as its only argument
+ */
+record Fates(Set<String> called, Set<String> leaving, Map<String, String> wrappers) {
+
+    /** Looks through a body once, for all of its locals. */
+    static Fates of(Node body) {
+        Fates fates = new Fates(new HashSet<>(), new HashSet<>(), new HashMap<>());
+        fates.new Looking().scan(body);
+        return fates;
+    }
+
+    private final class Looking extends TreeScanner {
+
+        @Override
+        public Void visitCall(Call call) {
+            name(call.receiver()).ifPresent(called::add);
+            passed(call.arguments());
+            return visitNode(call);
+        }
+
+        @Override
+        public Void visitCreation(Creation creation) {
+            passed(creation.arguments());
+            if (creation.arguments().size() == 1) {
+                name(Optional.of(creation.arguments().get(0))).ifPresent(name ->
+                        wrappers.putIfAbsent(name, creation.type().name()));
+            }
+            return visitNode(creation);
+        }
+
+        @Override
+        public Void visitReturn(Return back) {
+            name(back.value()).ifPresent(leaving::add);
+            return visitNode(back);
+        }
+
+        @Override
+        public Void visitAssignment(Assignment assignment) {
+            name(Optional.of(assignment.value())).ifPresent(leaving::add);
+            return visitNode(assignment);
+        }
+
+        private void passed(List<Node> arguments) {
+            arguments.forEach(each -> name(Optional.of(each)).ifPresent(leaving::add));
+        }
+
+        private Optional<String> name(Optional<Node> node) {
+            return node.filter(Name.class::isInstance).map(each -> ((Name) each).name());
+        }
+    }
+}

@@ -1,0 +1,199 @@
+package driftwood.smell.see.shape;
+
+import java.util.Map;
+
+/** Reads a stretch of source as tokens and hashes them: comments and white space left out, locals renamed. */
+final class Tokens {
+    private static final long PRIME = 1_099_511_628_211L;
+    private static final long BASIS = 0xcbf29ce484222325L;
+
+    private static final byte SPACE = 1;
+    private static final byte DIGIT = 2;
+    private static final byte LETTER = 4;
+    private static final int ASCII = 128;
+    /** What each ASCII character is; every token of a project passes here. */
+    private static final byte[] KINDS = kinds();
+
+    private final char[] text;
+    private final Map<String, String> renamed;
+    /** One bit for each first letter and length that a renamed name has: most names are none. */
+    private long likely;
+    private int at;
+    private char before;
+    private long outline = BASIS;
+    private long exact = BASIS;
+
+    /** @param renamed what a name is read as */
+    Tokens(String source, int start, int end, Map<String, String> renamed) {
+        int from = Math.max(0, start);
+        this.text = source.substring(from, Math.max(from, Math.min(source.length(), end))).toCharArray();
+        this.renamed = renamed;
+        renamed.keySet().stream().filter(name -> !name.isEmpty())
+                .forEach(name -> likely |= bit(name.charAt(0), name.length()));
+        while (at < text.length) {
+            next();
+        }
+    }
+
+    /** The hash without literals. */
+    long outline() {
+        return outline;
+    }
+
+    /** The hash with literals. */
+    long exact() {
+        return exact;
+    }
+
+    private static byte[] kinds() {
+        byte[] kinds = new byte[ASCII];
+        for (char c = 0; c < ASCII; c++) {
+            kinds[c] = (byte) ((Character.isWhitespace(c) ? SPACE : 0) | (Character.isDigit(c) ? DIGIT : 0)
+                    | (Character.isJavaIdentifierStart(c) ? LETTER : 0));
+        }
+        return kinds;
+    }
+
+    private static boolean isSpace(char c) {
+        return c < ASCII ? (KINDS[c] & SPACE) != 0 : Character.isWhitespace(c);
+    }
+
+    private static boolean isDigit(char c) {
+        return c < ASCII ? (KINDS[c] & DIGIT) != 0 : Character.isDigit(c);
+    }
+
+    private static boolean startsName(char c) {
+        return c < ASCII ? (KINDS[c] & LETTER) != 0 : Character.isJavaIdentifierStart(c);
+    }
+
+    private static boolean isInName(char c) {
+        return c < ASCII ? (KINDS[c] & (LETTER | DIGIT)) != 0 : Character.isJavaIdentifierPart(c);
+    }
+
+    private static long bit(char first, int length) {
+        return 1L << (first * 7 + length & Long.SIZE - 1);
+    }
+
+    private void next() {
+        char c = text[at];
+        if (isSpace(c)) {
+            at++;
+        } else if (startsName(c)) {
+            name();
+        } else if (c == '#' && isSpace(before) || c == '/' && follows('/')) {
+            skipLine();
+        } else if (c == '/' && follows('*')) {
+            skipComment();
+        } else if (c == '"' || c == '\'') {
+            string(c);
+        } else if (isDigit(c)) {
+            int from = at;
+            while (at < text.length && (isInName(text[at]) || text[at] == '.')) {
+                at++;
+            }
+            literal(from);
+        } else {
+            outline = add(outline, c);
+            exact = add(exact, c);
+            at++;
+        }
+        before = c;
+    }
+
+    private boolean follows(char c) {
+        return at + 1 < text.length && text[at + 1] == c;
+    }
+
+    private void skipLine() {
+        while (at < text.length && text[at] != '\n') {
+            at++;
+        }
+    }
+
+    private void skipComment() {
+        at += 2;
+        while (at < text.length && !(text[at] == '*' && follows('/'))) {
+            at++;
+        }
+        at += 2;
+    }
+
+    private void string(char quote) {
+        int from = at;
+        if (isTriple(quote)) {
+            at += 3;
+            while (at < text.length && !isTriple(quote)) {
+                at += text[at] == '\\' ? 2 : 1;
+            }
+            at += 3;
+        } else {
+            at++;
+            while (at < text.length && text[at] != quote && text[at] != '\n') {
+                at += text[at] == '\\' ? 2 : 1;
+            }
+            at++;
+        }
+        literal(from);
+    }
+
+    private boolean isTriple(char quote) {
+        return at + 2 < text.length && text[at] == quote && text[at + 1] == quote && text[at + 2] == quote;
+    }
+
+    private void literal(int from) {
+        outline = add(outline, '"');
+        exact = add(exact, from, Math.min(at, text.length));
+    }
+
+    private void name() {
+        int from = at;
+        while (at < text.length && isInName(text[at])) {
+            at++;
+        }
+        if (isTruth(from)) {
+            literal(from);
+            return;
+        }
+        boolean member = from > 0 && text[from - 1] == '.';
+        String other = member || (likely & bit(text[from], at - from)) == 0 ? null
+                : renamed.get(new String(text, from, at - from));
+        outline = other == null ? add(outline, from, at) : add(outline, other);
+        exact = other == null ? add(exact, from, at) : add(exact, other);
+    }
+
+    private boolean isTruth(int from) {
+        char first = text[from];
+        int length = at - from;
+        return (first == 't' || first == 'T') && length == 4 && isRest(from, "rue")
+                || (first == 'f' || first == 'F') && length == 5 && isRest(from, "alse");
+    }
+
+    private boolean isRest(int from, String rest) {
+        for (int i = 0; i < rest.length(); i++) {
+            if (text[from + 1 + i] != rest.charAt(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private long add(long hash, int from, int to) {
+        long mixed = hash;
+        for (int i = from; i < to; i++) {
+            mixed = (mixed ^ text[i]) * PRIME;
+        }
+        return add(mixed, ' ');
+    }
+
+    private static long add(long hash, String token) {
+        long mixed = hash;
+        for (int i = 0; i < token.length(); i++) {
+            mixed = (mixed ^ token.charAt(i)) * PRIME;
+        }
+        return add(mixed, ' ');
+    }
+
+    private static long add(long hash, char c) {
+        return (hash ^ c) * PRIME;
+    }
+}

@@ -1,0 +1,43 @@
+package driftwood.smell.detect.construction;
+
+import driftwood.smell.detect.SmellCases;
+import java.util.Map;
+
+class LongParameterListTest extends SmellCases {
+    private static String desk(String members) {
+        return "package quay;\nclass Vessel { }\nclass Desk {\n" + members + "\n}\n";
+    }
+
+    @Override
+    protected Map<String, String> smelly() {
+        return Map.of(
+                "moor() takes 6 parameters", desk("void moor(Vessel v, String berth, int from, int to, boolean tug, long fee) { }"),
+                "easily mixed up: from and to (int)", desk("void moor(Vessel v, String b, int from, int to, Object o, long f) { }"),
+                "the constructor takes 7 parameters", desk("Desk(int a, int b, int c, int d, int e, int f, String g) { }"),
+                "book() takes 6 parameters", desk("static int book(int a, String b, int c, String d, int e, String f) { return 1; }"),
+                "called from 1 place outside", desk("void moor(int a, String b, int c, String d, int e, String f) { }")
+                        + "class Clerk { void go(Desk desk) { desk.moor(1, \"\", 2, \"\", 3, \"\"); } }\n",
+                "plan() takes 6 parameters", "package quay;\ninterface Plans { void plan(int a, int b, int c, int d, int e, int f); }\n"
+                        + "class Fast implements Plans { public void plan(int a, int b, int c, int d, int e, int f) { } }\n");
+    }
+
+    @Override
+    protected Map<String, String> healthy() {
+        return Map.of(
+                "five are within the limit", desk("void moor(Vessel v, String berth, int from, int to, boolean tug) { }"),
+                "variadic parameters do not count", desk("void note(int a, int b, int c, int d, int e, Object... more) { }"),
+                "an overriding routine follows its declaration", "package quay;\nimport java.util.*;\nclass Desk implements Runner {\n"
+                        + "@Override public void run(int a, int b, int c, int d, int e, int f) { } }\n",
+                "a constructor that repeats its parent's list", "package quay;\nimport far.Base;\nclass Desk extends Base {\n"
+                        + "Desk(int a, int b, int c, int d, int e, int f) { super(a, b, c, d, e, f); } }\n",
+                "a record's own list", "package quay;\nrecord Stay(int a, int b, int c, int d, int e, int f) {\n"
+                        + "Stay { if (a < 0) { throw new IllegalArgumentException(); } } }\n",
+                "a deprecated routine", desk("@Deprecated void moor(int a, int b, int c, int d, int e, int f) { }"),
+                "a native routine", desk("native void moor(int a, int b, int c, int d, int e, int f);"));
+    }
+
+    @Override
+    protected String smell() {
+        return "long-parameter-list";
+    }
+}

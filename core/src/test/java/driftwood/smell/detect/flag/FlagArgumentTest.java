@@ -1,0 +1,43 @@
+package driftwood.smell.detect.flag;
+
+import driftwood.smell.detect.SmellCases;
+import java.util.Map;
+
+class FlagArgumentTest extends SmellCases {
+    private static String desk(String routine) {
+        return "package quay;\nclass Desk {\nint takings; int length() { return 4; } int watch() { return 9; }\n" + routine
+                + "\n}\nclass Clerk { void go(Desk d) { d.fee(true); d.fee(false); } }\n";
+    }
+
+    @Override
+    protected Map<String, String> smelly() {
+        return Map.of(
+                "the boolean night splits fee() in two", desk("int fee(boolean night) { if (night) { return length() * 9 + watch(); } else { return length() * 4; } }"),
+                "2 calls with a bare true or false", desk("int fee(boolean night) { if (night) { return length() * 9; } return length() * 4; }"),
+                "the boolean day splits", desk("void fee(boolean day) { if (!day) { takings += watch(); } else { takings += length(); } }"),
+                "the boolean late splits", desk("int fee(boolean late) { int sum; if (late) { sum = watch() * 2; } else { sum = length() * 3; } return sum; }"),
+                "the boolean urgent splits", desk("int fee(Boolean urgent) { int base = length(); if (urgent) { return base * watch(); } return base * length(); }"),
+                "the boolean strict splits", desk("void fee(boolean strict) { if (takings < 0) { throw new IllegalStateException(); }\n"
+                        + "if (strict) { takings += watch(); } else { takings += length(); } }"));
+    }
+
+    @Override
+    protected Map<String, String> healthy() {
+        return Map.of(
+                "the flag is only stored", desk("boolean open; void fee(boolean night) { open = night; }"),
+                "a branch in a longer body", desk("int fee(boolean night) { int sum = 0; sum += length(); if (night) { sum += watch(); } sum += 4; return sum; }"),
+                "no caller writes a literal", "package quay;\nclass Desk { int fee(boolean n) { if (n) { return go() * 2; } return go() * 3; } int go() { return 1; } }\n"
+                        + "class Clerk { void go(Desk d, boolean n) { d.fee(n); } }\n",
+                "a setter", desk("void setNight(boolean on) { if (on) { takings += watch(); } else { takings -= watch(); } } void fee(boolean b) { setNight(b); }"),
+                "an overriding routine", "package quay;\nimport far.Base;\nclass Desk extends Base { @Override int fee(boolean n) { if (n) { return go() * 2; } return go() * 3; } }\n"
+                        + "class Clerk { void go(Desk d) { d.fee(true); } }\n",
+                "one side only throws", desk("int fee(boolean night) { if (night) { throw new IllegalStateException(); } else { return length() * 3; } }"),
+                "a value among overloads", "package quay;\nclass Out { void put(int v) { } void put(boolean v) { if (v) { put(1 + go()); } else { put(2 + go()); } } int go() { return 1; } }\n"
+                        + "class Clerk { void go(Out o) { o.put(true); } }\n");
+    }
+
+    @Override
+    protected String smell() {
+        return "flag-argument";
+    }
+}
