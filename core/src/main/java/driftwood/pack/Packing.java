@@ -5,7 +5,7 @@ import java.util.Optional;
 
 /**
  * Packs values of one type. Parts may be records, lists, sets, maps, optional values, enums, texts, numbers and sealed
- * families of records. A number that is called "line", or whose name ends with "Line", is one of a line.
+ * families of records. A number that is marked {@link Line} is one of a line.
  *
  * @param <T> the type
  */
@@ -21,8 +21,8 @@ public final class Packing<T> {
         return new Packing<>(Forms.of(type));
     }
 
-    /** For lists of records. */
-    public static <T extends Record> Packing<List<T>> list(Class<T> type) {
+    /** For lists of records, or of a sealed family of records. */
+    public static <T> Packing<List<T>> list(Class<T> type) {
         return new Packing<>(new Forms.Listed(Forms.of(type)));
     }
 

@@ -48,8 +48,7 @@ final class RecordForm implements Form {
     }
 
     private static boolean isLine(RecordComponent component) {
-        String name = component.getName();
-        return component.getType() == int.class && (name.equals("line") || name.endsWith("Line"));
+        return component.isAnnotationPresent(Line.class);
     }
 
     @Override

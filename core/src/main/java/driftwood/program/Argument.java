@@ -1,12 +1,12 @@
 package driftwood.program;
 
+import driftwood.tree.Call;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.Other;
-import driftwood.tree.Call;
 import java.util.ArrayList;
 import java.util.List;
 

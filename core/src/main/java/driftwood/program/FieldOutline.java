@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.pack.Line;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeRef;
 
@@ -14,7 +15,7 @@ import driftwood.tree.TypeRef;
  * @param line    first line of the declaration
  * @param endLine last line of the declaration
  */
-public record FieldOutline(String name, TypeRef type, Traits traits, Start start, Trail trail, int line, int endLine) {
+public record FieldOutline(String name, TypeRef type, Traits traits, Start start, Trail trail, @Line int line, @Line int endLine) {
 
     /** What a field starts with. */
     public enum Start {

@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.pack.Line;
 import driftwood.source.Language;
 import driftwood.tree.Import;
 import java.util.List;
@@ -46,7 +47,7 @@ public record Outline(String file, Language language, boolean test, int lines, S
      * @param line      where it begins
      */
     public record CreationFact(String within, String routine, String type, List<Argument> arguments,
-            boolean anonymous, int line) {
+            boolean anonymous, @Line int line) {
     }
 
     /**
@@ -58,6 +59,6 @@ public record Outline(String file, Language language, boolean test, int lines, S
      * @param arguments in order
      * @param line      where it begins
      */
-    public record CallFact(String within, String routine, Trail trail, List<Argument> arguments, int line) {
+    public record CallFact(String within, String routine, Trail trail, List<Argument> arguments, @Line int line) {
     }
 }

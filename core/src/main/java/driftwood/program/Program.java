@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.pack.Line;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Uses.Question;
@@ -257,7 +258,7 @@ public final class Program {
      * @param fact without its line
      * @param line where it begins
      */
-    public record Use(Record fact, int line) {
+    public record Use(Record fact, @Line int line) {
     }
 
     /** Types to be judged. */

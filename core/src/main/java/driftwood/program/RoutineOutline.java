@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.pack.Line;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeRef;
@@ -23,7 +24,7 @@ import java.util.Set;
  */
 public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> generics,
         TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, boolean brief,
-        int line, int endLine) {
+        @Line int line, @Line int endLine) {
     private static final Set<String> NUMBERS = Set.of("byte", "short", "char", "int", "long", "float", "double");
 
     /**

@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.pack.Line;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
@@ -26,7 +27,7 @@ import java.util.Optional;
  */
 public record TypeOutline(String name, String outer, String file, TypeKind kind, Traits traits,
         List<String> typeParameters, List<TypeRef> supertypes, List<TypeRef> permitted, List<FieldOutline> fields,
-        List<RoutineOutline> routines, List<String> constants, boolean anonymous, int line, int endLine) {
+        List<RoutineOutline> routines, List<String> constants, boolean anonymous, @Line int line, @Line int endLine) {
 
     /** By the name alone: the rest follows from it nearly always, and outlines are keys of many maps. */
     @Override

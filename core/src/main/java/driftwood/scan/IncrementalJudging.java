@@ -12,11 +12,11 @@ import java.util.Optional;
 
 /** Finds out what the detectors say of a project with as little judging as it takes, and remembers it. */
 final class IncrementalJudging {
-    private final List<Detector<?>> detectors;
+    private final List<Detector> detectors;
     private final Scan.Options options;
     private final Scan.Linked linked;
 
-    IncrementalJudging(List<Detector<?>> detectors, Scan.Options options, Scan.Linked linked) {
+    IncrementalJudging(List<Detector> detectors, Scan.Options options, Scan.Linked linked) {
         this.detectors = detectors;
         this.options = options;
         this.linked = linked;

@@ -12,6 +12,8 @@ import driftwood.smell.Detector;
 import driftwood.smell.Finding;
 import driftwood.smell.Leave;
 import driftwood.smell.Seen;
+import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.source.Unread;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -31,19 +33,19 @@ final class Judging {
 
     private final Scan.Options options;
     private final Scan.Linked linked;
-    private final Workers crew;
+    private final Workers workers;
     private final Queue<Unread> failures = new ConcurrentLinkedQueue<>();
 
     Judging(Scan.Options options, Scan.Linked linked) {
         this.options = options;
         this.linked = linked;
-        this.crew = new Workers("judge", options.threads(), 0);
+        this.workers = new Workers("judge", options.threads(), 0);
     }
 
     /** All that all detectors have to say. */
-    Judged all(List<Detector<?>> detectors, List<FileStamp> traces) {
+    Judged all(List<Detector> detectors, List<FileStamp> traces) {
         List<Facts> facts = linked.facts();
-        crew.share(facts.size(), at -> facts.get(at).outline().calls().size());
+        workers.share(facts.size(), at -> facts.get(at).outline().calls().size());
         List<Leave> leaves = new ArrayList<>();
         List<Unread> unread = new ArrayList<>();
         for (Facts each : facts) {
@@ -63,16 +65,16 @@ final class Judging {
      *
      * @param only paths of the files to be judged; empty for all
      */
-    List<Ruling> rulings(List<Detector<?>> detectors, Set<String> only) {
+    List<Ruling> rulings(List<Detector> detectors, Set<String> only) {
         if (detectors.isEmpty()) {
             return List.of();
         }
         Program program = only.isEmpty() ? linked.program() : linked.program().judging(only);
-        Map<String, List<Seen<Object>>> sighted = sightings(detectors.stream().map(each -> each.seer().key())
+        Map<String, List<Seen<Object>>> sighted = sightings(detectors.stream().flatMap(each -> each.seers().stream()).map(Seer::key)
                 .collect(Collectors.toSet()), only);
         List<Ruling> rulings = new ArrayList<>(Collections.nCopies(detectors.size(), null));
-        crew.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program,
-                sighted.get(detectors.get(at).seer().key()))));
+        Sightings sightings = new Sightings(sighted);
+        workers.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program, sightings)));
         return rulings;
     }
 
@@ -82,9 +84,9 @@ final class Judging {
     }
 
     /** A detector that fails costs what it would have said, not the scan. */
-    private Ruling ruling(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
+    private Ruling ruling(Detector detector, Program program, Sightings sightings) {
         try {
-            return said(detector, program, sighted);
+            return said(detector, program, sightings);
         } catch (Remembered.Lost e) {
             throw e;
         } catch (RuntimeException | StackOverflowError | AssertionError e) {
@@ -94,18 +96,12 @@ final class Judging {
         }
     }
 
-    private Ruling said(Detector<?> detector, Program program, List<Seen<Object>> sighted) {
+    private Ruling said(Detector detector, Program program, Sightings sightings) {
         Set<Integer> asked = new TreeSet<>();
         Program telling = program.telling(question -> asked.add(question.hashCode()));
-        List<Finding> findings = judge(detector, telling, sighted);
+        List<Finding> findings = detector.judge(telling, sightings);
         List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, Patterns.fits(options.patterns(), each, telling))).toList();
         return new Ruling(detector.smell().key(), verdicts, asked.stream().mapToInt(Integer::intValue).toArray());
-    }
-
-    /** The seer of a detector gives exactly its sightings, which the compiler cannot follow through the map. */
-    @SuppressWarnings("unchecked")
-    private <S> List<Finding> judge(Detector<S> detector, Program program, List<Seen<Object>> sighted) {
-        return detector.judge(program, (List<Seen<S>>) (List<?>) sighted);
     }
 
     /** What some seers saw, in the order of files: detectors that share a seer share it. */
@@ -113,7 +109,7 @@ final class Judging {
         List<Facts> files = linked.facts().stream()
                 .filter(each -> only.isEmpty() || only.contains(each.outline().file())).toList();
         List<Map<String, List<Object>>> seen = new ArrayList<>(Collections.nCopies(files.size(), Map.of()));
-        crew.share(files.size(), at -> seen.set(at, seers.stream().collect(Collectors.toMap(seer -> seer,
+        workers.share(files.size(), at -> seen.set(at, seers.stream().collect(Collectors.toMap(seer -> seer,
                 seer -> files.get(at).sightings(seer)))));
         Map<String, List<Seen<Object>>> all = new HashMap<>();
         seers.forEach(each -> all.put(each, new ArrayList<>()));

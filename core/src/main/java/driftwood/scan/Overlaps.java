@@ -1,5 +1,6 @@
 package driftwood.scan;
 
+import driftwood.pack.Line;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.detect.Catalogue;
@@ -40,7 +41,7 @@ final class Overlaps {
     }
 
     /** A place that a finding shows as evidence. */
-    private record Claim(String smell, int line, int endLine) {
+    private record Claim(String smell, @Line int line, @Line int endLine) {
 
         boolean beats(Finding other) {
             return BEFORE.getOrDefault(other.smell(), Set.of()).contains(smell)

@@ -46,8 +46,9 @@ final class Reading {
     private static final long STACK = 1L << 29;
 
     private final List<Seer<?>> seers;
+    private final Map<String, Class<?>> types = new HashMap<>();
     private final Scan.Options options;
-    private final Workers crew;
+    private final Workers workers;
     private final Readers readers = new Readers();
     private final ConcurrentLinkedQueue<Unread> unread = new ConcurrentLinkedQueue<>();
     /** What all keys have in common. */
@@ -55,8 +56,9 @@ final class Reading {
 
     Reading(List<Seer<?>> seers, Scan.Options options) {
         this.seers = seers;
+        seers.forEach(each -> types.put(each.key(), each.sighting()));
         this.options = options;
-        this.crew = new Workers("see", options.threads(), STACK);
+        this.workers = new Workers("see", options.threads(), STACK);
         StringBuilder stamp = new StringBuilder().append(OutlineBuilder.VERSION)
                 .append(options.settings().generated()).append(options.judgesTests());
         seers.forEach(seer -> stamp.append(' ').append(seer.key()).append(seer.version()));
@@ -72,7 +74,7 @@ final class Reading {
     List<FileStamp> see(List<SourceFile> files) {
         AtomicInteger seen = new AtomicInteger();
         ConcurrentLinkedQueue<FileStamp> traces = new ConcurrentLinkedQueue<>();
-        crew.share(batches(files), at -> {
+        workers.share(batches(files), at -> {
             List<SourceFile> batch = batch(files, at);
             traces.addAll(traces(batch));
             options.progress().accept(seen.addAndGet(batch.size()));
@@ -85,7 +87,7 @@ final class Reading {
     /** The facts of files: those seen now, or those remembered; what is damaged is seen again. In the same order. */
     List<Facts> facts(List<FileStamp> traces) {
         ConcurrentLinkedQueue<Facts> facts = new ConcurrentLinkedQueue<>();
-        crew.share(batches(traces), at -> {
+        workers.share(batches(traces), at -> {
             Map<SourceFile, byte[]> lost = new LinkedHashMap<>();
             for (FileStamp each : batch(traces, at)) {
                 Optional<Facts> known = each.fresh().<Facts>map(fresh -> fresh).or(() ->
@@ -100,7 +102,7 @@ final class Reading {
     /** The facts of files, all seen again, in the same order. */
     List<Facts> anew(List<FileStamp> traces) {
         ConcurrentLinkedQueue<Facts> facts = new ConcurrentLinkedQueue<>();
-        crew.share(batches(traces), at -> {
+        workers.share(batches(traces), at -> {
             Map<SourceFile, byte[]> again = new LinkedHashMap<>();
             batch(traces, at).forEach(each -> bytes(each.file()).ifPresent(bytes -> again.put(each.file(), bytes)));
             read(again, Map.of()).forEach(each -> each.fresh().ifPresent(facts::add));
@@ -233,7 +235,7 @@ final class Reading {
             for (Seer<?> seer : tree.file().test() && !options.judgesTests() ? List.<Seer<?>>of() : seers) {
                 sightings.put(seer.key(), List.copyOf(seer.see(tree)));
             }
-            return Optional.of(new Facts.Fresh(OutlineBuilder.of(tree), sightings,
+            return Optional.of(new Facts.Fresh(OutlineBuilder.of(tree), sightings, types,
                     new Remarks(Leave.in(tree.source()), tree.unread())));
         } catch (RuntimeException | StackOverflowError | AssertionError e) {
             unread.addAll(tree.unread());

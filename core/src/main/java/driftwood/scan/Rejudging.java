@@ -28,11 +28,11 @@ import java.util.Set;
 final class Rejudging {
     private static final Packing<Verdict> VERDICT = Packing.of(Verdict.class);
 
-    private final List<Detector<?>> detectors;
+    private final List<Detector> detectors;
     private final Scan.Options options;
     private final Scan.Linked linked;
 
-    Rejudging(List<Detector<?>> detectors, Scan.Options options, Scan.Linked linked) {
+    Rejudging(List<Detector> detectors, Scan.Options options, Scan.Linked linked) {
         this.detectors = detectors;
         this.options = options;
         this.linked = linked;
@@ -66,13 +66,13 @@ final class Rejudging {
 
     /** Empty where something could not be judged. */
     private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift) {
-        Map<Detector<?>, Ruling> now = new HashMap<>();
-        List<Detector<?>> whole = new ArrayList<>();
-        List<Detector<?>> there = new ArrayList<>();
+        Map<Detector, Ruling> now = new HashMap<>();
+        List<Detector> whole = new ArrayList<>();
+        List<Detector> there = new ArrayList<>();
         for (int i = 0; i < detectors.size(); i++) {
-            Detector<?> detector = detectors.get(i);
+            Detector detector = detectors.get(i);
             boolean local = detector.isLocal();
-            boolean other = shift.concerns(detector.seer().key())
+            boolean other = detector.seers().stream().anyMatch(each -> shift.concerns(each.key()))
                     || (local ? shift.concernsUses() : shift.concerns(before.get(i).asked()));
             List<Verdict> kept = before.get(i).verdicts().stream()
                     .filter(each -> !other || !shift.files().contains(each.finding().file())).toList();

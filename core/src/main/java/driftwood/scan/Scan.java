@@ -153,8 +153,8 @@ public final class Scan {
                 ? Past.of(root, options.memory()) : History.NONE);
         new Thread(past, "history").start();
         SourceFinder.Found found = new SourceFinder(root, options.settings().excluded()).find(places);
-        List<Detector<?>> detectors = Catalogue.detectors(options.settings());
-        Reading seeing = new Reading(detectors.stream().<Seer<?>>map(Detector::seer).distinct().toList(), options);
+        List<Detector> detectors = Catalogue.detectors(options.settings());
+        Reading seeing = new Reading(detectors.stream().<Seer<?>>flatMap(each -> each.seers().stream()).distinct().toList(), options);
         List<FileStamp> traces = seeing.see(found.files());
         Linked linked = new Linked(seeing, traces, options.judgesTests());
         Conclusion conclusion = new IncrementalJudging(detectors, options, linked).judged(traces).concluded();

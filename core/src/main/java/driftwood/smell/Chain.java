@@ -1,5 +1,6 @@
 package driftwood.smell;
 
+import driftwood.pack.Line;
 import driftwood.program.Trail;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +19,7 @@ import java.util.Optional;
  * @param inLoop  whether a loop of the same routine is around it
  * @param alone   whether the routine does nothing but make this decision (checks that throw aside)
  */
-public record Chain(String within, String routine, int line, int endLine, Form form, Subject subject,
+public record Chain(String within, String routine, @Line int line, @Line int endLine, Form form, Subject subject,
         List<Arm> arms, Optional<Arm> otherwise, boolean inLoop, boolean alone) {
 
     /** The spelling of a chain. */
@@ -59,7 +60,7 @@ public record Chain(String within, String routine, int line, int endLine, Form f
      * @param casts   types that its body casts to
      * @param deed    the call that it comes down to, where there is one
      */
-    public record Arm(int line, int endLine, List<Label> labels, boolean guarded, Work work, String does,
+    public record Arm(@Line int line, @Line int endLine, List<Label> labels, boolean guarded, Work work, String does,
             Optional<Product> product, List<String> casts, Optional<Deed> deed) {
 
         public boolean isOn(Label.Kind kind) {

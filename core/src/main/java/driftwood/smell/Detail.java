@@ -1,5 +1,6 @@
 package driftwood.smell;
 
+import driftwood.pack.Line;
 import driftwood.program.RoutineOutline;
 import java.util.List;
 import java.util.Map;
@@ -132,7 +133,7 @@ public sealed interface Detail {
      * @param symbol  of the routine around it
      * @param note    what is there
      */
-    record Place(String file, int line, int endLine, String symbol, String note) {
+    record Place(String file, @Line int line, @Line int endLine, String symbol, String note) {
 
         public Evidence evidence() {
             return new Evidence(file, line, endLine, note);

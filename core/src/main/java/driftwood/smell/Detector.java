@@ -1,22 +1,19 @@
 package driftwood.smell;
 
 import driftwood.program.Program;
-import driftwood.smell.detect.Catalogue;
 import java.util.List;
 
 /**
  * The second phase of a smell: judging all sightings against the program. A smell is one class that implements this,
- * and one line in {@link Catalogue}.
- *
- * @param <S> the sightings it judges
+ * and one line in {@link driftwood.smell.detect.Catalogue}.
  */
-public interface Detector<S> {
+public interface Detector {
 
     /** The smell's key, title and explanation. */
     Smell smell();
 
-    /** Who sees what this detector judges. */
-    Seer<S> seer();
+    /** Who sees what this detector judges; none where the linked program says enough. */
+    List<Seer<?>> seers();
 
     /**
      * Whether a finding depends on nothing but declarations and on the calls, creations and sightings of the one file
@@ -29,9 +26,9 @@ public interface Detector<S> {
     /**
      * The findings among the sightings.
      *
-     * @param program  all files linked, tests included
-     * @param sighted  in the order of files and lines; sightings in test code are evidence at most
+     * @param program   all files linked, tests included
+     * @param sightings of this detector's seers
      * @return findings in any order, without ids
      */
-    List<Finding> judge(Program program, List<Seen<S>> sighted);
+    List<Finding> judge(Program program, Sightings sightings);
 }

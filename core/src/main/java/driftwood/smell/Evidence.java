@@ -1,5 +1,7 @@
 package driftwood.smell;
 
+import driftwood.pack.Line;
+
 /**
  * A place that shows a finding, and what is to be seen there.
  *
@@ -8,5 +10,5 @@ package driftwood.smell;
  * @param endLine last line
  * @param note    one clause; never blank
  */
-public record Evidence(String file, int line, int endLine, String note) {
+public record Evidence(String file, @Line int line, @Line int endLine, String note) {
 }

@@ -2,6 +2,7 @@ package driftwood.smell;
 
 import driftwood.history.Churn;
 import driftwood.history.History;
+import driftwood.pack.Line;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import java.util.Comparator;
@@ -24,7 +25,7 @@ import java.util.TreeSet;
  * @param evidence in the order a reader wants it
  * @param detail   what the planner needs to know
  */
-public record Finding(String id, String smell, Drag drag, String language, String file, int line, int endLine,
+public record Finding(String id, String smell, Drag drag, String language, String file, @Line int line, @Line int endLine,
         String symbol, String message, List<Evidence> evidence, Detail detail) {
 
     /** Most drag first; then by place, so that the order never depends on anything else. */
@@ -41,7 +42,7 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
      * @param endLine last line
      * @param symbol  qualified name of the routine, type or field
      */
-    public record Spot(String file, int line, int endLine, String symbol) {
+    public record Spot(String file, @Line int line, @Line int endLine, String symbol) {
 
         /** A whole routine. @param file the one it stands in */
         public static Spot of(RoutineOutline routine, String file) {

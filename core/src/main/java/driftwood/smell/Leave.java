@@ -1,5 +1,6 @@
 package driftwood.smell;
 
+import driftwood.pack.Line;
 import driftwood.source.SourceText;
 import driftwood.words.Nearest;
 import java.util.ArrayList;
@@ -18,7 +19,7 @@ import java.util.regex.Pattern;
  * @param smells keys of the smells meant; none where the comment does not say to leave anything
  * @param reason why; empty where it is missing, which makes the comment void
  */
-public record Leave(String file, int line, int below, List<String> smells, String reason) {
+public record Leave(String file, @Line int line, int below, List<String> smells, String reason) {
     private static final Pattern MARKED = Pattern.compile("(?i)driftwood:");
     private static final Pattern FORM = Pattern.compile("(?i)(?://|#|/\\*+|(?<!\\S)\\*+)\\s*driftwood:\\s*(.*?)\\s*(?:\\*/)?\\s*$");
     private static final Pattern LEAVE = Pattern.compile("(?i)leave\\s+([\\w-]+(?:\\s*,\\s*[\\w-]+)*)\\b(?:\\s+because\\b\\s*(.*)|.*)");

@@ -1,5 +1,7 @@
 package driftwood.source;
 
+import driftwood.pack.Line;
+
 /**
  * A file, or a region of one, that could not be read.
  *
@@ -7,7 +9,7 @@ package driftwood.source;
  * @param line first line of the region, counted from 1; 1 for a whole file
  * @param why  one clause for the person at the keyboard; never blank
  */
-public record Unread(String file, int line, String why) implements Comparable<Unread> {
+public record Unread(String file, @Line int line, String why) implements Comparable<Unread> {
 
     @Override
     public int compareTo(Unread other) {

@@ -13,7 +13,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import driftwood.Given;
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Site;
 import driftwood.scan.Scan;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;

@@ -11,7 +11,6 @@ import static driftwood.plan.PlannedCode.VESSELS;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
-import driftwood.pattern.Site;
 import driftwood.scan.Scan;
 import java.nio.file.Path;
 import java.util.List;

@@ -3,7 +3,6 @@ package driftwood.scan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
-import driftwood.read.FileTree;
 import driftwood.smell.Finding;
 import driftwood.smell.Seer;
 import driftwood.source.SourceFinder;
@@ -118,25 +117,12 @@ class ScanTest {
             kept.add(what);
             return "; see details";
         });
-        Seer<String> failing = new Seer<>() {
-            @Override
-            public String key() {
-                return "failing";
+        Seer<String> failing = new Seer<>("failing", 1, String.class, file -> {
+            if (file.file().path().endsWith("Broken.java")) {
+                throw new IllegalStateException("boom");
             }
-
-            @Override
-            public int version() {
-                return 1;
-            }
-
-            @Override
-            public List<String> see(FileTree file) {
-                if (file.file().path().endsWith("Broken.java")) {
-                    throw new IllegalStateException("boom");
-                }
-                return List.of();
-            }
-        };
+            return List.of();
+        });
         Reading seeing = new Reading(List.of(failing), options);
         assertThat(seeing.see(new SourceFinder(root).find(List.of(root)).files())).extracting(each -> each.file().path())
                 .containsExactly("quay/Desk.java");

@@ -28,25 +28,24 @@ public record Chapters(Packed declared, Packed used, Rest rest) {
     /**
      * What one seer saw.
      *
-     * @param type   name of the class of the sightings, which are all of one
+     * @param type   name of the class of the sightings, or of the family that all their classes are of
      * @param packed the list of them
      */
     record Sighted(String type, Packed packed) {
 
-        private static Sighted of(List<Object> seen) {
-            Class<? extends Record> type = seen.get(0).getClass().asSubclass(Record.class);
+        private static Sighted of(Class<?> type, List<Object> seen) {
             return new Sighted(type.getName(), pack(type, seen));
         }
 
         @SuppressWarnings("unchecked")
-        private static <T extends Record> Packed pack(Class<T> type, List<Object> seen) {
+        private static <T> Packed pack(Class<T> type, List<Object> seen) {
             return Packing.list(type).pack((List<T>) (List<?>) seen);
         }
 
         /** The sightings; empty where they are damaged or of another version. */
         Optional<List<Object>> unpacked() {
             try {
-                return type.startsWith(OWN) ? Packing.list(Class.forName(type).asSubclass(Record.class)).unpack(packed)
+                return type.startsWith(OWN) ? Packing.list(Class.forName(type)).unpack(packed)
                         .map(List::copyOf) : Optional.empty();
             } catch (ClassNotFoundException | ClassCastException e) {
                 return Optional.empty();
@@ -69,7 +68,7 @@ public record Chapters(Packed declared, Packed used, Rest rest) {
         Map<String, Sighted> sighted = new LinkedHashMap<>();
         facts.all().forEach((seer, seen) -> {
             if (!seen.isEmpty()) {
-                sighted.put(seer, Sighted.of(seen));
+                sighted.put(seer, Sighted.of(facts.types().get(seer), seen));
             }
         });
         return new Chapters(OUTLINE.pack(outline.ofLines(0).using(List.of(), List.of())),

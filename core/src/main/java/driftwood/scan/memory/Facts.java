@@ -33,8 +33,13 @@ public interface Facts {
     record Used(List<CreationFact> creations, List<CallFact> calls) {
     }
 
-    /** Facts that were seen in this scan. @param all the sightings, by the key of the seer */
-    record Fresh(Outline outline, Map<String, List<Object>> all, Remarks remarks) implements Facts {
+    /**
+     * Facts that were seen in this scan.
+     *
+     * @param all   the sightings, by the key of the seer
+     * @param types the class of each seer's sightings, by its key
+     */
+    record Fresh(Outline outline, Map<String, List<Object>> all, Map<String, Class<?>> types, Remarks remarks) implements Facts {
         @Override
         public List<Object> sightings(String seer) {
             return all.getOrDefault(seer, List.of());

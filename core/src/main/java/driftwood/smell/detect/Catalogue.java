@@ -26,13 +26,13 @@ import java.util.Optional;
 
 /** All smells, in the order of the catalogue. A new one is a class and a line here. */
 public final class Catalogue {
-    private static final List<Detector<?>> DETECTORS = detectors(Settings.DEFAULT);
+    private static final List<Detector> DETECTORS = detectors(Settings.DEFAULT);
 
     private Catalogue() {
     }
 
     /** All detectors, with what a project decided for itself. */
-    public static List<Detector<?>> detectors(Settings settings) {
+    public static List<Detector> detectors(Settings settings) {
         return List.of(
                 new TypeSwitch(),
                 new ContainerTypeCheck(),
@@ -57,7 +57,7 @@ public final class Catalogue {
                 new HalfBuiltObject());
     }
 
-    public static List<Detector<?>> detectors() {
+    public static List<Detector> detectors() {
         return DETECTORS;
     }
 

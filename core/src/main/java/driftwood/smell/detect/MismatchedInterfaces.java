@@ -20,8 +20,9 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.chain.ChainSeer;
+import driftwood.smell.see.chain.ChainWalk;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -39,7 +40,7 @@ import java.util.stream.Stream;
  * offers the operation; arms that do different things; a value or its stand-in for nothing. (Catalogue,
  * mismatched-interfaces; Gamma et al., Adapter.)
  */
-public final class MismatchedInterfaces implements Detector<Chain> {
+public final class MismatchedInterfaces implements Detector {
     private static final Smell SMELL = new Smell("mismatched-interfaces", "mi", "Mismatched interfaces",
             "For one purpose a client chooses between unrelated types, and must call each of them in its own way. Every "
                     + "client repeats the choice; a third way of doing the same means another arm in all of them.",
@@ -65,12 +66,13 @@ public final class MismatchedInterfaces implements Detector<Chain> {
     }
 
     @Override
-    public Seer<Chain> seer() {
-        return ChainSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ChainWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
         List<Choice> choices = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             if (!seen.test()) {

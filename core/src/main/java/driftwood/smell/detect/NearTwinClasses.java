@@ -13,9 +13,10 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.shape.Shape;
-import driftwood.smell.see.shape.ShapeSeer;
+import driftwood.smell.see.shape.ShapeWalk;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -31,7 +32,7 @@ import java.util.TreeSet;
  * literals or one routine, and that repeat at least one routine of two or more statements. Not: generated code; types
  * that differ in two or more routines; types whose only routine is the differing one. (Catalogue, near-twin-classes.)
  */
-public final class NearTwinClasses implements Detector<Shape> {
+public final class NearTwinClasses implements Detector {
     private static final Smell SMELL = new Smell("near-twin-classes", "nt", "Near-twin classes",
             "Types that were copied from each other: the same code but for some literals or one routine. A correction in "
                     + "one must be made in all, and one will be forgotten.",
@@ -52,12 +53,13 @@ public final class NearTwinClasses implements Detector<Shape> {
     }
 
     @Override
-    public Seer<Shape> seer() {
-        return ShapeSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ShapeWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Shape>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Shape>> sighted = sightings.of(ShapeWalk.SEER);
         Map<String, Map<String, Shape>> byType = new LinkedHashMap<>();
         for (Seen<Shape> seen : sighted) {
             if (!seen.test() && !seen.sighting().name().isEmpty()) {

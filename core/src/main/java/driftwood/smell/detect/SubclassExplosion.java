@@ -13,9 +13,10 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.shape.Shape;
-import driftwood.smell.see.shape.ShapeSeer;
+import driftwood.smell.see.shape.ShapeWalk;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -34,7 +35,7 @@ import java.util.regex.Pattern;
  * Not: messages and data classes. (Catalogue, subclass-explosion; Gamma et al., Bridge and Decorator on combinations of
  * subclasses.)
  */
-public final class SubclassExplosion implements Detector<Shape> {
+public final class SubclassExplosion implements Detector {
     private static final Smell SMELL = new Smell("subclass-explosion", "se", "Subclass explosion",
             "Two independent choices are made by one hierarchy, so that every combination is a class of its own. One more "
                     + "word in either direction means a whole row of classes, and their bodies are copies.",
@@ -51,8 +52,8 @@ public final class SubclassExplosion implements Detector<Shape> {
     }
 
     @Override
-    public Seer<Shape> seer() {
-        return ShapeSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ShapeWalk.SEER);
     }
 
     /** A class name cut in two words around the words that all share. */
@@ -60,7 +61,8 @@ public final class SubclassExplosion implements Detector<Shape> {
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Shape>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Shape>> sighted = sightings.of(ShapeWalk.SEER);
         Map<String, List<Shape>> shapes = new HashMap<>();
         for (Seen<Shape> seen : sighted) {
             if (!seen.test() && seen.sighting().statements() >= 1 && !seen.sighting().name().equals("new")) {

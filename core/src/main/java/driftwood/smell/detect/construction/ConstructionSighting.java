@@ -1,5 +1,7 @@
 package driftwood.smell.detect.construction;
 
+import driftwood.pack.Line;
+
 /**
  * What a constructor or creation routine does with its parameters.
  *
@@ -8,7 +10,7 @@ package driftwood.smell.detect.construction;
  * @param parameter the parameter meant, else empty
  * @param line      where
  */
-record ConstructionSighting(Kind kind, String routine, String parameter, int line) {
+record ConstructionSighting(Kind kind, String routine, String parameter, @Line int line) {
 
     enum Kind {
         /** A parameter may be null: a default is taken instead. */

@@ -15,10 +15,9 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
-import driftwood.smell.OutlineOnly;
-import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Settings;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.Calls;
 import driftwood.tree.TypeKind;
@@ -32,7 +31,7 @@ import java.util.Set;
  * implements another (the first declaration is reported), a constructor that only repeats its parent's list, a
  * record's own list, native and deprecated routines. (Catalogue, long-parameter-list; Fowler, Refactoring.)
  */
-public final class LongParameterList implements Detector<Void> {
+public final class LongParameterList implements Detector {
     private static final Smell SMELL = new Smell("long-parameter-list", "lp", "Long parameter list",
             "More parameters than a reader can keep apart. Callers must know the order; neighbours of one type are "
                     + "swapped unnoticed; every new wish lengthens the list.",
@@ -57,12 +56,12 @@ public final class LongParameterList implements Detector<Void> {
     }
 
     @Override
-    public Seer<Void> seer() {
-        return OutlineOnly.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of();
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Void>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
         Calls calls = new Calls(program);
         List<Finding> findings = new ArrayList<>();
         for (Outline outline : program.outlines()) {

@@ -15,9 +15,8 @@ import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
-import driftwood.smell.OutlineOnly;
-import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
@@ -35,7 +34,7 @@ import java.util.regex.Pattern;
  * and the types allow it. Not: names that only share a prefix; one-way mismatches; deliberate swaps. (Catalogue,
  * swapped-arguments.)
  */
-public final class SwappedArguments implements Detector<Void> {
+public final class SwappedArguments implements Detector {
     private static final Smell SMELL = new Smell("swapped-arguments", "sa", "Swapped arguments",
             "Two arguments are named exactly as each other's parameter: what is called width goes to height and the "
                     + "reverse. It compiles, and it is almost always a defect.",
@@ -59,12 +58,12 @@ public final class SwappedArguments implements Detector<Void> {
     }
 
     @Override
-    public Seer<Void> seer() {
-        return OutlineOnly.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of();
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Void>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
         Set<String> called = called(program);
         Map<String, List<RoutineOutline>> byName = new HashMap<>();
         for (TypeOutline type : program.types()) {

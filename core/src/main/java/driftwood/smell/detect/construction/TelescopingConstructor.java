@@ -15,6 +15,7 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.construction.ConstructionSighting.Kind;
 import driftwood.smell.see.Calls;
@@ -34,7 +35,7 @@ import java.util.Set;
  * constructors; conventional overloads of exceptions; a subclass repeating its parent's; deprecated ones. (Catalogue,
  * telescoping-constructor; Bloch, Effective Java, item 2.)
  */
-public final class TelescopingConstructor implements Detector<ConstructionSighting> {
+public final class TelescopingConstructor implements Detector {
     private static final Smell SMELL = new Smell("telescoping-constructor", "tc", "Telescoping constructors",
             "Constructors that extend one another, each adding one more optional part, or one constructor with many "
                     + "optional parts that callers fill with null, false or 0. Callers mix up neighbours of the same "
@@ -57,12 +58,13 @@ public final class TelescopingConstructor implements Detector<ConstructionSighti
     }
 
     @Override
-    public Seer<ConstructionSighting> seer() {
-        return ConstructionSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ConstructionWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<ConstructionSighting>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<ConstructionSighting>> sighted = sightings.of(ConstructionWalk.SEER);
         Map<String, Set<String>> optional = new HashMap<>();
         Set<String> creating = new HashSet<>();
         for (Seen<ConstructionSighting> seen : sighted) {

@@ -15,6 +15,7 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
@@ -34,7 +35,7 @@ import java.util.regex.Pattern;
  * apart; making one or many arguments a list; tests for having no children; filters that descend nowhere; telling
  * several leaves apart. (Catalogue, container-type-check.)
  */
-public final class ContainerTypeCheck implements Detector<Descent> {
+public final class ContainerTypeCheck implements Detector {
     private static final Smell SMELL = new Smell("container-type-check", "ct", "Container type check",
             "Code that walks a structure asks of every part whether it is a container, and goes down into it by itself. "
                     + "Each walk repeats the question, and a new kind of container breaks all of them.",
@@ -62,8 +63,8 @@ public final class ContainerTypeCheck implements Detector<Descent> {
     }
 
     @Override
-    public Seer<Descent> seer() {
-        return DescentSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(DescentWalk.SEER);
     }
 
     /** A descent and the container it goes into. */
@@ -71,7 +72,8 @@ public final class ContainerTypeCheck implements Detector<Descent> {
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Descent>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Descent>> sighted = sightings.of(DescentWalk.SEER);
         Map<String, List<Into>> byContainer = new LinkedHashMap<>();
         for (Seen<Descent> seen : sighted) {
             if (!seen.test()) {

@@ -1,5 +1,6 @@
 package driftwood.smell.detect.container;
 
+import driftwood.pack.Line;
 import driftwood.program.Trail;
 
 /**
@@ -20,7 +21,7 @@ import driftwood.program.Trail;
  * @param line         first line of the loop around, or of the decision
  * @param endLine      last line of the loop around, or of the decision
  */
-record Descent(String within, String routine, String test, Trail element, String check, int checkLine,
-        int checkEndLine, String down, int downLine, String asked, String into, boolean again, int line,
-        int endLine) {
+record Descent(String within, String routine, String test, Trail element, String check, @Line int checkLine,
+        @Line int checkEndLine, String down, @Line int downLine, String asked, String into, boolean again, @Line int line,
+        @Line int endLine) {
 }

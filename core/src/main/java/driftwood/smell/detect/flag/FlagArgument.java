@@ -17,6 +17,7 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.Calls;
 import driftwood.source.Language;
@@ -32,7 +33,7 @@ import java.util.Set;
  * return aside) in two behaviours, with at least one literal true or false at a call. Not: setters of a boolean;
  * overriding routines; branches of a few lines in a longer body. (Catalogue, flag-argument; Fowler, Refactoring.)
  */
-public final class FlagArgument implements Detector<FlagArgument.Split> {
+public final class FlagArgument implements Detector {
     private static final Smell SMELL = new Smell("flag-argument", "fa", "Flag argument",
             "A boolean parameter makes one routine out of two. At the call a bare true or false says nothing, and each "
                     + "of the two behaviours must be read around the other.",
@@ -66,12 +67,13 @@ public final class FlagArgument implements Detector<FlagArgument.Split> {
     }
 
     @Override
-    public Seer<Split> seer() {
-        return FlagSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(FlagWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Split>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Split>> sighted = sightings.of(FlagWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         Calls calls = new Calls(program);
         for (Seen<Split> seen : sighted) {

@@ -1,5 +1,6 @@
 package driftwood.smell.detect.guard;
 
+import driftwood.pack.Line;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.program.Whereabouts;
@@ -12,6 +13,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.guard.Guarding.Part;
 import driftwood.smell.detect.guard.Guarding.Role;
@@ -30,7 +32,7 @@ import java.util.regex.Pattern;
  * bookkeeping around one core statement. Not: pure validators; lookups written as a row of tests; comparisons; test
  * code, of which assertions are the work. (Catalogue, guard-heavy-method.)
  */
-public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded> {
+public final class GuardHeavyMethod implements Detector {
     private static final Smell SMELL = new Smell("guard-heavy-method", "gh", "Guard-heavy routine",
             "Most of a routine protects the little that it does: limits, clamps, counters, early exits. The work is "
                     + "hard to find, and the protection cannot be reused or left out.",
@@ -64,30 +66,17 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
      * @param endLine last line
      * @param parts   its statements
      */
-    public record Guarded(String type, String routine, int line, int endLine, List<Part> parts) {
+    public record Guarded(String type, String routine, @Line int line, @Line int endLine, List<Part> parts) {
     }
 
-    private static final Seer<Guarded> SEER = new Seer<>() {
-        @Override
-        public String key() {
-            return "guard-heavy-method";
+    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 7, Guarded.class, file -> {
+        if (file.file().test()) {
+            return List.of();
         }
-
-        @Override
-        public int version() {
-            return 7;
-        }
-
-        @Override
-        public List<Guarded> see(FileTree file) {
-            if (file.file().test()) {
-                return List.of();
-            }
-            Seeing walk = new Seeing(file);
-            walk.scan(file.unit());
-            return walk.guarded;
-        }
-    };
+        GuardedWalk walk = new GuardedWalk(file);
+        walk.scan(file.unit());
+        return walk.guarded;
+    });
 
     @Override
     public Smell smell() {
@@ -95,14 +84,14 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
     }
 
     @Override
-    public Seer<Guarded> seer() {
-        return SEER;
+    public List<Seer<?>> seers() {
+        return List.of(SEER);
     }
 
-    private static final class Seeing extends Whereabouts {
+    private static final class GuardedWalk extends Whereabouts {
         private final List<Guarded> guarded = new ArrayList<>();
 
-        Seeing(FileTree file) {
+        GuardedWalk(FileTree file) {
             super(file);
         }
 
@@ -131,7 +120,8 @@ public final class GuardHeavyMethod implements Detector<GuardHeavyMethod.Guarded
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Guarded>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Guarded>> sighted = sightings.of(SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Guarded> seen : sighted) {
             Optional<TypeOutline> type = program.type(seen.sighting().type());

@@ -1,5 +1,6 @@
 package driftwood.smell.detect.guard;
 
+import driftwood.pack.Line;
 import driftwood.read.FileTree;
 import driftwood.smell.see.chain.Exits;
 import driftwood.tree.*;
@@ -51,7 +52,7 @@ final class Guarding {
      * @param line    first line
      * @param endLine last line
      */
-    record Part(Role role, String text, int line, int endLine) {
+    record Part(Role role, String text, @Line int line, @Line int endLine) {
     }
 
     /** The statements of a routine; a try body unfolded, an if counting as one. */

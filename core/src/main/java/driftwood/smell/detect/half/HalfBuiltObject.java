@@ -13,10 +13,11 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.detect.half.Half.FieldUse;
-import driftwood.smell.detect.half.Half.Kind;
-import driftwood.smell.see.creation.Birth;
+import driftwood.smell.detect.half.FieldUse.Kind;
+import driftwood.smell.see.creation.CreationWalk;
+import driftwood.smell.see.creation.Instantiation;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -33,7 +34,9 @@ import java.util.Set;
  * whose routines fail until a setter was called. Not: plain data carriers, fluent builders, life-cycle calls, setters
  * of values that have a working default. (Catalogue, half-built-object.)
  */
-public final class HalfBuiltObject implements Detector<Half> {
+public final class HalfBuiltObject implements Detector {
+    /** Fewer setters than these after a creation are configuration. */
+    private static final int SET_IN_A_ROW = 3;
     private static final Smell SMELL = new Smell("half-built-object", "hb", "Half-built object",
             "The constructor leaves the object unusable: setters must be called first, in the right number, and nothing "
                     + "says so but an error at run time.",
@@ -54,20 +57,22 @@ public final class HalfBuiltObject implements Detector<Half> {
     }
 
     @Override
-    public Seer<Half> seer() {
-        return HalfSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(FieldUseWalk.SEER, CreationWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Half>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
         Map<String, Map<String, List<FieldUse>>> uses = new LinkedHashMap<>();
         Map<String, List<Place>> sites = new HashMap<>();
         Map<String, Set<String>> set = new HashMap<>();
-        for (Seen<Half> seen : sighted) {
-            seen.sighting().use().ifPresent(each -> uses.computeIfAbsent(each.type(), key -> new LinkedHashMap<>())
-                    .computeIfAbsent(each.field(), key -> new ArrayList<>()).add(each));
-            if (!seen.test()) {
-                seen.sighting().birth().ifPresent(each -> site(seen.file(), each, program, sites, set));
+        for (Seen<FieldUse> seen : sightings.of(FieldUseWalk.SEER)) {
+            uses.computeIfAbsent(seen.sighting().type(), key -> new LinkedHashMap<>())
+                    .computeIfAbsent(seen.sighting().field(), key -> new ArrayList<>()).add(seen.sighting());
+        }
+        for (Seen<Instantiation> seen : sightings.of(CreationWalk.SEER)) {
+            if (!seen.test() && seen.sighting().set().size() >= SET_IN_A_ROW) {
+                site(seen.file(), seen.sighting(), program, sites, set);
             }
         }
         List<Finding> findings = new ArrayList<>();
@@ -96,13 +101,13 @@ public final class HalfBuiltObject implements Detector<Half> {
         return findings;
     }
 
-    private static void site(String file, Birth birth, Program program, Map<String, List<Place>> sites,
+    private static void site(String file, Instantiation instantiation, Program program, Map<String, List<Place>> sites,
             Map<String, Set<String>> set) {
-        program.type(birth.within()).flatMap(scope -> program.resolve(new TypeRef(birth.created()), scope))
+        program.type(instantiation.within()).flatMap(scope -> program.resolve(new TypeRef(instantiation.created()), scope))
                 .ifPresent(type -> {
-                    sites.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(new Place(file, birth.line(),
-                            birth.line() + birth.set().size(), birth.routine(), "sets " + Listing.of(birth.set())));
-                    birth.set().forEach(each -> set.computeIfAbsent(type.name(), key -> new LinkedHashSet<>())
+                    sites.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(new Place(file, instantiation.line(),
+                            instantiation.line() + instantiation.set().size(), instantiation.routine(), "sets " + Listing.of(instantiation.set())));
+                    instantiation.set().forEach(each -> set.computeIfAbsent(type.name(), key -> new LinkedHashSet<>())
                             .add(plain(each)));
                 });
     }

@@ -15,8 +15,9 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.chain.ChainSeer;
+import driftwood.smell.see.chain.ChainWalk;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -33,7 +34,7 @@ import java.util.Set;
  * project, used alike afterwards. Not: a routine that only makes this decision and is the only one to make it (that is
  * the factory); arms that create the same class; exceptions. (Catalogue, conditional-instantiation.)
  */
-public final class ConditionalInstantiation implements Detector<Chain> {
+public final class ConditionalInstantiation implements Detector {
     private static final Smell SMELL = new Smell("conditional-instantiation", "ci", "Conditional instantiation",
             "A condition decides which class to create, in the middle of code that has other work to do. The decision "
                     + "cannot be reused, tends to be repeated, and its copies drift apart.",
@@ -68,12 +69,13 @@ public final class ConditionalInstantiation implements Detector<Chain> {
     }
 
     @Override
-    public Seer<Chain> seer() {
-        return ChainSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ChainWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
         List<Deciding> all = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             if (!seen.test()) {

@@ -16,8 +16,9 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.chain.ChainSeer;
+import driftwood.smell.see.chain.ChainWalk;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -33,7 +34,7 @@ import java.util.Set;
  * enum that branches on itself; lookups; a test against one value. (Catalogue, state-switch; the trade's "replace
  * state-altering conditionals with state".)
  */
-public final class StateSwitch implements Detector<Chain> {
+public final class StateSwitch implements Detector {
     private static final Smell SMELL = new Smell("state-switch", "ss", "State switch",
             "Several routines of a type branch on one of its own fields: what the object does depends on the condition "
                     + "it is in. Every new condition means another arm in each of them, and which follows which is "
@@ -58,12 +59,13 @@ public final class StateSwitch implements Detector<Chain> {
     }
 
     @Override
-    public Seer<Chain> seer() {
-        return ChainSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ChainWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
         Map<String, List<Operation>> byField = new LinkedHashMap<>();
         Map<String, Fields.Found> fields = new LinkedHashMap<>();
         for (Seen<Chain> seen : sighted) {

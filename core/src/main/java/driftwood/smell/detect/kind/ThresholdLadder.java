@@ -17,8 +17,9 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.chain.ChainSeer;
+import driftwood.smell.see.chain.ChainWalk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +31,7 @@ import java.util.regex.Pattern;
  * or ask several candidates in turn whether they can take it, and at least two arms do work. Not: arms that only look
  * up; arms that test different values; clamps. (Catalogue, threshold-ladder.)
  */
-public final class ThresholdLadder implements Detector<Chain> {
+public final class ThresholdLadder implements Detector {
     private static final Smell SMELL = new Smell("threshold-ladder", "tl", "Threshold ladder",
             "A ladder of limits decides who deals with a request. Limits and handlers are welded together in one "
                     + "place; another limit means another rung, and gaps and overlaps are easily missed.",
@@ -55,12 +56,13 @@ public final class ThresholdLadder implements Detector<Chain> {
     }
 
     @Override
-    public Seer<Chain> seer() {
-        return ChainSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ChainWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();

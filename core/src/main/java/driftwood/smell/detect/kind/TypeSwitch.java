@@ -15,8 +15,9 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.chain.ChainSeer;
+import driftwood.smell.see.chain.ChainWalk;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -33,7 +34,7 @@ import java.util.regex.Pattern;
  * parser; foreign constants and built-in types; options of a main routine; arms that only create. (Catalogue,
  * type-switch; the trade's "replace conditional with polymorphism".)
  */
-public final class TypeSwitch implements Detector<Chain> {
+public final class TypeSwitch implements Detector {
     private static final Smell SMELL = new Smell("type-switch", "ts", "Type-switch conditional",
             "A chain of arms picks behaviour by the kind of one value: by its run-time type, or by a tag such as an "
                     + "enum constant. Every new kind means finding and editing every such chain, and nothing reminds "
@@ -79,12 +80,13 @@ public final class TypeSwitch implements Detector<Chain> {
     }
 
     @Override
-    public Seer<Chain> seer() {
-        return ChainSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ChainWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Chain>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
         Map<String, List<Judged>> groups = new HashMap<>();
         List<Judged> judged = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {

@@ -15,6 +15,7 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
@@ -32,7 +33,7 @@ import java.util.regex.Pattern;
  * serialisers, printers, comparators, constructors and creation routines, tests; what overrides or implements a
  * contract, which cannot be moved. (Catalogue, misplaced-behaviour; Fowler, Refactoring: feature envy.)
  */
-public final class MisplacedBehaviour implements Detector<Usage> {
+public final class MisplacedBehaviour implements Detector {
     private static final Smell SMELL = new Smell("misplaced-behaviour", "mb", "Misplaced behaviour",
             "A routine asks another object for its parts, one after the other, and computes with them, while its own "
                     + "object gives nothing. It belongs where the parts are, and changes whenever they do.",
@@ -62,8 +63,8 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     }
 
     @Override
-    public Seer<Usage> seer() {
-        return UsageSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(UsageWalk.SEER);
     }
 
     @Override
@@ -72,7 +73,8 @@ public final class MisplacedBehaviour implements Detector<Usage> {
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Usage>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Usage>> sighted = sightings.of(UsageWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Usage> seen : sighted) {
             Usage usage = seen.sighting();

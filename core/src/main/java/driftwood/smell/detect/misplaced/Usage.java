@@ -1,5 +1,6 @@
 package driftwood.smell.detect.misplaced;
 
+import driftwood.pack.Line;
 import driftwood.program.Trail;
 import java.util.List;
 import java.util.Set;
@@ -15,7 +16,7 @@ import java.util.Set;
  * @param line    first line
  * @param endLine last line
  */
-record Usage(String type, String routine, String name, Set<String> own, List<Use> others, int line, int endLine) {
+record Usage(String type, String routine, String name, Set<String> own, List<Use> others, @Line int line, @Line int endLine) {
 
     /**
      * A use of a member.

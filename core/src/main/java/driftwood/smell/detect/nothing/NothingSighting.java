@@ -1,5 +1,6 @@
 package driftwood.smell.detect.nothing;
 
+import driftwood.pack.Line;
 import driftwood.program.Trail;
 
 /**
@@ -14,7 +15,7 @@ import driftwood.program.Trail;
  * @param endLine last line
  * @param note    the condition of a null return; what a guard does for nothing
  */
-record NothingSighting(Kind kind, String within, String routine, Trail trail, String name, int line, int endLine,
+record NothingSighting(Kind kind, String within, String routine, Trail trail, String name, @Line int line, @Line int endLine,
         String note) {
 
     enum Kind {

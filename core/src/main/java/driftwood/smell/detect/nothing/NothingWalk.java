@@ -3,6 +3,7 @@ package driftwood.smell.detect.nothing;
 import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
+import driftwood.smell.Seer;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.smell.see.chain.Exits;
 import driftwood.tree.*;
@@ -14,8 +15,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Walks one file for {@link NothingSeer}. */
+/** Walks one file for {@link NothingWalk}. */
 final class NothingWalk extends Walk {
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 4, NothingSighting.class, file -> new NothingWalk(file).sightings());
+
     private static final Set<String> LOGIC = Set.of("&&", "||");
     private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
 

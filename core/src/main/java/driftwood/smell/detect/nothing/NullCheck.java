@@ -14,6 +14,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.smell.see.Calls;
@@ -33,7 +34,7 @@ import java.util.Set;
  * more. Not: guards that all throw; lazy initialisation; nothing in, nothing out; the end of an iteration; links of a
  * data structure to its own kind; contracts of foreign types. (Catalogue, null-check; "introduce null object".)
  */
-public final class NullCheck implements Detector<NothingSighting> {
+public final class NullCheck implements Detector {
     private static final Smell SMELL = new Smell("null-check", "nc", "Null checks",
             "A routine or field stands for \"nothing\" by null, and its callers guard against it one by one. Each guard "
                     + "repeats the same decision, and the caller that forgets it fails at run time.",
@@ -52,12 +53,13 @@ public final class NullCheck implements Detector<NothingSighting> {
     }
 
     @Override
-    public Seer<NothingSighting> seer() {
-        return NothingSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(NothingWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<NothingSighting>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<NothingSighting>> sighted = sightings.of(NothingWalk.SEER);
         List<Seen<NothingSighting>> own = sighted.stream().filter(seen -> !seen.test()).toList();
         Sources sources = Sources.of(program, own);
         Map<String, List<Place>> guards = new LinkedHashMap<>();

@@ -1,5 +1,6 @@
 package driftwood.smell.detect.notification;
 
+import driftwood.pack.Line;
 import driftwood.program.Fields;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
@@ -15,6 +16,7 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -32,7 +34,7 @@ import java.util.regex.Pattern;
  * same event: one call each, at least one argument shared, results unused. Not: one collaborator, logging alone, calls
  * whose results are used, orchestration where data flows from call to call. (Catalogue, hard-wired-notification.)
  */
-public final class HardWiredNotification implements Detector<HardWiredNotification.Telling> {
+public final class HardWiredNotification implements Detector {
     private static final Smell SMELL = new Smell("hard-wired-notification", "hn", "Hard-wired notification",
             "Its own work done, a routine tells several collaborators of it, one by one. Everyone who wants to know "
                     + "must be written in here, and each of them can spoil the work of the rest.",
@@ -67,7 +69,7 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
      * @param arguments names passed; "this" for the object itself
      * @param line      of the call
      */
-    public record Told(String receiver, Trail call, String text, List<String> arguments, int line) {
+    public record Told(String receiver, Trail call, String text, List<String> arguments, @Line int line) {
     }
 
     @Override
@@ -76,12 +78,13 @@ public final class HardWiredNotification implements Detector<HardWiredNotificati
     }
 
     @Override
-    public Seer<Telling> seer() {
-        return TellingSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(TellingWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Telling>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Telling>> sighted = sightings.of(TellingWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Telling> seen : sighted) {
             if (!seen.test()) {

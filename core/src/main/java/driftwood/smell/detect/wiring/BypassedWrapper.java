@@ -14,10 +14,11 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.creation.Birth;
-import driftwood.smell.see.creation.Birth.How;
-import driftwood.smell.see.reach.Reaching;
+import driftwood.smell.see.creation.CreationWalk;
+import driftwood.smell.see.creation.Instantiation;
+import driftwood.smell.see.creation.Instantiation.How;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -32,7 +33,7 @@ import java.util.Set;
  * after creation at two or more sites, and at one or more other sites, tests aside, they are not. (Catalogue,
  * bypassed-wrapper; Gamma et al., Decorator.)
  */
-public final class BypassedWrapper implements Detector<Reaching.Fact> {
+public final class BypassedWrapper implements Detector {
     private static final Smell SMELL = new Smell("bypassed-wrapper", "bw", "Bypassed wrapper",
             "A type is always meant to be wrapped, and nearly always is. Where somebody forgot, the check, the lock or "
                     + "the log that the wrapper adds is silently missing.",
@@ -49,27 +50,27 @@ public final class BypassedWrapper implements Detector<Reaching.Fact> {
     }
 
     @Override
-    public Seer<Reaching.Fact> seer() {
-        return Reaching.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(CreationWalk.SEER);
     }
 
     /** A creation site. */
-    private record Site(String file, Birth birth, Optional<TypeOutline> wrapper) {
+    private record Site(String file, Instantiation instantiation, Optional<TypeOutline> wrapper) {
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
         Map<String, List<Site>> byType = new LinkedHashMap<>();
-        for (Seen<Birth> seen : Reaching.births(sighted)) {
-            Birth birth = seen.sighting();
-            Optional<TypeOutline> scope = program.type(birth.within());
+        for (Seen<Instantiation> seen : sightings.of(CreationWalk.SEER)) {
+            Instantiation instantiation = seen.sighting();
+            Optional<TypeOutline> scope = program.type(instantiation.within());
             if (!seen.test() && scope.isPresent()) {
-                program.resolve(new TypeRef(birth.created()), scope.get()).ifPresent(type -> {
-                    Optional<TypeOutline> wrapper = birth.wrapper().isEmpty() ? Optional.empty()
-                            : program.resolve(new TypeRef(birth.wrapper()), scope.get())
+                program.resolve(new TypeRef(instantiation.created()), scope.get()).ifPresent(type -> {
+                    Optional<TypeOutline> wrapper = instantiation.wrapper().isEmpty() ? Optional.empty()
+                            : program.resolve(new TypeRef(instantiation.wrapper()), scope.get())
                                     .filter(each -> isWrapper(each, type, program));
                     byType.computeIfAbsent(type.name(), key -> new ArrayList<>())
-                            .add(new Site(seen.file(), birth, wrapper));
+                            .add(new Site(seen.file(), instantiation, wrapper));
                 });
             }
         }
@@ -117,7 +118,7 @@ public final class BypassedWrapper implements Detector<Reaching.Fact> {
             return Optional.empty();
         }
         List<Site> bare = sites.stream().filter(each -> each.wrapper().isEmpty()
-                && each.birth().how() != How.ARGUMENT && !isInside(each, type, usual.get())).toList();
+                && each.instantiation().how() != How.ARGUMENT && !isInside(each, type, usual.get())).toList();
         List<Site> wrapped = sites.stream().filter(each -> each.wrapper().equals(usual)).toList();
         if (bare.isEmpty() || bare.size() >= wrapped.size()) {
             return Optional.empty();
@@ -125,13 +126,13 @@ public final class BypassedWrapper implements Detector<Reaching.Fact> {
         List<Evidence> evidence = new ArrayList<>();
         List<Place> places = new ArrayList<>();
         for (Site each : bare) {
-            evidence.add(new Evidence(each.file(), each.birth().line(), each.birth().line(), "bare, without "
+            evidence.add(new Evidence(each.file(), each.instantiation().line(), each.instantiation().line(), "bare, without "
                     + usual.get().simpleName()));
         }
         for (Site each : wrapped) {
-            evidence.add(new Evidence(each.file(), each.birth().line(), each.birth().line(), "wrapped in "
+            evidence.add(new Evidence(each.file(), each.instantiation().line(), each.instantiation().line(), "wrapped in "
                     + usual.get().simpleName()));
-            places.add(new Place(each.file(), each.birth().line(), each.birth().line(), each.birth().routine(),
+            places.add(new Place(each.file(), each.instantiation().line(), each.instantiation().line(), each.instantiation().routine(),
                     "wraps it by hand"));
         }
         Set<String> files = new LinkedHashSet<>();
@@ -141,14 +142,14 @@ public final class BypassedWrapper implements Detector<Reaching.Fact> {
                 .build();
         Site first = bare.get(0);
         Detail detail = new Detail.Gathered("place that creates " + type.simpleName(), List.of(new Part("wrapped", List.of(type.simpleName())), new Part("wrapper", List.of(usual.get().simpleName()))), places);
-        return Optional.of(SMELL.finding(new Spot(first.file(), first.birth().line(), first.birth().line(),
-                first.birth().routine()), drag, type.simpleName() + " is wrapped in " + usual.get().simpleName() + " at "
+        return Optional.of(SMELL.finding(new Spot(first.file(), first.instantiation().line(), first.instantiation().line(),
+                first.instantiation().routine()), drag, type.simpleName() + " is wrapped in " + usual.get().simpleName() + " at "
                 + Listing.count(wrapped.size(), "place") + ", but not here"
                 + (bare.size() > 1 ? " and at " + Listing.count(bare.size() - 1, "other place") : ""), evidence, detail));
     }
 
     private static boolean isInside(Site site, TypeOutline type, TypeOutline wrapper) {
-        String within = site.birth().within();
+        String within = site.instantiation().within();
         return within.equals(type.name()) || within.equals(wrapper.name()) || within.startsWith(type.name() + ".");
     }
 }

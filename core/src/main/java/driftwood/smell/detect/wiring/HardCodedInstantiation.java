@@ -15,11 +15,13 @@ import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Settings;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.creation.Birth;
-import driftwood.smell.see.creation.Birth.How;
+import driftwood.smell.see.creation.CreationWalk;
+import driftwood.smell.see.creation.Instantiation;
+import driftwood.smell.see.creation.Instantiation.How;
 import driftwood.smell.see.reach.Reach;
-import driftwood.smell.see.reach.Reaching;
+import driftwood.smell.see.reach.ReachWalk;
 import driftwood.smell.see.reach.Resource;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
@@ -37,7 +39,7 @@ import java.util.regex.Pattern;
  * objects, exceptions, nested parts, creations only returned, defaults that callers can override. (Catalogue,
  * hard-coded-instantiation; Feathers, Working Effectively with Legacy Code: parameterize constructor.)
  */
-public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
+public final class HardCodedInstantiation implements Detector {
     private static final Smell SMELL = new Smell("hard-coded-instantiation", "hc", "Hard-coded instantiation",
             "A class creates a collaborator that talks to the world outside, and cannot be given another. A test of the "
                     + "class is a test of the file, the network or the clock as well.",
@@ -64,26 +66,27 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
     }
 
     @Override
-    public Seer<Reaching.Fact> seer() {
-        return Reaching.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(CreationWalk.SEER, ReachWalk.SEER);
     }
 
     /** The creations of one collaborator in one class. */
-    private record Group(TypeOutline client, TypeOutline collaborator, String file, List<Birth> births) {
+    private record Group(TypeOutline client, TypeOutline collaborator, String file, List<Instantiation> instantiations) {
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
         Map<String, List<Reach>> reaches = new LinkedHashMap<>();
-        for (Seen<Reaching.Fact> seen : sighted) {
-            seen.sighting().reach().filter(each -> each.isEssential(isPrivate(each, program))).ifPresent(each ->
-                    reaches.computeIfAbsent(each.type(), key -> new ArrayList<>()).add(each));
+        for (Seen<Reach> seen : sightings.of(ReachWalk.SEER)) {
+            if (seen.sighting().isEssential(isPrivate(seen.sighting(), program))) {
+                reaches.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
+            }
         }
         reaches.entrySet().removeIf(each -> isAside(each.getKey(), each.getValue(), program));
         Map<String, Group> groups = new LinkedHashMap<>();
-        for (Seen<Reaching.Fact> seen : sighted) {
-            if (!seen.test() && seen.sighting().birth().isPresent()) {
-                gather(seen.file(), seen.sighting().birth().get(), reaches, program, groups);
+        for (Seen<Instantiation> seen : sightings.of(CreationWalk.SEER)) {
+            if (!seen.test()) {
+                gather(seen.file(), seen.sighting(), reaches, program, groups);
             }
         }
         List<Finding> findings = new ArrayList<>();
@@ -108,24 +111,24 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
                 .anyMatch(each -> each.traits().isPrivate() && each.symbol().equals(reach.routine()));
     }
 
-    private void gather(String file, Birth birth, Map<String, List<Reach>> reaches, Program program,
+    private void gather(String file, Instantiation instantiation, Map<String, List<Reach>> reaches, Program program,
             Map<String, Group> groups) {
-        boolean kept = birth.how() == How.FIELD || birth.how() == How.RECEIVER
-                || birth.how() == How.LOCAL && birth.used() && !birth.leaves();
-        Optional<TypeOutline> client = program.type(birth.within());
-        if (!kept || birth.fallback() || client.isEmpty() || client.get().anonymous()) {
+        boolean kept = instantiation.how() == How.FIELD || instantiation.how() == How.RECEIVER
+                || instantiation.how() == How.LOCAL && instantiation.used() && !instantiation.leaves();
+        Optional<TypeOutline> client = program.type(instantiation.within());
+        if (!kept || instantiation.fallback() || client.isEmpty() || client.get().anonymous()) {
             return;
         }
-        Optional<TypeOutline> made = program.resolve(new TypeRef(birth.created()), client.get())
+        Optional<TypeOutline> made = program.resolve(new TypeRef(instantiation.created()), client.get())
                 .filter(type -> reaches.containsKey(type.name()) && type.behaves()
                         && !top(type, program).equals(top(client.get(), program)));
         if (made.isEmpty() || roots.isRoot(client.get(), program) || !works(client.get())
                 || canBeGiven(client.get(), made.get(), program)
-                || birth.how() == How.FIELD && !uses(client.get(), birth.name(), program)) {
+                || instantiation.how() == How.FIELD && !uses(client.get(), instantiation.name(), program)) {
             return;
         }
         groups.computeIfAbsent(client.get().name() + " " + made.get().name(), key ->
-                new Group(client.get(), made.get(), file, new ArrayList<>())).births().add(birth);
+                new Group(client.get(), made.get(), file, new ArrayList<>())).instantiations().add(instantiation);
     }
 
     private static TypeOutline top(TypeOutline type, Program program) {
@@ -158,9 +161,9 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
         List<TypeOutline> abstractions = program.ancestors(made).stream().filter(each -> !each.isConcrete()).toList();
         List<Evidence> evidence = new ArrayList<>();
         List<Place> places = new ArrayList<>();
-        for (Birth birth : group.births()) {
-            evidence.add(new Evidence(group.file(), birth.line(), birth.line(), "creates " + made.simpleName()));
-            places.add(new Place(group.file(), birth.line(), birth.line(), birth.routine(), "creates one"));
+        for (Instantiation instantiation : group.instantiations()) {
+            evidence.add(new Evidence(group.file(), instantiation.line(), instantiation.line(), "creates " + made.simpleName()));
+            places.add(new Place(group.file(), instantiation.line(), instantiation.line(), instantiation.routine(), "creates one"));
         }
         Reach first = reaches.get(0);
         evidence.add(new Evidence(made.file(), first.line(), first.line(), made.simpleName() + " reaches "
@@ -169,15 +172,15 @@ public final class HardCodedInstantiation implements Detector<Reaching.Fact> {
                 ? new Evidence(made.file(), made.line(), made.line(), "no abstraction of it exists yet to be given instead")
                 : new Evidence(abstractions.get(0).file(), abstractions.get(0).line(), abstractions.get(0).line(),
                         abstractions.get(0).simpleName() + " could be asked for instead"));
-        Drag drag = Drag.of(group.births().size(), 1, reached.size())
+        Drag drag = Drag.of(group.instantiations().size(), 1, reached.size())
                 .risk(true, 0.5, "no test can use the class without " + first.resource().kind().title())
                 .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet").build();
-        Birth birth = group.births().get(0);
-        Optional<FieldOutline> field = birth.how() == How.FIELD ? group.client().field(birth.name()) : Optional.empty();
+        Instantiation instantiation = group.instantiations().get(0);
+        Optional<FieldOutline> field = instantiation.how() == How.FIELD ? group.client().field(instantiation.name()) : Optional.empty();
         Detail detail = new Detail.Gathered("kind of " + made.simpleName(), List.of(new Part("client", List.of(group.client().simpleName())), new Part("collaborator", List.of(made.simpleName()))), places.subList(1,
                 places.size()));
-        String symbol = field.map(each -> group.client().name() + "#" + each.name()).orElse(birth.routine());
-        return SMELL.finding(new Spot(group.file(), birth.line(), birth.line(), symbol), drag, "creates its own "
+        String symbol = field.map(each -> group.client().name() + "#" + each.name()).orElse(instantiation.routine());
+        return SMELL.finding(new Spot(group.file(), instantiation.line(), instantiation.line(), symbol), drag, "creates its own "
                 + made.simpleName() + ", which reaches " + Listing.of(reached) + ", and cannot be given another", evidence,
                 detail);
     }

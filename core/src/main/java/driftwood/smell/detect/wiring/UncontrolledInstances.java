@@ -16,9 +16,11 @@ import driftwood.smell.Finding.Spot;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.reach.Reach;
-import driftwood.smell.see.reach.Reaching;
+import driftwood.smell.see.reach.ReachWalk;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,7 +36,7 @@ import java.util.Set;
  * same one passed by its creation sites) and is created at two or more sites. Not: temporary and in-memory resources;
  * a class that opens the resource anew in each call; tests. (Catalogue, uncontrolled-instances.)
  */
-public final class UncontrolledInstances implements Detector<Reaching.Fact> {
+public final class UncontrolledInstances implements Detector {
     private static final Smell SMELL = new Smell("uncontrolled-instances", "ui", "Uncontrolled instances",
             "Every instance takes hold of the same file, port or connection, and nothing limits how many there are. Two "
                     + "of them overwrite, lock out or contradict each other.",
@@ -51,22 +53,22 @@ public final class UncontrolledInstances implements Detector<Reaching.Fact> {
     }
 
     @Override
-    public Seer<Reaching.Fact> seer() {
-        return Reaching.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(CreationWalk.SEER, ReachWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Reaching.Fact>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
         Map<String, Reach> holders = new LinkedHashMap<>();
-        for (Seen<Reach> seen : Reaching.reaches(sighted)) {
+        for (Seen<Reach> seen : sightings.of(ReachWalk.SEER)) {
             Reach reach = seen.sighting();
-            if (!seen.test() && reach.atBirth() && reach.stored() && reach.resource().held()
+            if (!seen.test() && reach.whileCreating() && reach.stored() && reach.resource().held()
                     && !reach.source().isEmpty()) {
                 holders.putIfAbsent(reach.type(), reach);
             }
         }
         Map<String, Integer> made = new HashMap<>();
-        Reaching.births(sighted).forEach(each ->
+        sightings.of(CreationWalk.SEER).forEach(each ->
                 made.merge(new TypeRef(each.sighting().created()).simpleName(), 1, Integer::sum));
         holders.keySet().removeIf(name -> program.type(name).filter(type -> !program.fileOf(type).language().hasAliases()
                 && made.getOrDefault(type.simpleName(), 0) < 2).isPresent());

@@ -1,5 +1,6 @@
 package driftwood.smell.detect.work;
 
+import driftwood.pack.Line;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
@@ -12,6 +13,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
+import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -26,7 +28,7 @@ import java.util.Optional;
  * computation on the arguments, creating and filling its own parts, delegation. (Catalogue, constructor-work; Bloch,
  * Effective Java, item 19; Hevery, "Flaw: constructor does real work".)
  */
-public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
+public final class ConstructorWork implements Detector {
     private static final Smell SMELL = new Smell("constructor-work", "cw", "Work in the constructor",
             "A constructor does more than take its values: it reads, writes, registers itself or calls what a "
                     + "subclass may override. Nobody can have the object without the work, least of all a test.",
@@ -55,7 +57,7 @@ public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
      * @param arguments of a call to an own routine
      * @param line    of the deed
      */
-    public record Deed(Kind kind, String type, String routine, String what, int arguments, int line) {
+    public record Deed(Kind kind, String type, String routine, String what, int arguments, @Line int line) {
     }
 
     @Override
@@ -64,12 +66,13 @@ public final class ConstructorWork implements Detector<ConstructorWork.Deed> {
     }
 
     @Override
-    public Seer<Deed> seer() {
-        return ConstructorWorkSeer.INSTANCE;
+    public List<Seer<?>> seers() {
+        return List.of(ConstructorWorkWalk.SEER);
     }
 
     @Override
-    public List<Finding> judge(Program program, List<Seen<Deed>> sighted) {
+    public List<Finding> judge(Program program, Sightings sightings) {
+        List<Seen<Deed>> sighted = sightings.of(ConstructorWorkWalk.SEER);
         Map<String, List<Deed>> byRoutine = new LinkedHashMap<>();
         for (Seen<Deed> seen : sighted) {
             if (!seen.test() && isWork(seen.sighting(), program)) {

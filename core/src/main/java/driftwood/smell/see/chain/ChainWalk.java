@@ -7,6 +7,7 @@ import driftwood.smell.Chain;
 import driftwood.smell.Chain.Form;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.Chain.Subject;
+import driftwood.smell.Seer;
 import driftwood.smell.see.chain.Labels.Question;
 import driftwood.source.Language;
 import driftwood.tree.*;
@@ -22,7 +23,10 @@ import java.util.Set;
 import java.util.function.Function;
 
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
-final class ChainWalk extends Walk {
+public final class ChainWalk extends Walk {
+    /** Detectors that share it share its sightings. */
+    public static final Seer<Chain> SEER = new Seer<>("chain", 3, Chain.class, file -> new ChainWalk(file).chains());
+
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
     private final Bodies bodies;

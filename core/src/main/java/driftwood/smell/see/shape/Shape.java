@@ -1,5 +1,7 @@
 package driftwood.smell.see.shape;
 
+import driftwood.pack.Line;
+
 /**
  * What a routine's body looks like.
  *
@@ -14,7 +16,7 @@ package driftwood.smell.see.shape;
  * @param endLine    last line
  */
 public record Shape(String type, String symbol, String name, int parameters, int statements, long outline, long exact,
-        int line, int endLine) {
+        @Line int line, @Line int endLine) {
 
     /** What twins must share. */
     public String key() {

@@ -34,7 +34,7 @@ class ChainTest {
 
     private static void see(FileTree tree, List<Chain> chains) {
         assertThat(tree.unread()).isEmpty();
-        chains.addAll(ChainSeer.INSTANCE.see(tree));
+        chains.addAll(ChainWalk.SEER.see(tree));
     }
 
     private static Chain only(String body) {

@@ -1,5 +1,6 @@
 package driftwood.smell.see.creation;
 
+import driftwood.pack.Line;
 import java.util.List;
 
 /**
@@ -17,8 +18,8 @@ import java.util.List;
  * @param set      setters and properties set right after it, in order
  * @param line     where it begins
  */
-public record Birth(String within, String routine, String created, How how, String name, boolean fallback,
-        boolean used, boolean leaves, String wrapper, List<String> set, int line) {
+public record Instantiation(String within, String routine, String created, How how, String name, boolean fallback,
+        boolean used, boolean leaves, String wrapper, List<String> set, @Line int line) {
 
     /** What becomes of a fresh instance. */
     public enum How {

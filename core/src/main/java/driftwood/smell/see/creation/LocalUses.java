@@ -15,13 +15,13 @@ import java.util.Set;
  * @param leaving  names that are returned, handed on or stored
  * @param wrappers name to the type of the first creation that takes it as its only argument
  */
-record Fates(Set<String> called, Set<String> leaving, Map<String, String> wrappers) {
+record LocalUses(Set<String> called, Set<String> leaving, Map<String, String> wrappers) {
 
     /** Looks through a body once, for all of its locals. */
-    static Fates of(Node body) {
-        Fates fates = new Fates(new HashSet<>(), new HashSet<>(), new HashMap<>());
-        fates.new Looking().scan(body);
-        return fates;
+    static LocalUses of(Node body) {
+        LocalUses locals = new LocalUses(new HashSet<>(), new HashSet<>(), new HashMap<>());
+        locals.new Looking().scan(body);
+        return locals;
     }
 
     private final class Looking extends TreeScanner {

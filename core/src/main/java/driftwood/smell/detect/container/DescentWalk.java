@@ -1,0 +1,197 @@
+package driftwood.smell.detect.container;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.tree.*;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Sees walks that ask each part whether it is a container, and go down into those that are. */
+final class DescentWalk extends Walk {
+    static final Seer<Descent> SEER = new Seer<>("descent", 3, Descent.class, file -> {
+        DescentWalk walk = new DescentWalk(file);
+        walk.scan(file.unit());
+        return walk.descents;
+    });
+    private static final Pattern FLAG = Pattern.compile(
+            "(is|has)_?(Folder|Directory|Container|Group|Composite|Branch|Parent|Node|folder|directory|container|group"
+                    + "|composite|branch)s?");
+    private static final Pattern PUSH = Pattern.compile("(add|push|addAll|offer|addFirst|addLast|append|extend|enqueue"
+            + "|put|insert|appendleft|extendleft)");
+
+    private final List<Descent> descents = new ArrayList<>();
+    private final Deque<Loop> loops = new ArrayDeque<>();
+
+    private DescentWalk(FileTree file) {
+        super(file);
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        Deque<Loop> outer = new ArrayDeque<>(loops);
+        loops.clear();
+        super.visitRoutine(routine);
+        loops.addAll(outer);
+        return null;
+    }
+
+    @Override
+    public Void visitLoop(Loop loop) {
+        loops.push(loop);
+        super.visitLoop(loop);
+        loops.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitIf(If branch) {
+        look(branch, branch.condition(), branch.then());
+        return super.visitIf(branch);
+    }
+
+    @Override
+    public Void visitMatch(Match match) {
+        for (Arm arm : match.arms()) {
+            for (Node label : arm.labels()) {
+                if (label instanceof TypeTest test && match.subject() instanceof Name subject) {
+                    Block body = new Block(arm.start(), arm.end(), arm.body());
+                    decide(match, subject, test.type().text(), test.binding(), label, body);
+                }
+            }
+        }
+        return super.visitMatch(match);
+    }
+
+    private void look(Node decision, Node condition, Node then) {
+        Node asked = condition instanceof Binary both && both.operator().equals("&&") ? both.left() : condition;
+        if (asked instanceof TypeTest test && test.subject() instanceof Name subject) {
+            decide(decision, subject, test.type().text(), test.binding(), asked, then);
+        } else if (asked instanceof Call call && call.arguments().isEmpty() && FLAG.matcher(call.name()).matches()
+                && call.receiver().orElse(null) instanceof Name subject) {
+            decide(decision, subject, "", Optional.empty(), asked, then);
+        } else if (asked instanceof Member member && FLAG.matcher(member.name()).matches()
+                && member.receiver() instanceof Name subject) {
+            decide(decision, subject, "", Optional.empty(), asked, then);
+        }
+    }
+
+    private void decide(Node decision, Name subject, String test, Optional<String> binding, Node asked, Node then) {
+        boolean part = loops.stream().anyMatch(loop -> gives(loop, subject.name()));
+        boolean handed = routine().isPresent() && routine().get().parameters().stream()
+                .anyMatch(each -> each.name().equals(subject.name()));
+        if (!part && !handed) {
+            return;
+        }
+        Set<String> names = new HashSet<>(Set.of(subject.name()));
+        binding.ifPresent(names::add);
+        for (Local local : Search.all(then, Local.class)) {
+            if (local.initial().map(value -> mentionsAny(value, names)).orElse(false)) {
+                names.add(local.name());
+            }
+        }
+        descent(then, names, part).ifPresent(found -> {
+            Node around = part && !loops.isEmpty() ? loops.peek() : decision;
+            Node down = found.node();
+            descents.add(new Descent(type(), member(), test, trail(subject), file.brief(asked), file.line(decision),
+                    file.endLine(decision), file.brief(down), file.line(down), test.isEmpty() ? nameOf(asked) : "",
+                    into(down, names), found.again(), file.line(around), file.endLine(around)));
+        });
+    }
+
+    /** Whether a loop gives its parts by this name: its variable, or a local filled from what is walked. */
+    private static boolean gives(Loop loop, String name) {
+        if (loop.kind() == LoopKind.EACH && !loop.header().isEmpty() && loop.header().get(0) instanceof Local local
+                && local.name().equals(name)) {
+            return true;
+        }
+        return Search.statements(loop.body()).stream().flatMap(each -> value(each, name).stream())
+                .anyMatch(value -> Search.any(value, node -> node instanceof Index || node instanceof Call call
+                && call.name().matches("get|next|pop|poll|remove|removeFirst|removeLast|pollFirst|pollLast|popleft|"
+                + "nextElement|elementAt|item|getChild.*|child.*")));
+    }
+
+    /** How a walk goes down. @param again by the same walk */
+    private record Down(Node node, boolean again) {
+    }
+
+    private static String nameOf(Node node) {
+        return node instanceof Member member ? member.name() : node instanceof Call call ? call.name() : "";
+    }
+
+    /** The member whose parts are walked: of the container, or where that is handed on whole, of what the loop walks. */
+    private String into(Node down, Set<String> names) {
+        Node where = down instanceof Loop loop && loop.header().size() == 2 ? loop.header().get(1) : down;
+        for (Member member : Search.all(where, Member.class)) {
+            if (mentionsAny(member.receiver(), names)) {
+                return member.name();
+            }
+        }
+        for (Call call : Search.all(where, Call.class)) {
+            if (call.arguments().isEmpty() && call.receiver().map(each -> mentionsAny(each, names)).orElse(false)) {
+                return call.name();
+            }
+        }
+        return loops.isEmpty() || loops.peek().header().size() != 2 ? "" : nameOf(loops.peek().header().get(1));
+    }
+
+    /** What a statement gives a local. */
+    private static Optional<Node> value(Node statement, String name) {
+        if (statement instanceof Local local && local.name().equals(name)) {
+            return local.initial();
+        }
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
+                && assignment.target() instanceof Name target && target.name().equals(name)
+                ? Optional.of(assignment.value()) : Optional.empty();
+    }
+
+    /** Recursion with the part, an inner loop over it, or its parts pushed on what is being walked. */
+    private Optional<Down> descent(Node then, Set<String> names, boolean part) {
+        String own = routine().map(Routine::name).orElse("");
+        for (Call call : Search.all(then, Call.class)) {
+            boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
+            if (within && part && call.name().equals(own) && isOwn(call)) {
+                return Optional.of(new Down(call, true));
+            }
+            if (within && part && isPush(call) && call.arguments().stream().anyMatch(each ->
+                    !(each instanceof Name) && mentionsAny(each, names))) {
+                return Optional.of(new Down(call, true));
+            }
+        }
+        for (Loop loop : Search.all(then, Loop.class)) {
+            boolean over = loop.header().stream().anyMatch(each -> mentionsAny(each, names));
+            boolean recurs = Search.all(loop.body(), Call.class).stream().anyMatch(each -> each.name().equals(own)
+                    && isOwn(each) && !each.arguments().isEmpty());
+            boolean pushed = Search.all(loop.body(), Call.class).stream().anyMatch(this::isPush);
+            if (over && (part || recurs || pushed)) {
+                return Optional.of(new Down(loop, recurs || pushed));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A call of this object's own routine, or of its type's. */
+    private static boolean isOwn(Call call) {
+        return call.receiver().map(each -> each instanceof Name name && (name.name().equals("this")
+                || name.name().equals("cls") || Character.isUpperCase(name.name().charAt(0)))).orElse(true);
+    }
+
+    private boolean isPush(Call call) {
+        return PUSH.matcher(call.name()).matches() && call.receiver().map(this::isWalked).orElse(false);
+    }
+
+    private boolean isWalked(Node collection) {
+        return collection instanceof Name name && loops.stream().anyMatch(loop ->
+                loop.header().stream().anyMatch(each -> Search.mentions(each, name.name())));
+    }
+
+    private static boolean mentionsAny(Node node, Set<String> names) {
+        return Search.any(node, each -> each instanceof Name name && names.contains(name.name()));
+    }
+}

@@ -1,0 +1,134 @@
+package driftwood.smell.detect.flag;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.detect.flag.FlagArgument.Split;
+import driftwood.smell.see.chain.Exits;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/** Sees routines whose whole body a flag splits in two. */
+final class FlagWalk extends Walk {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 3, Split.class, file -> {
+        FlagWalk walk = new FlagWalk(file);
+        walk.scan(file.unit());
+        return walk.splits;
+    });
+
+    private static final Pattern SETTER = Pattern.compile("(set|with|enable|disable)([A-Z_].*)?");
+    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify).*");
+    private final List<Split> splits = new ArrayList<>();
+
+    private FlagWalk(FileTree file) {
+        super(file);
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        if (routine.body().isPresent() && routine.parameters().stream().anyMatch(this::isBoolean)
+                && !SETTER.matcher(routine.name()).matches() && !routine.traits().isAnnotated("Override")) {
+            List<Node> core = core(Search.statements(routine.body().get()));
+            for (int i = 0; i < routine.parameters().size(); i++) {
+                if (isBoolean(routine.parameters().get(i))) {
+                    split(routine, i, core);
+                }
+            }
+        }
+        return super.visitRoutine(routine);
+    }
+
+    /** The body without the declarations before and the plain return behind. */
+    private static List<Node> core(List<Node> statements) {
+        int from = 0;
+        int to = statements.size();
+        while (from < to && (statements.get(from) instanceof Local || isCheck(statements.get(from)))) {
+            from++;
+        }
+        boolean plainEnd = to > from + 1 && statements.get(to - 1) instanceof Return back
+                && back.value().map(value -> value instanceof Name || value instanceof Literal).orElse(true);
+        return statements.subList(from, plainEnd && !leavesEarly(statements.get(from)) ? to - 1 : to);
+    }
+
+    private static boolean isCheck(Node statement) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
+                && CHECK.matcher(call.name()).matches()
+                || statement instanceof If branch && branch.otherwise().isEmpty()
+                && Search.statements(branch.then()).stream().allMatch(Throw.class::isInstance);
+    }
+
+    private static boolean leavesEarly(Node statement) {
+        return statement instanceof If branch && branch.otherwise().isEmpty() && Exits.leaves(branch.then());
+    }
+
+    private boolean isBoolean(Parameter parameter) {
+        String type = parameter.type().text();
+        boolean fallback = parameter.fallback().map(value -> value instanceof Literal literal
+                && literal.kind() == LiteralKind.BOOLEAN).orElse(false);
+        boolean open = type.isEmpty() && parameter.fallback().isEmpty() && file.file().language().isDuckTyped();
+        return type.equals("boolean") || type.equals("Boolean") || type.equals("bool") || fallback || open;
+    }
+
+    private void split(Routine routine, int at, List<Node> core) {
+        String flag = routine.parameters().get(at).name();
+        if (core.size() == 1 && core.get(0) instanceof Return back
+                && back.value().orElse(null) instanceof Conditional choice) {
+            choice(routine, at, choice);
+        }
+        if (core.isEmpty() || !(core.get(0) instanceof If branch)) {
+            return;
+        }
+        Optional<Boolean> on = asks(branch.condition(), flag);
+        if (on.isEmpty()) {
+            return;
+        }
+        List<Node> then = Search.statements(branch.then());
+        List<Node> otherwise = List.of();
+        if (core.size() == 1 && branch.otherwise().isPresent()) {
+            otherwise = Search.statements(branch.otherwise().get());
+        } else if (core.size() > 1 && leavesEarly(branch)) {
+            otherwise = core.subList(1, core.size());
+        }
+        if (behaves(then) && behaves(otherwise)) {
+            String first = file.brief(then.get(0));
+            String second = file.brief(otherwise.get(0));
+            splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first));
+        }
+    }
+
+    /** The whole body is one value or another. */
+    private void choice(Routine routine, int at, Conditional choice) {
+        String flag = routine.parameters().get(at).name();
+        asks(choice.condition(), flag).ifPresent(on -> {
+            if (Search.any(choice.then(), Call.class::isInstance)
+                    && Search.any(choice.otherwise(), Call.class::isInstance)) {
+                Node whenOn = on ? choice.then() : choice.otherwise();
+                Node whenOff = on ? choice.otherwise() : choice.then();
+                splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff)));
+            }
+        });
+    }
+
+    private String member(Routine routine) {
+        return symbol(routine);
+    }
+
+    private static Optional<Boolean> asks(Node condition, String flag) {
+        if (condition instanceof Name name && name.name().equals(flag)) {
+            return Optional.of(true);
+        }
+        return condition instanceof Unary not && not.operator().equals("!")
+                && not.operand() instanceof Name name && name.name().equals(flag)
+                ? Optional.of(false) : Optional.empty();
+    }
+
+    /** More than an error, a literal or one stored value. */
+    private static boolean behaves(List<Node> body) {
+        return !body.isEmpty() && body.stream().anyMatch(each -> !(each instanceof Throw)
+                && Search.any(each, node -> node instanceof Call || node instanceof Creation
+                || node instanceof Loop || node instanceof Binary));
+    }
+}

@@ -1,0 +1,147 @@
+package driftwood.smell.detect.half;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.detect.half.FieldUse.Kind;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Sees what routines do with fields that may not have been set. */
+final class FieldUseWalk extends Walk {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 1, FieldUse.class, file -> {
+        FieldUseWalk walk = new FieldUseWalk(file);
+        walk.scan(file.unit());
+        return walk.uses;
+    });
+
+    /** Built-in functions that fail for nothing. */
+    private static final Set<String> COUNTING = Set.of("len", "sum", "min", "max", "sorted", "iter", "enumerate", "list");
+    private final List<FieldUse> uses = new ArrayList<>();
+    private Set<String> fields = new HashSet<>();
+    private Set<String> guarded = new HashSet<>();
+
+    private FieldUseWalk(FileTree file) {
+        super(file);
+    }
+
+    /** Only fields without an initial value can be half-built. */
+    @Override
+    public Void visitTypeDeclaration(TypeDeclaration declaration) {
+        Set<String> outer = fields;
+        fields = new HashSet<>();
+        for (Node member : declaration.members()) {
+            if (member instanceof Field field && !field.traits().isStatic() && !field.traits().isFinal()
+                    && field.initial().map(FieldUseWalk::isNull).orElse(true)) {
+                fields.add(field.name());
+            }
+        }
+        super.visitTypeDeclaration(declaration);
+        fields = outer;
+        return null;
+    }
+
+    private static boolean isNull(Node value) {
+        return value instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        Set<String> outer = guarded;
+        guarded = new HashSet<>();
+        routine.body().ifPresent(body -> Search.all(body, NullTest.class).forEach(test ->
+                own(test.subject()).ifPresent(guarded::add)));
+        super.visitRoutine(routine);
+        guarded = outer;
+        return null;
+    }
+
+    private Optional<String> own(Node node) {
+        if (fields.isEmpty()) {
+            return Optional.empty();
+        }
+        String name = node instanceof Name bare && !isLocal(bare.name()) ? bare.name()
+                : node instanceof Member member && member.receiver() instanceof Name self
+                && (self.name().equals("this") || self.name().equals("self")) ? member.name() : "";
+        return fields.contains(name) ? Optional.of(name) : Optional.empty();
+    }
+
+    private void use(Kind kind, String field, Node at) {
+        routine().filter(each -> !each.name().isEmpty() || kind == Kind.BORN).ifPresent(around ->
+                uses.add(new FieldUse(kind, type(), member(), around.name(), field, file.brief(at), file.line(at))));
+    }
+
+    private boolean isCreating() {
+        return routine().map(each -> each.kind() != RoutineKind.METHOD).orElse(true);
+    }
+
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        own(assignment.target()).filter(field -> !isNull(assignment.value())).ifPresent(field -> {
+            boolean handed = routine().map(each -> each.parameters().stream().anyMatch(one ->
+                    Search.mentions(assignment.value(), one.name()))).orElse(false);
+            boolean setter = routine().map(each -> each.name().startsWith("set")).orElse(false);
+            use(isCreating() || !(handed && setter) ? Kind.BORN : Kind.SET, field, assignment);
+        });
+        return super.visitAssignment(assignment);
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        call.receiver().ifPresent(each -> needed(each, call));
+        if (call.receiver().isEmpty() && COUNTING.contains(call.name()) && file.file().language().isDuckTyped()) {
+            call.arguments().forEach(each -> needed(each, call));
+        }
+        return super.visitCall(call);
+    }
+
+    private void needed(Node value, Node at) {
+        own(value).filter(field -> !guarded.contains(field) && !isCreating())
+                .ifPresent(field -> use(Kind.NEEDED, field, at));
+    }
+
+    @Override
+    public Void visitIndex(Index index) {
+        needed(index.receiver(), index);
+        return super.visitIndex(index);
+    }
+
+    @Override
+    public Void visitLoop(Loop loop) {
+        if (loop.kind() == LoopKind.EACH && loop.header().size() == 2) {
+            needed(loop.header().get(1), loop.header().get(1));
+        }
+        return super.visitLoop(loop);
+    }
+
+    @Override
+    public Void visitMember(Member member) {
+        needed(member.receiver(), member);
+        return super.visitMember(member);
+    }
+
+    @Override
+    public Void visitBinary(Binary binary) {
+        boolean logical = binary.operator().equals("&&") || binary.operator().equals("||");
+        if (!fields.isEmpty() && !logical && !isCreating()) {
+            for (Node side : List.of(binary.left(), binary.right())) {
+                own(side).ifPresent(field -> use(Kind.NEEDED, field, binary));
+            }
+        }
+        return super.visitBinary(binary);
+    }
+
+    @Override
+    public Void visitIf(If branch) {
+        if (branch.condition() instanceof NullTest test && !test.negated() && !isCreating()) {
+            List<Node> body = Search.statements(branch.then());
+            boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw;
+            own(test.subject()).filter(field -> demands).ifPresent(field -> use(Kind.DEMANDED, field, branch));
+        }
+        return super.visitIf(branch);
+    }
+}

@@ -1,0 +1,142 @@
+package driftwood.smell.detect.misplaced;
+
+import driftwood.program.Trail;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.detect.misplaced.Usage.Use;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Sees which members each routine uses, of its own object and of others. */
+final class UsageWalk extends Walk {
+    static final Seer<Usage> SEER = new Seer<>("usage", 4, Usage.class, file -> {
+        UsageWalk walk = new UsageWalk(file);
+        walk.scan(file.unit());
+        return walk.usages;
+    });
+    private final List<Usage> usages = new ArrayList<>();
+    private Set<String> own = new LinkedHashSet<>();
+    private Set<Use> others = new LinkedHashSet<>();
+    /** Uses that only fill what is being created: the work of a mapper. */
+    private Set<Use> mapped = new LinkedHashSet<>();
+    private int creations;
+
+    private UsageWalk(FileTree file) {
+        super(file);
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        Set<String> outerOwn = own;
+        Set<Use> outerOthers = others;
+        Set<Use> outerMapped = mapped;
+        mapped = new LinkedHashSet<>();
+        own = new LinkedHashSet<>();
+        others = new LinkedHashSet<>();
+        super.visitRoutine(routine);
+        boolean makes = 2 * mapped.size() >= others.size();
+        if (!makes && !forwards(routine) && !writes(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
+            usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
+                    file.line(routine), file.endLine(routine)));
+        }
+        own = outerOwn;
+        others = outerOthers;
+        mapped = outerMapped;
+        return null;
+    }
+
+    /** An overload for convenience, which only takes its argument apart for the other one. */
+    private static boolean forwards(Routine routine) {
+        List<Node> body = routine.body().map(Search::statements).orElse(List.of());
+        if (body.size() != 1) {
+            return false;
+        }
+        Node only = body.get(0) instanceof Return back ? back.value().orElse(back)
+                : body.get(0) instanceof Evaluate evaluate ? evaluate.expression() : body.get(0);
+        return only instanceof Call call && call.name().equals(routine.name());
+    }
+
+    /** A routine that puts a text together is a printer, whatever it is called. */
+    private static boolean writes(Routine routine) {
+        return routine.returns().simpleName().matches("String|str") && routine.body().isPresent()
+                && Search.all(routine.body().get(), Return.class).stream().allMatch(each -> each.value().map(value ->
+                value instanceof Binary sum && sum.operator().equals("+") && Search.any(sum, part -> part instanceof Literal
+                        literal && literal.kind() == LiteralKind.STRING)).orElse(false));
+    }
+
+    /** What is only asserted of another object is not worked with. */
+    @Override
+    public Void visitOther(Other other) {
+        Set<Use> before = other.what().equalsIgnoreCase("assert") ? new LinkedHashSet<>(others) : others;
+        super.visitOther(other);
+        others = before;
+        return null;
+    }
+
+    /** A part that is only filled is not asked for. */
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        Set<Use> before = new LinkedHashSet<>(others);
+        super.visitAssignment(assignment);
+        if (assignment.operator().equals("=") && assignment.target() instanceof Member filled
+                && trail(filled.receiver()).isKnown()) {
+            Use use = new Use(trail(filled.receiver()), filled.name());
+            others.removeIf(each -> each.equals(use) && !before.contains(use));
+        }
+        return null;
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        if (call.receiver().isEmpty()) {
+            own.add(call.name());
+        } else {
+            use(call.receiver().get(), call.name(), call.name() + "/" + call.arguments().size());
+        }
+        return super.visitCall(call);
+    }
+
+    @Override
+    public Void visitMember(Member member) {
+        use(member.receiver(), member.name(), member.name());
+        return super.visitMember(member);
+    }
+
+    @Override
+    public Void visitCreation(Creation creation) {
+        creations += creation.array() ? 0 : 1;
+        super.visitCreation(creation);
+        creations -= creation.array() ? 0 : 1;
+        return null;
+    }
+
+    private void use(Node receiver, String name, String step) {
+        if (receiver instanceof Name self && (self.name().equals("this") || self.name().equals("self")
+                || self.name().equals("super"))) {
+            own.add(name);
+            return;
+        }
+        boolean type = receiver instanceof Name named && Character.isUpperCase(named.name().charAt(0));
+        Trail trail = trail(receiver);
+        if (!type && trail.isKnown()) {
+            others.add(new Use(trail, step));
+            if (creations > 0) {
+                mapped.add(new Use(trail, step));
+            }
+        }
+    }
+
+    /** A bare name that is no local is a field of the object, or a type. */
+    @Override
+    public Void visitName(Name name) {
+        if (!isLocal(name.name()) && !name.name().equals("this") && !name.name().equals("self")
+                && Character.isLowerCase(name.name().charAt(0))) {
+            own.add(name.name());
+        }
+        return super.visitName(name);
+    }
+}

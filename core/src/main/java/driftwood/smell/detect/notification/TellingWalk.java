@@ -1,0 +1,128 @@
+package driftwood.smell.detect.notification;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.detect.notification.HardWiredNotification.Telling;
+import driftwood.smell.detect.notification.HardWiredNotification.Told;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/** Sees routines that tell several others of one event. */
+final class TellingWalk extends Walk {
+    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 4, Telling.class, file -> {
+        TellingWalk walk = new TellingWalk(file);
+        walk.scan(file.unit());
+        return walk.tellings;
+    });
+
+    private static final Pattern LOGGING = Pattern.compile("(?i).*(log|logger|logging|out|err|console|trace|stats|"
+            + "metrics?)");
+    private final List<Telling> tellings = new ArrayList<>();
+
+    private TellingWalk(FileTree file) {
+        super(file);
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()) {
+            look(routine, Search.statements(routine.body().get()));
+        }
+        return super.visitRoutine(routine);
+    }
+
+    private void look(Routine routine, List<Node> statements) {
+        int end = statements.size();
+        if (end > 0 && statements.get(end - 1) instanceof Return back && back.value().map(value ->
+                value instanceof Name || value instanceof Literal).orElse(true)) {
+            end--;
+        }
+        List<Told> run = new ArrayList<>();
+        int from = end;
+        while (from > 0) {
+            Optional<Told> told = told(statements.get(from - 1), routine);
+            if (isLogging(inner(statements.get(from - 1)))) {
+                from--;
+                continue;
+            }
+            if (told.isEmpty()) {
+                break;
+            }
+            run.add(0, told.get());
+            from--;
+        }
+        if (run.size() >= 2) {
+            boolean worked = statements.subList(0, from).stream().anyMatch(each -> works(each));
+            tellings.add(new Telling(type(), symbol(routine), worked, run));
+        }
+    }
+
+    private boolean isLogging(Node statement) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
+                && call.receiver().map(each -> LOGGING.matcher(file.brief(each)).matches()).orElse(false);
+    }
+
+    /** Own work: a value stored, a collection changed, something computed; not a check. */
+    private static boolean works(Node statement) {
+        return statement instanceof Evaluate || statement instanceof Local local && local.initial().isPresent()
+                || statement instanceof Loop || statement instanceof Match;
+    }
+
+    /** A variable, a part of something, or what it is asked for. */
+    private static boolean isNamed(Node argument) {
+        return argument instanceof Name || argument instanceof Member
+                || argument instanceof Call asked && asked.arguments().isEmpty() && asked.receiver().isPresent();
+    }
+
+    /** The one statement under a condition, or the statement itself. */
+    private static Node inner(Node statement) {
+        if (statement instanceof If branch && branch.otherwise().isEmpty()) {
+            List<Node> body = Search.statements(branch.then());
+            return body.size() == 1 ? body.get(0) : statement;
+        }
+        return statement;
+    }
+
+    /** A call on a field, whose result nobody uses; perhaps under a condition. */
+    private Optional<Told> told(Node statement, Routine routine) {
+        if (!(inner(statement) instanceof Evaluate evaluate) || !(evaluate.expression() instanceof Call call)
+                || call.receiver().isEmpty() || call.arguments().isEmpty()) {
+            return Optional.empty();
+        }
+        String receiver = file.brief(call.receiver().get());
+        if (!isField(call.receiver().get(), routine) && !isFetched(call.receiver().get())) {
+            return Optional.empty();
+        }
+        List<String> names = new ArrayList<>();
+        for (Node argument : call.arguments()) {
+            if (isNamed(argument)) {
+                names.add(file.brief(argument));
+            }
+        }
+        return names.isEmpty() ? Optional.empty()
+                : Optional.of(new Told(receiver, trail(call), file.brief(call), names, file.line(call)));
+    }
+
+    /** A collaborator made on the spot, or the one instance of a class. */
+    private static boolean isFetched(Node receiver) {
+        return receiver instanceof Creation made && made.arguments().isEmpty()
+                || receiver instanceof Call call && call.arguments().isEmpty()
+                && call.receiver().map(each -> each instanceof Name name && Character.isUpperCase(name.name().charAt(0)))
+                .orElse(false);
+    }
+
+    /** A bare name that is no parameter or local of the routine, or a member of the object itself. */
+    private static boolean isField(Node receiver, Routine routine) {
+        if (receiver instanceof Member member) {
+            return member.receiver() instanceof Name name && (name.name().equals("this") || name.name().equals("self"));
+        }
+        return receiver instanceof Name name && !Character.isUpperCase(name.name().charAt(0))
+                && !name.name().equals("this") && !name.name().equals("super") && !name.name().equals("self")
+                && routine.parameters().stream().noneMatch(each -> each.name().equals(name.name()))
+                && Search.all(routine, Local.class).stream().noneMatch(each -> each.name().equals(name.name()));
+    }
+}

@@ -1,0 +1,193 @@
+package driftwood.smell.detect.work;
+
+import driftwood.program.Trail;
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.smell.detect.work.ConstructorWork.Deed;
+import driftwood.smell.detect.work.ConstructorWork.Kind;
+import driftwood.smell.see.reach.Resource;
+import driftwood.smell.see.reach.Resources;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Sees what constructors do beside taking their values. */
+final class ConstructorWorkWalk extends Walk {
+    static final Seer<Deed> SEER = new Seer<>("constructor-work", 4, Deed.class, file -> {
+        ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
+        walk.scan(file.unit());
+        return walk.deeds;
+    });
+
+    private static final Pattern HARMLESS = Pattern.compile("(?i)(check|require|assert|ensure|validate|verify|log|debug|"
+            + "info|warn|error|trace|fine|config|add|put|set|append|push|copy|sort|fill|lock|unlock|super|this|get|is|"
+            + "println|print|message|addAll|putAll|remove|clear|init|close|of|pop|update|extend|discard).*|.*(Check|Copy).*");
+
+    /** On an object that was handed in, these change it. */
+    private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|"
+            + "register)([A-Z_].*)?");
+    private final List<Deed> deeds = new ArrayList<>();
+    private final Set<String> parameters = new HashSet<>();
+    private final Set<String> threads = new HashSet<>();
+    private boolean inside;
+    private int loops;
+    private int branches;
+
+    private ConstructorWorkWalk(FileTree file) {
+        super(file);
+    }
+
+    @Override
+    public Void visitTypeDeclaration(TypeDeclaration declaration) {
+        boolean outer = inside;
+        inside = false;
+        super.visitTypeDeclaration(declaration);
+        inside = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitRoutine(Routine routine) {
+        if (routine.kind() == RoutineKind.CONSTRUCTOR) {
+            inside = true;
+            loops = 0;
+            branches = 0;
+            parameters.clear();
+            threads.clear();
+            routine.parameters().forEach(each -> parameters.add(each.name()));
+            super.visitRoutine(routine);
+            inside = false;
+            return null;
+        }
+        boolean outer = inside;
+        inside = false;
+        super.visitRoutine(routine);
+        inside = outer;
+        return null;
+    }
+
+    /** What a lambda does, it does later. */
+    @Override
+    public Void visitLambda(Lambda lambda) {
+        boolean outer = inside;
+        inside = false;
+        super.visitLambda(lambda);
+        inside = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitLoop(Loop loop) {
+        loops++;
+        super.visitLoop(loop);
+        loops--;
+        return null;
+    }
+
+    @Override
+    public Void visitIf(If branch) {
+        branches++;
+        super.visitIf(branch);
+        branches--;
+        return null;
+    }
+
+    private void deed(Kind kind, String what, int arguments, Node at) {
+        deeds.add(new Deed(kind, type(), member(), what, arguments, file.line(at)));
+    }
+
+    @Override
+    public Void visitEvaluate(Evaluate evaluate) {
+        if (inside && evaluate.expression() instanceof Call call
+                && (CHANGES.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())
+                && call.receiver().map(this::isOther).orElse(false)) {
+            if (loops > 0) {
+                deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call);
+            } else if (branches > 0) {
+                deed(Kind.EFFECT_IN_BRANCH, file.brief(call), 0, call);
+            }
+        }
+        return super.visitEvaluate(evaluate);
+    }
+
+    /** Whether a receiver is somebody else: a parameter or what it leads to. */
+    private boolean isOther(Node receiver) {
+        if (receiver instanceof Name name) {
+            return parameters.contains(name.name());
+        }
+        return receiver instanceof Member member ? isOther(member.receiver())
+                : receiver instanceof Call call && call.receiver().map(this::isOther).orElse(false);
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        if (inside) {
+            Resources.ofCall(call, file).ifPresent(what -> {
+                if (what.kind().isOutside()) {
+                    deed(Kind.RESOURCE, what.title(), 0, call);
+                }
+            });
+            if (call.name().equals("start") && call.arguments().isEmpty()
+                    && call.receiver().map(this::isThread).orElse(false)) {
+                deed(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
+            }
+            boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
+                    && (name.name().equals("this") || name.name().equals("self")));
+            boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each)).orElse(false);
+            if (self && outside && call.name().matches("(?i)(add|register|subscribe|attach|listen|connect|on).*")) {
+                deed(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
+            }
+            Trail trail = trail(call);
+            boolean delegates = call.name().equals("this") || call.name().equals("super");
+            if (trail.start() == Trail.Start.THIS && trail.steps().size() == 1 && !delegates) {
+                deed(Kind.OWN_ROUTINE, call.name(), call.arguments().size(), call);
+            }
+        }
+        return super.visitCall(call);
+    }
+
+    /** A thread made here, at once or a line before. */
+    private boolean isThread(Node receiver) {
+        String name = receiver instanceof Name bare ? bare.name()
+                : receiver instanceof Member member ? member.name() : "";
+        return receiver instanceof Creation made ? made.type().simpleName().endsWith("Thread") : threads.contains(name);
+    }
+
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        if (inside && assignment.value() instanceof Creation made && made.type().simpleName().endsWith("Thread")) {
+            threads.add(assignment.target() instanceof Member member ? member.name()
+                    : assignment.target() instanceof Name name ? name.name() : "");
+        }
+        return super.visitAssignment(assignment);
+    }
+
+    @Override
+    public Void visitLocal(Local local) {
+        if (inside && local.initial().orElse(local) instanceof Creation made
+                && made.type().simpleName().endsWith("Thread")) {
+            threads.add(local.name());
+        }
+        return super.visitLocal(local);
+    }
+
+    private static boolean isStatic(Node receiver) {
+        return receiver instanceof Name name && Character.isUpperCase(name.name().charAt(0));
+    }
+
+    @Override
+    public Void visitCreation(Creation creation) {
+        if (inside) {
+            Resources.ofCreation(creation, file).ifPresent(what -> {
+                if (what.kind().isOutside()) {
+                    deed(Kind.RESOURCE, what.title(), 0, creation);
+                }
+            });
+        }
+        return super.visitCreation(creation);
+    }
+}

@@ -1,0 +1,112 @@
+package driftwood.smell.see.reach;
+
+import driftwood.program.Walk;
+import driftwood.read.FileTree;
+import driftwood.smell.Seer;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Sees where code reaches outside of itself. */
+public final class ReachWalk extends Walk {
+    /** Detectors that share it share its sightings. */
+    public static final Seer<Reach> SEER = new Seer<>("reach", 4, Reach.class, file -> {
+        ReachWalk walk = new ReachWalk(file);
+        walk.scan(file.unit());
+        return walk.reaches;
+    });
+
+    private static final Set<String> BINDING = Set.of("bind", "connect");
+    private final List<Reach> reaches = new ArrayList<>();
+    private boolean storing;
+    private boolean field;
+    private boolean returning;
+
+    private ReachWalk(FileTree file) {
+        super(file);
+    }
+
+    @Override
+    public Void visitField(Field declared) {
+        field = !declared.traits().isStatic();
+        storing = true;
+        super.visitField(declared);
+        storing = false;
+        field = false;
+        return null;
+    }
+
+    @Override
+    public Void visitAssignment(Assignment assignment) {
+        boolean outer = storing;
+        Node target = assignment.target();
+        storing = target instanceof Name name ? !isLocal(name.name()) : target instanceof Member member
+                && member.receiver() instanceof Name self
+                && (self.name().equals("this") || self.name().equals("self"));
+        super.visitAssignment(assignment);
+        storing = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitReturn(Return back) {
+        returning = true;
+        super.visitReturn(back);
+        returning = false;
+        return null;
+    }
+
+    @Override
+    public Void visitLambda(Lambda lambda) {
+        boolean outer = storing;
+        storing = false;
+        super.visitLambda(lambda);
+        storing = outer;
+        return null;
+    }
+
+    @Override
+    public Void visitCall(Call call) {
+        Resources.ofCall(call, file).ifPresent(each -> reach(each, call, call.arguments()));
+        return super.visitCall(call);
+    }
+
+    @Override
+    public Void visitCreation(Creation creation) {
+        Resources.ofCreation(creation, file).ifPresent(each -> reach(each, creation, creation.arguments()));
+        return super.visitCreation(creation);
+    }
+
+    /** The address that what was just made is bound to in the same routine, where the routine fixes it. */
+    private String bound() {
+        Optional<Routine> around = routine();
+        List<Call> calls = around.flatMap(Routine::body).map(body -> Search.all(body, Call.class)).orElse(List.of());
+        return calls.stream().filter(each -> BINDING.contains(each.name()) && each.arguments().size() == 1)
+                .map(each -> each.arguments().get(0))
+                .filter(address -> around.get().parameters().stream()
+                        .noneMatch(one -> Search.mentions(address, one.name())))
+                .map(file::brief).findFirst().orElse("");
+    }
+
+    private void reach(Resource resource, Node at, List<Node> arguments) {
+        boolean instantiation = field || routine().map(each -> each.kind() == RoutineKind.CONSTRUCTOR).orElse(false);
+        Optional<Node> first = arguments.stream().findFirst();
+        String source = "";
+        boolean parameter = false;
+        if (first.orElse(null) instanceof Literal literal) {
+            source = literal.text();
+        } else if (first.orElse(null) instanceof Name name) {
+            parameter = routine().map(each -> each.parameters().stream()
+                    .anyMatch(one -> one.name().equals(name.name()))).orElse(false);
+            boolean constant = name.name().equals(name.name().toUpperCase(java.util.Locale.ROOT));
+            source = parameter || constant ? name.name() : "";
+        }
+        if (first.isEmpty() && resource.held()) {
+            source = bound();
+        }
+        reaches.add(new Reach(type(), member(), instantiation, storing, resource, source, parameter, returning,
+                file.line(at)));
+    }
+}
