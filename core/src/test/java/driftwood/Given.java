@@ -2,6 +2,7 @@ package driftwood;
 
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -14,6 +15,9 @@ import java.util.stream.Stream;
 
 /** A small project made of source texts, for tests. */
 public final class Given {
+    public static final Language JAVA = Language.ofKey("java").orElseThrow();
+    public static final Language PYTHON = Language.ofKey("python").orElseThrow();
+
     private static final Pattern PACKAGE = Pattern.compile("(?m)^package ([\\w.]+);");
     private static final Pattern TYPE = Pattern.compile("(?:class|interface|enum|record|@interface) (\\w+)");
 

@@ -1,5 +1,7 @@
 package driftwood.pack;
 
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
@@ -47,6 +49,8 @@ final class Forms {
             return Simple.FRACTION;
         } else if (type.isEnum()) {
             return new Chosen(type.getEnumConstants());
+        } else if (Keyed.class.isAssignableFrom(type)) {
+            return new ByKey(type);
         } else if (type.isRecord()) {
             return new RecordForm(type);
         } else if (type.isSealed()) {
@@ -161,6 +165,33 @@ final class Forms {
         @Override
         public Object read(Input in) {
             return constants[in.number()];
+        }
+    }
+
+    /** A value that its class gives for a key. */
+    private static final class ByKey implements Form {
+        private final Method ofKey;
+
+        ByKey(Class<?> type) {
+            try {
+                ofKey = type.getMethod("ofKey", String.class);
+            } catch (NoSuchMethodException e) {
+                throw new IllegalStateException("a keyed class without ofKey(): " + type, e);
+            }
+        }
+
+        @Override
+        public void write(Object value, Output out) {
+            Simple.TEXT.write(((Keyed) value).key(), out);
+        }
+
+        @Override
+        public Object read(Input in) {
+            try {
+                return ((Optional<?>) ofKey.invoke(null, Simple.TEXT.read(in))).orElseThrow(IllegalArgumentException::new);
+            } catch (IllegalAccessException | InvocationTargetException e) {
+                throw new IllegalStateException("no value of " + ofKey.getDeclaringClass(), e);
+            }
         }
     }
 

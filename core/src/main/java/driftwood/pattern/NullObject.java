@@ -100,7 +100,7 @@ final class NullObject implements Computed {
             if (!routine.isConstructor() && !routine.traits().isStatic() && !routine.traits().isPrivate()
                     && !routine.traits().isFinal() && !routine.name().isEmpty()) {
                 String neutral = neutral(routine.returns(), type, name);
-                text.append("\n    @Override\n    ").append(type.isInterface() || routine.traits().has("public")
+                text.append("\n    @Override\n    ").append(type.isInterface() || routine.traits().isPublic()
                                 ? "public " : "").append(routine.returns().text().replace(",", ", ")).append(' ')
                         .append(routine.signature()).append(" {\n");
                 text.append(neutral.isEmpty() ? "" : "        return " + neutral + ";\n").append("    }\n");

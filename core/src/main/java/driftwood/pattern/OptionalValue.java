@@ -24,7 +24,7 @@ final class OptionalValue implements Computed {
 
     @Override
     public Optional<Fit> fit(Finding finding, Program program) {
-        boolean java = finding.language().equals(Language.JAVA.key());
+        boolean java = Language.ofKey(finding.language()).filter(Language::isOnTheJvm).isPresent();
         if (!java || !(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
             return Optional.empty();
         }

@@ -2,6 +2,7 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -11,9 +12,6 @@ import java.util.Optional;
 public final class Patterns {
     private static final List<Computed> COMPUTED = List.of(new Builder(), new FactoryMethod(), new Factory(), new Registry(),
             new Strategy(), new State(), new NullObject(), new OptionalValue(), new Visitor());
-
-    /** Sketches are drawn in Java so far. */
-    private static final String SKETCHED = "java";
 
     private Patterns() {
     }
@@ -46,7 +44,7 @@ public final class Patterns {
     /** What a refactoring into a pattern looks like for a finding that it fits. */
     public static Answer answer(Pattern pattern, Finding finding, Site site) {
         Answer answer = pattern.answer(finding, site);
-        return finding.language().equals(SKETCHED) ? answer
+        return Language.ofKey(finding.language()).filter(Language::isOnTheJvm).isPresent() ? answer
                 : new Answer(answer.roles(), answer.steps(), answer.cost(), answer.after(), List.of());
     }
 

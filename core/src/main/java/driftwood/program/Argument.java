@@ -65,7 +65,7 @@ public record Argument(Kind kind, String name, String keyword, String owner) {
     }
 
     private static String owner(Node receiver) {
-        return receiver instanceof Name name ? name.name().equals("this") || name.name().equals("self") ? ""
+        return receiver instanceof Name name ? name.isSelf() ? ""
                 : name.name().intern() : "?";
     }
 

@@ -1,6 +1,7 @@
 package driftwood.program;
 
 import driftwood.pack.Line;
+import driftwood.tree.Mark;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
@@ -50,7 +51,7 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
 
     /** Whether it stands for a source file that holds routines outside of any class. */
     public boolean isModule() {
-        return traits.has("module");
+        return traits.has(Mark.MODULE);
     }
 
     /** Whether instances of this very type can exist. */

@@ -1,6 +1,7 @@
 package driftwood.program;
 
 import driftwood.tree.Import;
+import driftwood.tree.Mark;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -244,7 +245,7 @@ final class Values {
 
     /** A routine that is read like a field. */
     private Optional<Place> property(TypeOutline type, String step) {
-        return routines(type, step, 0).stream().filter(each -> each.traits().isAnnotated("property")).findFirst()
+        return routines(type, step, 0).stream().filter(each -> each.traits().has(Mark.ACCESSOR)).findFirst()
                 .map(each -> Place.at(each.returns(), program.type(each.owner()).orElse(type)));
     }
 

@@ -49,20 +49,10 @@ public abstract class Whereabouts extends TreeScanner {
     protected static List<ParameterOutline> parameters(Routine routine) {
         List<ParameterOutline> outlines = new ArrayList<>();
         for (Parameter each : routine.parameters()) {
-            outlines.add(new ParameterOutline(each.name(), each.type(), isNullable(each.traits()), each.variadic(),
-                    each.fallback().isPresent(), each.traits().has("named")));
+            outlines.add(new ParameterOutline(each.name(), each.type(), each.traits().isNullable(), each.variadic(),
+                    each.fallback().isPresent(), each.traits().has(Mark.NAMED)));
         }
         return outlines;
-    }
-
-    /** Whether an annotation says that nothing is allowed here. */
-    protected static boolean isNullable(Traits traits) {
-        for (String name : traits.annotations()) {
-            if (name.endsWith("Nullable") || name.equals("CheckForNull")) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** A routine, field or type around; its symbol is spelled out only when somebody asks. */

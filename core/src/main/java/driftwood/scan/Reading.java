@@ -24,7 +24,6 @@ import driftwood.source.Unread;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -145,7 +144,7 @@ final class Reading {
 
     /** Reads files and remembers what is seen. @param keys by path; "" where nothing is to be remembered */
     private List<FileStamp> read(Map<SourceFile, byte[]> files, Map<String, String> keys) {
-        Map<Language, List<SourceText>> texts = new EnumMap<>(Language.class);
+        Map<Language, List<SourceText>> texts = new LinkedHashMap<>();
         Set<String> latin = new HashSet<>();
         files.forEach((file, bytes) -> text(file, bytes).ifPresent(text -> {
             texts.computeIfAbsent(file.language(), each -> new ArrayList<>()).add(text);

@@ -1,74 +1,141 @@
 package driftwood.source;
 
+import driftwood.pack.Keyed;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.ServiceLoader;
+import java.util.Set;
+import java.util.regex.Pattern;
 
-/** A language that Driftwood reads, told by the extension of the file name. */
-public enum Language {
-    JAVA("java", "java", "Java"), PYTHON("python", "py", "Python");
-
-    private static final Map<String, String> PYTHON_WORDS = Map.of("null", "None", "true", "True", "false", "False");
-
+/**
+ * A language that Driftwood reads: what is known of it, as data. It stands beside its reader, in the reader's folder;
+ * everybody else asks it here and names none.
+ */
+public final class Language implements Keyed {
     private final String key;
-    private final String extension;
     private final String title;
+    private final List<String> endings = new ArrayList<>();
+    private final Set<Habit> habits = EnumSet.noneOf(Habit.class);
+    private final Map<Contract, Set<String>> routines = new EnumMap<>(Contract.class);
+    private Map<String, String> words = Map.of();
+    private Pattern testNames = Pattern.compile("(?!)");
+    private Optional<Interpreter> interpreter = Optional.empty();
+    private Idiom idiom = Idiom.PLAIN;
 
-    Language(String key, String extension, String title) {
+    /** Ways of a language that the meaning of code depends on. */
+    public enum Habit {
+        /** A bare name inside a type can mean a member of the object itself. */
+        IMPLIED_SELF,
+        /** A call is answered by whatever has a routine of that name, so that types need not be declared. */
+        DUCK_TYPED,
+        /** An import can give a type another name. */
+        ALIASES,
+        /** Any value can stand as a condition, where nothing counts as false. */
+        TRUTH,
+        /** A routine that ends without a result gives nothing. */
+        IMPLIED_NOTHING,
+        /** Nothing is declared private; what begins with an underscore is meant so. */
+        PRIVATE_BY_NAME,
+        /** Its code is compiled for the Java virtual machine, where it can be observed. */
+        ON_THE_JVM
+    }
+
+    /** What all objects are asked by the language or its library. */
+    public enum Contract {
+        EQUALITY, HASH, TEXT, ORDER, COMPARISON, STEP
+    }
+
+    /**
+     * What runs code that is not compiled.
+     *
+     * @param command usually starts it
+     * @param own     where a project brings its own, relative to its root
+     * @param scripts those of ours that run in it
+     */
+    public record Interpreter(String command, List<String> own, List<String> scripts) {
+    }
+
+    /** Found by the platform's service loader; one in the folder of each reader. */
+    public interface Spoken {
+        /** The language; always the same. */
+        Language language();
+    }
+
+    /** Looked up once, when a file is first asked for its language. */
+    private static final class Known {
+        private static final List<Spoken> SPOKEN = ServiceLoader.load(Spoken.class, Language.class.getClassLoader()).stream()
+                .map(ServiceLoader.Provider::get).toList();
+        private static final List<Language> ALL = SPOKEN.stream().map(Spoken::language).toList();
+    }
+
+    private Language(String key, String title) {
         this.key = key;
-        this.extension = extension;
         this.title = title;
     }
 
-    /** The name used in outputs and file formats, never null. */
-    public String key() {
-        return key;
+    /** A language of which more is to be said. @param key used in outputs and file formats @param title as its users write it */
+    public static Language named(String key, String title) {
+        return new Language(key, title);
     }
 
-    /** The name as its users write it. */
-    public String title() {
-        return title;
+    /** The endings of its file names, without the dot, the usual one first. */
+    public Language ending(String... told) {
+        endings.addAll(List.of(told));
+        return this;
     }
 
-    /** The word for nothing in the language of a file. @param file its path */
-    public static String nothingIn(String file) {
-        return spelledIn(file, "null");
+    public Language with(Habit... told) {
+        habits.addAll(List.of(told));
+        return this;
     }
 
-    /** A literal as the language of a file spells it. @param word null, true, false; any other stays as it is */
-    public static String spelledIn(String file, String word) {
-        boolean python = ofFileName(file).filter(PYTHON::equals).isPresent();
-        return python ? PYTHON_WORDS.getOrDefault(word, word) : word;
+    /** How it spells null, true and false. */
+    public Language spelling(Map<String, String> told) {
+        words = told;
+        return this;
     }
 
-    /** Whether a bare name inside a type can mean a member of the object itself. */
-    public boolean hasImpliedSelf() {
-        return this != PYTHON;
+    /** The names of files with tests. @param told a regular expression */
+    public Language testedBy(String told) {
+        testNames = Pattern.compile(told);
+        return this;
     }
 
-    /** Whether a call is answered by whatever has a routine of that name, so that types need not be declared. */
-    public boolean isDuckTyped() {
-        return this == PYTHON;
+    /** The routines by which something is asked of all objects. */
+    public Language asking(Contract contract, String... names) {
+        routines.put(contract, Set.of(names));
+        return this;
     }
 
-    /** Whether an import can give a type another name. */
-    public boolean hasAliases() {
-        return this == PYTHON;
+    public Language interpretedBy(Interpreter told) {
+        interpreter = Optional.of(told);
+        return this;
     }
 
-    /** Whether any value can stand as a condition, where nothing counts as false. */
-    public boolean hasTruth() {
-        return this == PYTHON;
+    /** How plans speak of it. */
+    public Language saying(Idiom told) {
+        idiom = told;
+        return this;
     }
 
-    /** Whether a routine that ends without a result gives nothing. */
-    public boolean hasImpliedNothing() {
-        return this == PYTHON;
+    /** All languages, in the order of their registration. */
+    public static List<Language> all() {
+        return Known.ALL;
     }
 
-    /** The ending of its file names, without the dot. */
-    public String extension() {
-        return extension;
+    /** Those who speak them, in the same order. */
+    public static List<Spoken> spoken() {
+        return Known.SPOKEN;
+    }
+
+    /** The language of a key; empty where there is none. */
+    public static Optional<Language> ofKey(String key) {
+        return all().stream().filter(each -> each.key.equals(key)).findFirst();
     }
 
     /** The language of a file name, empty where Driftwood does not read it. */
@@ -78,11 +145,105 @@ public enum Language {
             return Optional.empty();
         }
         String ending = name.substring(dot + 1).toLowerCase(Locale.ROOT);
-        for (Language language : values()) {
-            if (language.extension.equals(ending)) {
+        for (Language language : all()) {
+            if (language.endings.contains(ending)) {
                 return Optional.of(language);
             }
         }
         return Optional.empty();
+    }
+
+    /** The word for nothing in the language of a file. @param file its path */
+    public static String nothingIn(String file) {
+        return spelledIn(file, "null");
+    }
+
+    /** A literal as the language of a file spells it. @param word null, true, false; any other stays as it is */
+    public static String spelledIn(String file, String word) {
+        return ofFileName(file).map(each -> each.words.getOrDefault(word, word)).orElse(word);
+    }
+
+    /** The name used in outputs and file formats, never null. */
+    @Override
+    public String key() {
+        return key;
+    }
+
+    /** The name as its users write it. */
+    public String title() {
+        return title;
+    }
+
+    /** The usual ending of its file names, without the dot. */
+    public String extension() {
+        return endings.get(0);
+    }
+
+    /** Whether a file of this name holds tests. @param name without folders */
+    public boolean isTestName(String name) {
+        return testNames.matcher(name).matches();
+    }
+
+    /** The names of the routines by which this is asked; none where the language has none. */
+    public Set<String> routines(Contract contract) {
+        return routines.getOrDefault(contract, Set.of());
+    }
+
+    /** Whether a routine of this name answers one of these in some language. */
+    public static boolean isAsked(String name, Contract... contracts) {
+        for (Language language : all()) {
+            for (Contract each : contracts) {
+                if (language.routines(each).contains(name)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** What runs its code; empty where it is compiled. */
+    public Optional<Interpreter> interpreter() {
+        return interpreter;
+    }
+
+    public Idiom idiom() {
+        return idiom;
+    }
+
+    public boolean has(Habit habit) {
+        return habits.contains(habit);
+    }
+
+    public boolean hasImpliedSelf() {
+        return has(Habit.IMPLIED_SELF);
+    }
+
+    public boolean isDuckTyped() {
+        return has(Habit.DUCK_TYPED);
+    }
+
+    public boolean hasAliases() {
+        return has(Habit.ALIASES);
+    }
+
+    public boolean hasTruth() {
+        return has(Habit.TRUTH);
+    }
+
+    public boolean hasImpliedNothing() {
+        return has(Habit.IMPLIED_NOTHING);
+    }
+
+    public boolean isPrivateByName() {
+        return has(Habit.PRIVATE_BY_NAME);
+    }
+
+    public boolean isOnTheJvm() {
+        return has(Habit.ON_THE_JVM);
+    }
+
+    @Override
+    public String toString() {
+        return key;
     }
 }

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * Walks folders for source files. Hidden folders, build output and links are passed over: a link could lead
@@ -22,8 +21,6 @@ import java.util.regex.Pattern;
 public final class SourceFinder {
     /** Folders of build output, wherever they stand beside a build file or a source folder. */
     private static final Set<String> BUILD_OUTPUT = Set.of("target", "build", "out", "bin", "dist");
-    private static final Pattern TEST_NAME = Pattern.compile(
-            ".*(Test|Tests|IT)\\.java|test_.*\\.py|.*_test\\.py|conftest\\.py");
     private static final Set<String> NEVER = Set.of("node_modules", "__pycache__", "site-packages");
     private static final List<String> BUILD_MARKS =
             List.of("pom.xml", "build.gradle", "build.gradle.kts", "build.xml", "src", ".git", "package.json");
@@ -105,7 +102,7 @@ public final class SourceFinder {
     private void take(Path file, Map<Path, SourceFile> files) {
         Language.ofFileName(file.getFileName().toString()).ifPresent(language -> {
             String path = relative(file);
-            files.putIfAbsent(file, new SourceFile(path, file, language, isTest(path)));
+            files.putIfAbsent(file, new SourceFile(path, file, language, isTest(path, language)));
         });
     }
 
@@ -122,15 +119,14 @@ public final class SourceFinder {
     }
 
     /** Told by a folder of the conventional name anywhere on the way from the root. */
-    private static boolean isTest(String path) {
+    private static boolean isTest(String path, Language language) {
         String[] folders = path.toLowerCase(Locale.ROOT).split("/");
         for (int i = 0; i < folders.length - 1; i++) {
             if (TEST_FOLDERS.contains(folders[i])) {
                 return true;
             }
         }
-        String name = path.substring(path.lastIndexOf('/') + 1);
-        return TEST_NAME.matcher(name).matches();
+        return language.isTestName(path.substring(path.lastIndexOf('/') + 1));
     }
 
     private String relative(Path file) {

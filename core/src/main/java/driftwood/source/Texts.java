@@ -17,11 +17,14 @@ public record Texts(Path root) {
         return text(file).map(text -> Arrays.asList(text.split("\n", -1))).orElse(List.of());
     }
 
-    /** The text of a file; empty where it cannot be read any more. */
+    /** The text of a source file; empty where it cannot be read any more. */
     public Optional<String> text(String file) {
+        Optional<Language> language = Language.ofFileName(file);
+        if (language.isEmpty()) {
+            return Optional.empty();
+        }
         try {
-            return Optional.of(SourceText.read(
-                    new SourceFile(file, root.resolve(file), Language.JAVA, false)).text().replace("\r\n", "\n"));
+            return Optional.of(SourceText.read(new SourceFile(file, root.resolve(file), language.get(), false)).text().replace("\r\n", "\n"));
         } catch (SourceText.NotReadable e) {
             return Optional.empty();
         }

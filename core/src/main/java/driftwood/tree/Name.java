@@ -13,6 +13,11 @@ import java.util.function.Consumer;
  */
 public record Name(int start, int end, String name) implements Node {
 
+    /** Whether it is the object whose routine is run, whatever the language calls it: readers say "this" for all. */
+    public boolean isSelf() {
+        return name.equals("this");
+    }
+
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {
         return visitor.visitName(this);

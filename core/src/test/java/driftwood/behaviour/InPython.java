@@ -3,11 +3,11 @@ package driftwood.behaviour;
 import static org.junit.jupiter.api.Assumptions.abort;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import driftwood.Given;
 import driftwood.behaviour.process.Limits;
 import driftwood.behaviour.run.Runtimes;
 import driftwood.program.Program;
 import driftwood.scan.Scan;
-import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,7 +15,7 @@ import java.util.List;
 
 /** A package of one Python module, for tests that run it in a real interpreter. */
 final class InPython {
-    static final Runtimes.Interpreter PYTHON = Runtimes.of(Language.PYTHON, "").orElseThrow();
+    static final Runtimes.Interpreter PYTHON = Runtimes.of(Given.PYTHON, "").orElseThrow();
     static final Limits QUICK = new Limits(700, 128, 1);
 
     private InPython() {

@@ -2,6 +2,7 @@ package driftwood.behaviour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.Given;
 import driftwood.behaviour.build.Compiler;
 import driftwood.behaviour.build.Homes;
 import driftwood.behaviour.process.Limits;
@@ -15,7 +16,6 @@ import driftwood.pattern.Patterns;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.scan.Scan;
-import driftwood.source.Language;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,7 +40,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class RefactoringsTest {
     private static final Path ALL = Path.of("src/test/resources/refactorings");
     private static final Limits QUICK = new Limits(700, 128, 2);
-    private static final Runtimes.Interpreter PYTHON = Runtimes.of(Language.PYTHON, "").orElseThrow();
+    private static final Runtimes.Interpreter PYTHON = Runtimes.of(Given.PYTHON, "").orElseThrow();
 
     @TempDir
     Path root;

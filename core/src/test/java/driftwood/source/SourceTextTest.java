@@ -4,11 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import driftwood.Given;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
 class SourceTextTest {
-    private static final SourceFile FILE = new SourceFile("A.java", Path.of("absent/A.java"), Language.JAVA, false);
+    private static final SourceFile FILE = new SourceFile("A.java", Path.of("absent/A.java"), Given.JAVA, false);
 
     private static SourceText decoded(byte[] bytes) throws SourceText.NotReadable {
         return SourceText.decode(FILE, bytes);

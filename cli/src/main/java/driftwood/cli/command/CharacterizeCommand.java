@@ -16,7 +16,7 @@ import driftwood.source.Language;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -115,13 +115,13 @@ public final class CharacterizeCommand implements Command {
         List<Chosen> all = wanted.stream().map(each -> Chosen.of(each, line.getOptionValue("observe", ""), project, result))
                 .toList();
         RecordingText text = new RecordingText(new Style(console.colour()), console.width(), project.here());
-        Map<Language, Characterization> ways = new EnumMap<>(Language.class);
+        Map<Language, Characterization> ways = new LinkedHashMap<>();
         Standing standing = new Standing(line, project, result, console);
         ExitCode worst = ExitCode.FINE;
         int recordings = 0;
         for (Chosen chosen : all) {
             standing.refuse(chosen.of());
-            Language language = Language.ofFileName(chosen.file()).orElse(Language.JAVA);
+            Language language = Language.ofFileName(chosen.file()).orElseThrow();
             Characterization way = ways.computeIfAbsent(language, key -> Observed.characterization(line, project, result, key, console));
             console.note("running " + (all.size() > 1 ? chosen.of() : "the code") + ", in a process of its own"
                     + (seconds > 0 ? ", and trying what slips the cases notice..." : "..."));

@@ -9,7 +9,6 @@ import driftwood.cli.Console;
 import driftwood.cli.UsageException;
 import driftwood.program.Outline;
 import driftwood.scan.Scan;
-import driftwood.source.Language;
 import driftwood.store.Scratch;
 import java.io.File;
 import java.io.IOException;
@@ -98,7 +97,7 @@ final class CodePath {
     private Path compiled(List<Path> needs, boolean told) {
         Path target = target();
         List<Path> sources = result.program().outlines().stream()
-                .filter(each -> !each.test() && each.language() == Language.JAVA).map(Outline::file)
+                .filter(each -> !each.test() && each.language().isOnTheJvm()).map(Outline::file)
                 .filter(file -> !file.endsWith("module-info.java")).map(result.root()::resolve).toList();
         console.note("compiling " + sources.size() + (sources.size() == 1 ? " file..." : " files..."));
         try {

@@ -11,7 +11,6 @@ import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.Style;
 import driftwood.program.Program;
-import driftwood.source.Language;
 import driftwood.store.Whole;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -30,7 +29,7 @@ final class KeepTests {
     static ExitCode write(CommandLine line, Recording recording, Project project, Console console) {
         Path folder = Path.of(line.getOptionValue("write-tests")).toAbsolutePath().normalize();
         Program program = project.link(console).program();
-        boolean python = Runtimes.languageOf(recording, program) == Language.PYTHON;
+        boolean python = !Runtimes.languageOf(recording, program).isOnTheJvm();
         KeptTests tests = python ? new PythonTests(program) : new JavaTests(program);
         KeptTests.Written written = tests.write(recording);
         Style style = new Style(console.colour());

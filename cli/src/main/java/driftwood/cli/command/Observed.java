@@ -43,7 +43,7 @@ final class Observed {
     static Characterization characterization(CommandLine line, Project project, Scan.Result result, Language language,
             Console console) {
         Ran ran = CodePath.told(line, result.root());
-        return language == Language.JAVA
+        return language.isOnTheJvm()
                 ? new Characterization(result.program(), result.root(), homes(ran, project, result, console), limits(line))
                 : new Characterization(result.program(), result.root(), interpreter(ran, language, result.root()), limits(line));
     }
@@ -52,7 +52,7 @@ final class Observed {
     static Confirmation confirmation(CommandLine line, Project project, Scan.Result result, Recording recording, Console console) {
         Ran now = CodePath.told(line, result.root()) == null ? recording.ran() : CodePath.told(line, result.root());
         Language language = Runtimes.languageOf(recording, result.program());
-        return language == Language.JAVA
+        return language.isOnTheJvm()
                 ? new Confirmation(result.program(), homes(now, project, result, console), limits(line))
                 : new Confirmation(result.program(), result.root(), interpreter(now, language, result.root()), limits(line));
     }

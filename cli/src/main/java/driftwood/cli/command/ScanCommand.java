@@ -22,7 +22,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
@@ -132,7 +131,7 @@ public final class ScanCommand implements Command {
         for (Path each : project.scope().places()) {
             if (Files.isRegularFile(each) && Language.ofFileName(each.getFileName().toString()).isEmpty()) {
                 console.warn("not read: " + each.getFileName() + " is in no language that Driftwood reads: " + String.join(", ",
-                        Arrays.stream(Language.values()).map(language -> language.title() + " (." + language.extension() + ")").toList()) + ".");
+                        Language.all().stream().map(language -> language.title() + " (." + language.extension() + ")").toList()) + ".");
                 some = true;
             }
         }

@@ -6,7 +6,6 @@ import driftwood.cli.UsageException;
 import driftwood.cli.render.Selected;
 import driftwood.history.Changes;
 import driftwood.scan.Scan;
-import driftwood.smell.Drag;
 import driftwood.smell.Finding;
 import driftwood.smell.detect.Catalogue;
 import driftwood.store.Accepted;

@@ -54,6 +54,6 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
     }
 
     private static String languageNames() {
-        return String.join(" or ", java.util.Arrays.stream(driftwood.source.Language.values()).map(driftwood.source.Language::title).toList());
+        return String.join(" or ", driftwood.source.Language.all().stream().map(driftwood.source.Language::title).toList());
     }
 }

@@ -2,7 +2,6 @@ package driftwood.behaviour.build;
 
 import driftwood.program.Outline;
 import driftwood.program.Program;
-import driftwood.source.Language;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -36,7 +35,7 @@ public final class Resources {
     static List<Path> sources(Program program, Path root) {
         Set<Path> folders = new LinkedHashSet<>();
         for (Outline each : program.outlines()) {
-            if (each.language() == Language.JAVA && !each.test()) {
+            if (each.language().isOnTheJvm() && !each.test()) {
                 String folder = each.file().contains("/") ? each.file().substring(0, each.file().lastIndexOf('/')) : "";
                 String packages = each.packageName().replace('.', '/');
                 if (packages.isEmpty()) {

@@ -21,11 +21,12 @@ import driftwood.tree.Unary;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -51,12 +52,14 @@ public final class Constants extends TreeScanner {
 
     /** Mines files. @param paths relative to the root; those that cannot be read are left out */
     public static Constants of(Path root, Collection<String> paths) {
-        Map<Language, List<SourceText>> texts = new EnumMap<>(Language.class);
+        Map<Language, List<SourceText>> texts = new LinkedHashMap<>();
         for (String path : paths) {
-            Language language = Language.ofFileName(path).orElse(Language.JAVA);
+            Optional<Language> language = Language.ofFileName(path);
             try {
-                texts.computeIfAbsent(language, key -> new ArrayList<>())
-                        .add(SourceText.read(new SourceFile(path, root.resolve(path), language, false)));
+                if (language.isPresent()) {
+                    texts.computeIfAbsent(language.get(), key -> new ArrayList<>())
+                            .add(SourceText.read(new SourceFile(path, root.resolve(path), language.get(), false)));
+                }
             } catch (SourceText.NotReadable e) {
                 continue;
             }

@@ -10,7 +10,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
 import driftwood.tree.Import;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
@@ -56,7 +55,7 @@ public final class Inputs {
             return others;
         }
         List<ParameterOutline> needed = routine.parameters().stream().filter(each -> !each.optional()).toList();
-        List<ObjectNode> bare = needed.size() == routine.parameters().size() || program.fileOf(scope).language() != Language.PYTHON
+        List<ObjectNode> bare = needed.size() == routine.parameters().size() || !program.fileOf(scope).language().isDuckTyped()
                 ? List.of() : combinations(needed, scope, Math.max(1, most / 3), 0);
         List<ObjectNode> whole = combinations(routine.parameters().stream().map(each -> new ParameterOutline(each.name(),
                 routine.bound(each.type()), each.nullable(), each.variadic(), each.optional(), each.named())).toList(),
@@ -92,7 +91,7 @@ public final class Inputs {
                 values.add(NullNode.instance);
             }
         } else {
-            boolean python = program.fileOf(scope).language() == Language.PYTHON;
+            boolean python = program.fileOf(scope).language().isDuckTyped();
             LibraryInputs library = new LibraryInputs(this, constants, word);
             List<List<JsonNode>> byType = new ArrayList<>();
             for (TypeRef each : python ? PythonInputs.of(type) : List.of(type)) {

@@ -11,7 +11,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -122,7 +121,7 @@ final class ObjectInputs {
     /** Objects of one concrete type, made by its fullest constructor; without one, by its creation routines in turn. */
     private List<ObjectNode> ofType(TypeOutline type, int most, int depth) {
         Optional<Ways.Way> constructor = ways.fullest(type);
-        if (constructor.isPresent() && program.fileOf(type).language() == Language.PYTHON) {
+        if (constructor.isPresent() && program.fileOf(type).language().isDuckTyped()) {
             List<ParameterOutline> needed = constructor.get().parameters().stream().filter(each -> !each.optional()).toList();
             Set<ObjectNode> made = new LinkedHashSet<>(needed.size() < constructor.get().parameters().size()
                     ? ofWay(type, needed, Math.max(1, most / 3), depth) : List.of());

@@ -13,20 +13,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** The runtimes in which routines of other languages than Java are observed. */
 public final class Runtimes {
-    /** The witness of each language and what plants slips in it, among the resources of this package, and the interpreter that usually runs it. */
-    private static final Map<Language, Known> KNOWN = Map.of(Language.PYTHON, new Known(List.of("witness.py", "slips.py", "inquiry.py", "describing.py",
-            "making.py"), "python3"));
-
     private Runtimes() {
-    }
-
-    private record Known(List<String> scripts, String command) {
     }
 
     /**
@@ -78,26 +70,25 @@ public final class Runtimes {
 
     /** The interpreter of a language. @param command starts it, in words; empty for the usual one */
     public static Optional<Interpreter> of(Language language, String command) {
-        return Optional.ofNullable(KNOWN.get(language)).map(known -> new Interpreter(language,
+        return language.interpreter().map(known -> new Interpreter(language,
                 List.of((command.isBlank() ? known.command() : command).strip().split("\\s+"))));
     }
 
     /** The interpreter that a project brings along, relative to where it is started; empty for the usual one. */
     public static String ownInterpreter(Language language, Path root) {
-        if (language == Language.PYTHON) {
-            for (String place : List.of(".venv/bin/python", "venv/bin/python", ".venv/Scripts/python.exe", "venv/Scripts/python.exe")) {
-                if (Files.isExecutable(root.resolve(place))) {
-                    return root.resolve(place).toString();
-                }
+        for (String place : language.interpreter().map(Language.Interpreter::own).orElse(List.of())) {
+            if (Files.isExecutable(root.resolve(place))) {
+                return root.resolve(place).toString();
             }
         }
         return "";
     }
 
-    /** The language of what a recording observes; Java where nothing of it is left. */
+    /** The language of what a recording observes; that of the platform where nothing of it is left. */
     public static Language languageOf(Recording recording, Program program) {
         return recording.surface().stream().map(symbol -> program.type(symbol.substring(0, Math.max(0, symbol.indexOf('#')))))
-                .flatMap(Optional::stream).map(type -> program.fileOf(type).language()).findFirst().orElse(Language.JAVA);
+                .flatMap(Optional::stream).map(type -> program.fileOf(type).language()).findFirst()
+                .orElseGet(() -> Language.all().stream().filter(Language::isOnTheJvm).findFirst().orElseThrow());
     }
 
     /** What Java code is run on here, as recordings note it. */
@@ -106,7 +97,7 @@ public final class Runtimes {
     }
 
     public static InterpreterRun run(Program program, Path root, Interpreter interpreter) {
-        return new InterpreterRun(interpreter.itself(), KNOWN.get(interpreter.language()).scripts(),
+        return new InterpreterRun(interpreter.itself(), interpreter.language().interpreter().orElseThrow().scripts(),
                 imports(program, root, interpreter.language()));
     }
 

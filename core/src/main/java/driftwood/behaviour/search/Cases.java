@@ -17,7 +17,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import java.nio.file.Path;
@@ -166,7 +165,7 @@ public final class Cases {
             return inputs.values(new TypeRef(type.name()), type, "", most, 2);
         }
         boolean bare = ways.fullest(type).map(way -> way.parameters().isEmpty()).orElse(ways.creators(type).isEmpty());
-        boolean attributes = program.fileOf(type).language() == Language.PYTHON && !type.fields().isEmpty();
+        boolean attributes = program.fileOf(type).language().isDuckTyped() && !type.fields().isEmpty();
         int wanted = bare && program.children(type).isEmpty() ? attributes ? 4 : 1 : routine.parameters().isEmpty() ? most : Math.max(3, most / 4);
         return inputs.values(new TypeRef(type.name()), type, "", wanted, 1).stream()
                 .filter(each -> each.has("is") || each.has("enum")).toList();

@@ -111,7 +111,7 @@ public final class Vocabulary {
         for (TypeOutline owner : owners) {
             for (RoutineOutline each : owner.routines()) {
                 boolean open = each.kind() == RoutineKind.METHOD && !each.traits().isStatic() && !each.name().startsWith("_")
-                        && (each.traits().has("public") || owner.isInterface() || program.fileOf(owner).language().equals(driftwood.source.Language.PYTHON));
+                        && (each.traits().isPublic() || owner.isInterface() || program.fileOf(owner).language().isPrivateByName());
                 if (open && told.add(each.name() + each.parameters().size()) && !isAbout(each.name())) {
                     List<ObjectNode> given = each.parameters().isEmpty() ? List.of() : inputs.given(each, owner, EACH);
                     if (given.isEmpty()) {

@@ -8,7 +8,6 @@ import driftwood.behaviour.tests.JavaCode.CannotWrite;
 import driftwood.behaviour.view.Ways;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
 import driftwood.witness.Script;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,8 +32,8 @@ public final class Pasted {
             return Optional.empty();
         }
         try {
-            return Optional.of(program.fileOf(type.get()).language() == Language.PYTHON ? python(each, program)
-                    : java(each, type.get(), program));
+            return Optional.of(program.fileOf(type.get()).language().isOnTheJvm() ? java(each, type.get(), program)
+                    : python(each, program));
         } catch (CannotMake | CannotWrite e) {
             return Optional.empty();
         }

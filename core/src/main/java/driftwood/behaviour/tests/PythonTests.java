@@ -7,6 +7,7 @@ import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.tests.JavaCode.CannotWrite;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.tree.Mark;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -166,7 +167,7 @@ public final class PythonTests implements KeptTests {
             all.addAll(program.ancestors(found));
         });
         boolean method = all.stream().anyMatch(each -> each.routines().stream().anyMatch(routine -> routine.name().equals(query)
-                && !routine.traits().isAnnotated("property") && !routine.traits().isAnnotated("cached_property")));
+                && !routine.traits().has(Mark.ACCESSOR) && !routine.traits().isAnnotated("cached_property")));
         return subject + "." + query + (method ? "()" : "");
     }
 

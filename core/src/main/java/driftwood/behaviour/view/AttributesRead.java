@@ -57,7 +57,7 @@ final class AttributesRead extends TreeScanner {
 
     @Override
     public Void visitMember(Member member) {
-        boolean own = member.receiver() instanceof Name name && (name.name().equals("self") || name.name().equals("cls"));
+        boolean own = member.receiver() instanceof Name name && name.isSelf();
         if (!own) {
             places.computeIfAbsent(member.name(), key -> new ArrayList<>())
                     .add(new Place(now.source().file().path(), now.line(member)));

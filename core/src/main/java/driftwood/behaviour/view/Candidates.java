@@ -3,7 +3,7 @@ package driftwood.behaviour.view;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
+import driftwood.tree.Mark;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.TypeKind;
 import java.nio.file.Path;
@@ -60,18 +60,18 @@ public final class Candidates {
         if (type.kind() == TypeKind.ENUM && !type.constants().isEmpty()) {
             return List.of();
         }
-        boolean python = program.fileOf(type).language() == Language.PYTHON;
+        boolean python = program.fileOf(type).language().isPrivateByName();
         Stream<String> routines = type.routines().stream().filter(each -> python ? isPublic(each) : isCandidate(type, each))
                 .map(RoutineOutline::name);
         Stream<String> fields = python ? attributes.asked(type).stream()
                 : type.fields().stream().filter(each -> !each.traits().isStatic()
-                        && (type.kind() == TypeKind.RECORD || each.traits().has("public"))).map(each -> each.name());
+                        && (type.kind() == TypeKind.RECORD || each.traits().isPublic())).map(each -> each.name());
         return Stream.concat(routines, fields).distinct().sorted().toList();
     }
 
     private static boolean isPublic(RoutineOutline routine) {
         return routine.kind() == RoutineKind.METHOD && routine.parameters().isEmpty() && !routine.traits().isStatic()
-                && !routine.traits().isAnnotated("classmethod") && (!routine.name().startsWith("_") || PYTHON.contains(routine.name()));
+                && !routine.traits().has(Mark.OF_TYPE) && (!routine.name().startsWith("_") || PYTHON.contains(routine.name()));
     }
 
     private boolean isCandidate(TypeOutline type, RoutineOutline routine) {

@@ -3,7 +3,6 @@ package driftwood.behaviour.view;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -26,7 +25,7 @@ final class Openness {
     }
 
     boolean isOpen(TypeOutline type, RoutineOutline routine) {
-        if (program.fileOf(type).language() == Language.PYTHON) {
+        if (program.fileOf(type).language().isPrivateByName()) {
             return !routine.name().startsWith("_");
         }
         return !routine.traits().isPrivate() && (shows(type, routine) || sheltered.computeIfAbsent(type.name(), key ->
@@ -35,6 +34,6 @@ final class Openness {
     }
 
     private boolean shows(TypeOutline type, RoutineOutline routine) {
-        return routine.traits().has("public") || type.isInterface() || callers.fromElsewhere(type, routine);
+        return routine.traits().isPublic() || type.isInterface() || callers.fromElsewhere(type, routine);
     }
 }

@@ -4,6 +4,7 @@ import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
+import driftwood.tree.Mark;
 import driftwood.tree.RoutineKind;
 import java.nio.file.Path;
 import java.util.List;
@@ -27,14 +28,15 @@ final class PythonFields {
     }
 
     private boolean isRead(String name, TypeOutline type) {
+        Language language = program.fileOf(type).language();
         if (read.isEmpty()) {
-            read = Optional.of(AttributesRead.in(program, root, Language.PYTHON));
+            read = Optional.of(AttributesRead.in(program, root, language));
         }
         return read.get().outside(name, type);
     }
 
     List<String> asked(TypeOutline type) {
-        boolean declared = type.traits().isAnnotated("dataclass") || program.parents(type).isEmpty()
+        boolean declared = type.traits().has(Mark.DATA) || program.parents(type).isEmpty()
                 && type.routines().stream().noneMatch(each -> each.kind() == RoutineKind.METHOD && !each.name().startsWith("_"));
         return type.fields().stream().filter(each -> !each.traits().isStatic()
                 && (declared || isRead(each.name(), type))).map(FieldOutline::name)

@@ -8,6 +8,7 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Finding;
+import driftwood.tree.Mark;
 import driftwood.tree.RoutineKind;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -81,7 +82,7 @@ public record Surface(List<Target> targets, List<String> left) {
         List<RoutineOutline> inherited = new ArrayList<>();
         for (TypeOutline ancestor : program.ancestors(type)) {
             ancestor.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && each.hasBody()
-                    && !each.traits().isPrivate() && !each.traits().isStatic() && !each.traits().has("protected")
+                    && !each.traits().isPrivate() && !each.traits().isStatic() && !each.traits().has(Mark.PROTECTED)
                     && known.add(each.name() + "/" + each.parameters().size())).forEach(inherited::add);
         }
         return inherited;

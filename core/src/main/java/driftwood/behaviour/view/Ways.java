@@ -5,7 +5,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.source.Language;
+import driftwood.tree.Mark;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
@@ -66,7 +66,7 @@ public final class Ways {
 
     /** The constructors that others may call; for a record without one, its components; else the default one. */
     public List<Way> constructors(TypeOutline type) {
-        if (program.fileOf(type).language() == Language.PYTHON) {
+        if (program.fileOf(type).language().isDuckTyped()) {
             return List.of(new Way(Optional.empty(), initialised(type)));
         }
         List<RoutineOutline> written = type.constructors();
@@ -93,7 +93,7 @@ public final class Ways {
         }
         Map<String, ParameterOutline> parameters = new LinkedHashMap<>();
         program.parents(type).forEach(parent -> initialised(parent).forEach(each -> parameters.put(each.name(), each)));
-        if (type.traits().isAnnotated("dataclass")) {
+        if (type.traits().has(Mark.DATA)) {
             type.fields().stream().filter(each -> each.type().isPresent() && !each.traits().isStatic())
                     .forEach(each -> parameters.put(each.name(), component(each)));
         }

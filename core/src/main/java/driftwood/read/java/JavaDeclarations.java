@@ -2,6 +2,7 @@ package driftwood.read.java;
 
 import com.sun.source.tree.*;
 import com.sun.source.util.SourcePositions;
+import driftwood.tree.Mark;
 import driftwood.read.Nesting;
 import driftwood.tree.Block;
 import driftwood.tree.EnumConstant;
@@ -18,14 +19,20 @@ import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import driftwood.tree.Unit;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Modifier;
 
 /** Java's declarations: the whole tree of one file. */
 final class JavaDeclarations extends JavaStatements {
+    /** Annotations that mean the same in every project. */
+    private static final Map<String, Mark> MARKING = Map.of("Override", Mark.OVERRIDES, "Deprecated", Mark.DEPRECATED,
+            "CheckForNull", Mark.NULLABLE);
+
     private final Nesting nested = new Nesting("types", 64);
     private final CompilationUnitTree file;
 
@@ -87,7 +94,7 @@ final class JavaDeclarations extends JavaStatements {
             return routine(routine, owner, components);
         }
         if (member instanceof BlockTree block) {
-            Traits traits = block.isStatic() ? new Traits(Set.of("static"), Set.of()) : Traits.NONE;
+            Traits traits = block.isStatic() ? Traits.of(Mark.STATIC) : Traits.NONE;
             return new Routine(start(block), end(block), "", RoutineKind.INITIALISER, traits, List.of(), TypeRef.NONE,
                     List.of(), Optional.of(block(block)));
         }
@@ -157,11 +164,19 @@ final class JavaDeclarations extends JavaStatements {
         if (tree.getFlags().isEmpty() && tree.getAnnotations().isEmpty()) {
             return Traits.NONE;
         }
-        Set<String> modifiers = new LinkedHashSet<>();
-        tree.getFlags().forEach(flag -> modifiers.add(flag.toString()));
+        Set<Mark> marks = EnumSet.noneOf(Mark.class);
+        tree.getFlags().forEach(flag -> marks.add(Mark.valueOf(flag.name())));
         Set<String> annotations = new LinkedHashSet<>();
-        tree.getAnnotations().forEach(each -> annotations.add(types.of(each.getAnnotationType()).simpleName()));
-        return new Traits(modifiers, annotations);
+        for (AnnotationTree each : tree.getAnnotations()) {
+            String name = types.of(each.getAnnotationType()).simpleName();
+            annotations.add(name);
+            if (name.endsWith("Nullable")) {
+                marks.add(Mark.NULLABLE);
+            } else if (MARKING.containsKey(name)) {
+                marks.add(MARKING.get(name));
+            }
+        }
+        return new Traits(marks, annotations);
     }
 
     /** Where a declaration begins for a reader: behind its annotations. */

@@ -2,8 +2,8 @@ package driftwood.read.python;
 
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -25,12 +25,12 @@ final class PythonClasses {
     TypeDeclaration type(Cst node, Set<String> decorators) {
         String name = node.part("name").map(module::text).orElse("");
         List<TypeRef> supertypes = new ArrayList<>();
-        Set<String> modifiers = new HashSet<>();
+        Set<Mark> marks = EnumSet.noneOf(Mark.class);
         for (Cst each : node.part("superclasses").map(Cst::inner).orElse(List.of())) {
             String base = module.text(each);
             if (each.is("keyword_argument")) {
                 if (base.contains("ABCMeta")) {
-                    modifiers.add("abstract");
+                    marks.add(Mark.ABSTRACT);
                 }
             } else if (!base.equals("object")) {
                 supertypes.add(PythonTypes.of(base).type());
@@ -43,14 +43,13 @@ final class PythonClasses {
         List<Node> members = members(node, name, isEnum, data);
         if (members.stream().anyMatch(each -> each instanceof Routine routine && routine.traits().isAbstract())
                 || supertypes.stream().anyMatch(each -> each.simpleName().equals("ABC"))) {
-            modifiers.add("abstract");
+            marks.add(Mark.ABSTRACT);
         }
-        Set<String> annotations = new LinkedHashSet<>(decorators);
         if (data) {
-            annotations.add("dataclass");
+            marks.add(Mark.DATA);
         }
         return new TypeDeclaration(node.start(), node.end(), name.intern(), isEnum ? TypeKind.ENUM
-                : protocol ? TypeKind.INTERFACE : TypeKind.CLASS, new Traits(modifiers, annotations), List.of(),
+                : protocol ? TypeKind.INTERFACE : TypeKind.CLASS, new Traits(marks, Set.copyOf(decorators)), List.of(),
                 supertypes, List.of(), List.of(), members);
     }
 
@@ -106,6 +105,6 @@ final class PythonClasses {
             }
         }
         return new Routine(node.start(), node.start(), name.intern(), RoutineKind.CONSTRUCTOR,
-                new Traits(Set.of("implied"), Set.of()), List.of(), TypeRef.NONE, parameters, Optional.empty());
+                Traits.of(Mark.IMPLIED), List.of(), TypeRef.NONE, parameters, Optional.empty());
     }
 }

@@ -38,9 +38,9 @@ final class PythonFields {
         Optional<Node> value = assignment.part("right").map(module::assigned);
         TypeRef inferred = type.type().isPresent() ? type.type() : value.map(PythonFields::typeOf).orElse(TypeRef.NONE);
         boolean constant = name.equals(name.toUpperCase(Locale.ROOT));
-        Set<String> modifiers = shared ? constant ? Set.of("static", "final") : Set.of("static") : Set.of();
+        Traits traits = shared ? constant ? Traits.of(Mark.STATIC, Mark.FINAL) : Traits.of(Mark.STATIC) : Traits.NONE;
         return Optional.of(new Field(statement.start(), statement.end(), name.intern(), inferred,
-                new Traits(modifiers, type.nullable() ? Set.of("Nullable") : Set.of()), value));
+                type.nullable() ? traits.and(Mark.NULLABLE) : traits, value));
     }
 
     private static TypeRef typeOf(Node value) {
@@ -96,7 +96,7 @@ final class PythonFields {
         type = told.type().isPresent() ? told.type() : type;
         boolean none = value instanceof Literal literal && literal.kind() == LiteralKind.NULL;
         return Optional.of(new Field(assignment.start(), assignment.end(), member.name(), type,
-                told.nullable() ? new Traits(Set.of(), Set.of("Nullable")) : Traits.NONE,
+                told.nullable() ? Traits.of(Mark.NULLABLE) : Traits.NONE,
                 none ? Optional.of(value) : Optional.empty()));
     }
 }

@@ -73,10 +73,10 @@ final class PythonModule extends PythonStatements {
         if (!loose.isEmpty()) {
             Block body = new Block(loose.get(0).start(), loose.get(loose.size() - 1).end(), looseStatements(loose));
             members.add(new Routine(body.start(), body.end(), "", RoutineKind.INITIALISER,
-                    new Traits(Set.of("static"), Set.of()), List.of(), TypeRef.NONE, List.of(), Optional.of(body)));
+                    Traits.of(Mark.STATIC), List.of(), TypeRef.NONE, List.of(), Optional.of(body)));
         }
         TypeDeclaration type = new TypeDeclaration(0, text.length(), module.intern(), TypeKind.CLASS,
-                new Traits(Set.of("module", "static"), Set.of()), List.of(), List.of(), List.of(), List.of(), members);
+                Traits.of(Mark.MODULE, Mark.STATIC), List.of(), List.of(), List.of(), List.of(), members);
         return new Unit(0, text.length(), packageName, imports.all(), List.of(type));
     }
 

@@ -3,8 +3,8 @@ package driftwood.read.python;
 import driftwood.read.python.PythonTypes.Annotated;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -21,30 +21,35 @@ final class PythonRoutines {
     Routine routine(Cst node, Set<String> decorators, String owner) {
         String name = node.part("name").map(module::text).orElse("");
         boolean constructor = name.equals("__init__") && !owner.isEmpty();
-        Set<String> modifiers = new HashSet<>();
+        Set<Mark> marks = EnumSet.noneOf(Mark.class);
         boolean bound = !owner.isEmpty() && !decorators.contains("staticmethod");
         if (owner.isEmpty() || decorators.contains("staticmethod") || decorators.contains("classmethod")) {
-            modifiers.add("static");
+            marks.add(Mark.STATIC);
         }
         if (name.startsWith("__") && !name.endsWith("__")) {
-            modifiers.add("private");
+            marks.add(Mark.PRIVATE);
         }
         List<Parameter> parameters = node.part("parameters").map(this::parameters).orElse(List.of());
         List<Parameter> own = bound && !parameters.isEmpty() ? parameters.subList(1, parameters.size()) : parameters;
         Cst body = node.part("body").orElse(node);
         Block block = module.routineBody(body, own);
         if (decorators.contains("abstractmethod") || onlyRefuses(block)) {
-            modifiers.add("abstract");
+            marks.add(Mark.ABSTRACT);
         }
         Annotated returns = node.part("return_type").map(each -> PythonTypes.of(module.text(each)))
                 .orElse(Annotated.NOTHING);
         TypeRef type = returns.type().isPresent() ? returns.type() : inferred(block);
-        Set<String> annotations = new LinkedHashSet<>(decorators);
+        if (decorators.contains("classmethod")) {
+            marks.add(Mark.OF_TYPE);
+        }
+        if (decorators.contains("property")) {
+            marks.add(Mark.ACCESSOR);
+        }
         if (returns.nullable()) {
-            annotations.add("Nullable");
+            marks.add(Mark.NULLABLE);
         }
         return new Routine(node.start(), node.end(), constructor ? owner : name.intern(),
-                constructor ? RoutineKind.CONSTRUCTOR : RoutineKind.METHOD, new Traits(modifiers, annotations), List.of(),
+                constructor ? RoutineKind.CONSTRUCTOR : RoutineKind.METHOD, new Traits(marks, Set.copyOf(decorators)), List.of(),
                 type, List.copyOf(own), Optional.of(block));
     }
 
@@ -96,8 +101,8 @@ final class PythonRoutines {
         Optional<Node> fallback = node.part("value").map(module::expression);
         boolean none = fallback.map(value -> value instanceof Literal literal && literal.kind() == LiteralKind.NULL)
                 .orElse(false);
-        Traits traits = new Traits(named ? Set.of("named") : Set.of(), type.nullable() || none ? Set.of("Nullable")
-                : Set.of());
+        Traits traits = named ? Traits.of(Mark.NAMED) : Traits.NONE;
+        traits = type.nullable() || none ? traits.and(Mark.NULLABLE) : traits;
         return new Parameter(node.start(), node.end(), module.text(name).replace("*", "").intern(), type.type(), traits,
                 variadic, fallback);
     }

@@ -17,6 +17,8 @@ import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.shape.Shape;
 import driftwood.smell.see.shape.ShapeWalk;
+import driftwood.source.Language;
+import driftwood.source.Language.Contract;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -42,10 +44,6 @@ public final class NearTwinClasses implements Detector {
             class TugInvoice    { int total() { int t = base() + 4; return t * nights; } }
             class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
             """);
-
-    /** Copied everywhere by their contract. */
-    private static final Set<String> IDENTITY = Set.of("equals", "hashCode", "toString", "compareTo", "__eq__",
-            "__hash__", "__repr__", "__str__");
 
     @Override
     public Smell smell() {
@@ -124,7 +122,7 @@ public final class NearTwinClasses implements Detector {
 
     private static boolean repeats(Map<String, Shape> shapes, Set<String> differing) {
         return shapes.values().stream().anyMatch(each -> !differing.contains(each.key()) && each.statements() >= 2
-                && !each.name().equals("new") && !IDENTITY.contains(each.name()));
+                && !each.name().equals("new") && !Language.isAsked(each.name(), Contract.EQUALITY, Contract.HASH, Contract.TEXT, Contract.ORDER));
     }
 
     private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType) {

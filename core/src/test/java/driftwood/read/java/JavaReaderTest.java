@@ -2,8 +2,8 @@ package driftwood.read.java;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.Given;
 import driftwood.read.FileTree;
-import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.tree.*;
@@ -21,7 +21,7 @@ class JavaReaderTest {
 
     private static FileTree read(String text) {
         List<FileTree> trees = new ArrayList<>();
-        SourceFile file = new SourceFile("Gate.java", Path.of("Gate.java"), Language.JAVA, false);
+        SourceFile file = new SourceFile("Gate.java", Path.of("Gate.java"), Given.JAVA, false);
         new JavaReader().read(List.of(new SourceText(file, text, false)), trees::add);
         return trees.get(0);
     }
@@ -132,7 +132,7 @@ class JavaReaderTest {
     void sealedTypesNameWhatTheyPermit() {
         TypeDeclaration type = type("sealed interface Vessel permits Tug, Yacht { } ");
         assertThat(type.permitted()).extracting(TypeRef::text).containsExactly("Tug", "Yacht");
-        assertThat(type.traits().has("sealed")).isTrue();
+        assertThat(type.traits().has(driftwood.tree.Mark.SEALED)).isTrue();
     }
 
     @Test

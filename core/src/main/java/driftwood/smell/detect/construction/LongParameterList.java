@@ -20,6 +20,7 @@ import driftwood.smell.Settings;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.Calls;
+import driftwood.tree.Mark;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -82,9 +83,9 @@ public final class LongParameterList implements Detector {
 
     private boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
         boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
-        return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has("native")
+        return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
                 || isListed(type, routine)
-                || routine.traits().isAnnotated("Override") || !program.rootOf(routine).equals(routine)
+                || routine.traits().overrides() || !program.rootOf(routine).equals(routine)
                 || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
     }
 
@@ -112,7 +113,7 @@ public final class LongParameterList implements Detector {
         if (constructor.parameters().stream().filter(each -> !each.variadic()).allMatch(ParameterOutline::named)) {
             return true;
         }
-        boolean dataClass = type.traits().annotations().stream().anyMatch(each -> each.equals("dataclass"));
+        boolean dataClass = type.traits().has(Mark.DATA);
         return dataClass && program.creations(type).stream().allMatch(each -> each.arguments().stream()
                 .filter(argument -> argument.keyword().isEmpty()).count() < 3);
     }

@@ -30,7 +30,7 @@ final class FlagWalk extends Walk {
     @Override
     public Void visitRoutine(Routine routine) {
         if (routine.body().isPresent() && routine.parameters().stream().anyMatch(this::isBoolean)
-                && !SETTER.matcher(routine.name()).matches() && !routine.traits().isAnnotated("Override")) {
+                && !SETTER.matcher(routine.name()).matches() && !routine.traits().overrides()) {
             List<Node> core = core(Search.statements(routine.body().get()));
             for (int i = 0; i < routine.parameters().size(); i++) {
                 if (isBoolean(routine.parameters().get(i))) {

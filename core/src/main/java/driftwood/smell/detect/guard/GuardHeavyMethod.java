@@ -17,6 +17,8 @@ import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.guard.Guarding.Part;
 import driftwood.smell.detect.guard.Guarding.Role;
+import driftwood.source.Language;
+import driftwood.source.Language.Contract;
 import driftwood.tree.Node;
 import driftwood.tree.Routine;
 import driftwood.tree.RoutineKind;
@@ -24,7 +26,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -48,10 +49,6 @@ public final class GuardHeavyMethod implements Detector {
             }
             """);
 
-    private static final Set<String> COMPARISONS = Set.of("equals", "hashCode", "compareTo", "compare", "toString",
-            "__eq__", "__lt__", "__hash__");
-    /** Stepping on is the work of an iterator, not bookkeeping around it. */
-    private static final Set<String> STEPPING = Set.of("next", "previous", "advance", "__next__");
     private static final Pattern COMPARING = Pattern.compile("(?i).*(equals|compar)\\w*");
     private static final Pattern CHECKING = Pattern.compile("(check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
     private static final int LEAST = 6;
@@ -98,7 +95,7 @@ public final class GuardHeavyMethod implements Detector {
         @Override
         public Void visitRoutine(Routine routine) {
             if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()
-                    && !COMPARISONS.contains(routine.name()) && !STEPPING.contains(routine.name()) && !COMPARING.matcher(type()).matches()
+                    && !Language.isAsked(routine.name(), Contract.values()) && !COMPARING.matcher(type()).matches()
                     && !CHECKING.matcher(routine.name()).matches()) {
                 List<Node> statements = Guarding.statements(routine);
                 List<Role> roles = statements.size() >= LEAST ? Guarding.roles(statements, routine) : List.of();

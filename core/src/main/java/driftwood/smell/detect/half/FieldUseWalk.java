@@ -66,7 +66,7 @@ final class FieldUseWalk extends Walk {
         }
         String name = node instanceof Name bare && !isLocal(bare.name()) ? bare.name()
                 : node instanceof Member member && member.receiver() instanceof Name self
-                && (self.name().equals("this") || self.name().equals("self")) ? member.name() : "";
+                && self.isSelf() ? member.name() : "";
         return fields.contains(name) ? Optional.of(name) : Optional.empty();
     }
 

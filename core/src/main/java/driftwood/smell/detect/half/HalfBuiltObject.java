@@ -18,6 +18,8 @@ import driftwood.smell.Smell;
 import driftwood.smell.detect.half.FieldUse.Kind;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.creation.Instantiation;
+import driftwood.source.Language;
+import driftwood.source.Language.Contract;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -120,8 +122,7 @@ public final class HalfBuiltObject implements Detector {
 
     private static boolean isAccessor(String routine, String field) {
         String plain = routine.replaceFirst("^(get|is|set|has)_?", "").replace("_", "").toLowerCase(Locale.ROOT);
-        return plain.equals(plain(field)) || routine.equals("toString") || routine.equals("hashCode")
-                || routine.equals("equals");
+        return plain.equals(plain(field)) || Language.isAsked(routine, Contract.EQUALITY, Contract.HASH, Contract.TEXT);
     }
 
     private static Finding finding(TypeOutline type, Map<String, FieldUse> reason, Map<String, List<FieldUse>> fields,

@@ -18,6 +18,8 @@ import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.chain.ChainWalk;
+import driftwood.source.Language;
+import driftwood.source.Language.Contract;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -51,8 +53,7 @@ public final class TypeSwitch implements Detector {
             }
             """);
 
-    private static final Set<String> COMPARISONS = Set.of("equals", "compareTo", "hashCode", "compare", "canEqual",
-            "equivalent");
+    private static final Set<String> COMPARISONS = Set.of("canEqual", "equivalent");
     private static final Pattern READING = Pattern.compile(
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(
@@ -107,7 +108,8 @@ public final class TypeSwitch implements Detector {
     }
 
     private static boolean isExcused(Chain chain) {
-        return COMPARISONS.contains(chain.routineName()) || isMain(chain) || isReading(chain) || isTaken(chain)
+        return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
+                Contract.HASH, Contract.ORDER, Contract.COMPARISON) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches()
                 || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
     }

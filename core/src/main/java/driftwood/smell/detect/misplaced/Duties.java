@@ -68,7 +68,7 @@ final class Duties {
         for (RoutineOutline routine : type.routines()) {
             boolean asked = ASKED.contains(words(routine.name()).get(0));
             boolean works = !asked && routine.hasBody() && !routine.isConstructor() && !routine.brief()
-                    && !routine.traits().isAnnotated("Override");
+                    && !routine.traits().overrides();
             if (works) {
                 split(type, routine, grids);
             }

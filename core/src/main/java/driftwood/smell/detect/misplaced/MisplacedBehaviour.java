@@ -130,7 +130,7 @@ public final class MisplacedBehaviour implements Detector {
     private static Optional<Envy> envied(Usage usage, TypeOutline type, Program program) {
         Optional<RoutineOutline> routine = type.routines().stream()
                 .filter(each -> each.symbol().equals(usage.routine())).findFirst();
-        if (routine.isEmpty() || creates(routine.get(), type) || routine.get().traits().isAnnotated("Override")
+        if (routine.isEmpty() || creates(routine.get(), type) || routine.get().traits().overrides()
                 || !program.rootOf(routine.get()).equals(routine.get()) || type.isInterface()
                 || isOverridden(routine.get(), type, program)) {
             return Optional.empty();

@@ -115,7 +115,7 @@ final class UsageWalk extends Walk {
     }
 
     private void use(Node receiver, String name, String step) {
-        if (receiver instanceof Name self && (self.name().equals("this") || self.name().equals("self")
+        if (receiver instanceof Name self && (self.isSelf()
                 || self.name().equals("super"))) {
             own.add(name);
             return;
@@ -133,7 +133,7 @@ final class UsageWalk extends Walk {
     /** A bare name that is no local is a field of the object, or a type. */
     @Override
     public Void visitName(Name name) {
-        if (!isLocal(name.name()) && !name.name().equals("this") && !name.name().equals("self")
+        if (!isLocal(name.name()) && !name.isSelf()
                 && Character.isLowerCase(name.name().charAt(0))) {
             own.add(name.name());
         }

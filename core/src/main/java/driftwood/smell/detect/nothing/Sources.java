@@ -128,7 +128,7 @@ final class Sources {
             return false;
         }
         RoutineOutline root = program.rootOf(routine);
-        if (root.traits().isAnnotated("Override")) {
+        if (root.traits().overrides()) {
             return false;
         }
         Source source = sources.computeIfAbsent(root.symbol(), key -> new Source(root.symbol(), seen.file(), routine,

@@ -118,10 +118,10 @@ final class TellingWalk extends Walk {
     /** A bare name that is no parameter or local of the routine, or a member of the object itself. */
     private static boolean isField(Node receiver, Routine routine) {
         if (receiver instanceof Member member) {
-            return member.receiver() instanceof Name name && (name.name().equals("this") || name.name().equals("self"));
+            return member.receiver() instanceof Name name && name.isSelf();
         }
         return receiver instanceof Name name && !Character.isUpperCase(name.name().charAt(0))
-                && !name.name().equals("this") && !name.name().equals("super") && !name.name().equals("self")
+                && !name.isSelf() && !name.name().equals("super")
                 && routine.parameters().stream().noneMatch(each -> each.name().equals(name.name()))
                 && Search.all(routine, Local.class).stream().noneMatch(each -> each.name().equals(name.name()));
     }

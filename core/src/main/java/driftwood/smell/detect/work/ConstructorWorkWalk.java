@@ -136,7 +136,7 @@ final class ConstructorWorkWalk extends Walk {
                 deed(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
             }
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
-                    && (name.name().equals("this") || name.name().equals("self")));
+                    && name.isSelf());
             boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each)).orElse(false);
             if (self && outside && call.name().matches("(?i)(add|register|subscribe|attach|listen|connect|on).*")) {
                 deed(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);

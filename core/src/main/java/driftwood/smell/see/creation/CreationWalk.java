@@ -59,7 +59,7 @@ public final class CreationWalk extends Walk {
         if (target instanceof Name name) {
             way(assignment.value(), isLocal(name.name()) ? How.LOCAL : How.FIELD, name.name());
         } else if (target instanceof Member member && member.receiver() instanceof Name self
-                && (self.name().equals("this") || self.name().equals("self"))) {
+                && self.isSelf()) {
             way(assignment.value(), How.FIELD, member.name());
         }
         return super.visitAssignment(assignment);

@@ -44,7 +44,7 @@ public final class ReachWalk extends Walk {
         Node target = assignment.target();
         storing = target instanceof Name name ? !isLocal(name.name()) : target instanceof Member member
                 && member.receiver() instanceof Name self
-                && (self.name().equals("this") || self.name().equals("self"));
+                && self.isSelf();
         super.visitAssignment(assignment);
         storing = outer;
         return null;

@@ -2,7 +2,6 @@ package driftwood.smell.see.reach;
 
 import driftwood.read.FileTree;
 import driftwood.smell.see.reach.Resource.Kind;
-import driftwood.source.Language;
 import driftwood.tree.Call;
 import driftwood.tree.Creation;
 import driftwood.tree.Import;
@@ -130,7 +129,7 @@ public final class Resources {
 
     /** Whether a name can mean the platform's here. */
     private static boolean isInSight(String name, FileTree file) {
-        if (ALWAYS.contains(name) || BUILT_IN.contains(name) && file.file().language() == Language.PYTHON) {
+        if (ALWAYS.contains(name) || BUILT_IN.contains(name) && file.file().language().hasAliases()) {
             return true;
         }
         for (Import each : file.unit().imports()) {

@@ -2,13 +2,13 @@ package driftwood.smell.see.chain;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.Given;
 import driftwood.read.FileTree;
 import driftwood.read.java.JavaReader;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Form;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.Chain.Work;
-import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import java.nio.file.Path;
@@ -27,7 +27,7 @@ class ChainTest {
         String text = "class Desk {\n    int n; Kind kind; Object made;\n    Object f(Object o, Kind k, String s, int i) {\n" + body
                 + "\n    }\n}\n";
         List<Chain> chains = new ArrayList<>();
-        SourceFile file = new SourceFile("Desk.java", Path.of("Desk.java"), Language.JAVA, false);
+        SourceFile file = new SourceFile("Desk.java", Path.of("Desk.java"), Given.JAVA, false);
         new JavaReader().read(List.of(new SourceText(file, text, false)), tree -> see(tree, chains));
         return chains;
     }

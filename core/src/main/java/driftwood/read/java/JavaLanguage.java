@@ -1,0 +1,28 @@
+package driftwood.read.java;
+
+import driftwood.read.ReadLanguage;
+import driftwood.read.Reader;
+import driftwood.source.Idiom;
+import driftwood.source.Language;
+import driftwood.source.Language.Contract;
+import driftwood.source.Language.Habit;
+
+/** Java, as far as others need to know it. */
+public final class JavaLanguage implements ReadLanguage {
+    private static final Language JAVA = Language.named("java", "Java").ending("java")
+            .with(Habit.IMPLIED_SELF, Habit.ON_THE_JVM)
+            .testedBy(".*(Test|Tests|IT)\\.java")
+            .asking(Contract.EQUALITY, "equals").asking(Contract.HASH, "hashCode").asking(Contract.TEXT, "toString")
+            .asking(Contract.ORDER, "compareTo").asking(Contract.COMPARISON, "compare").asking(Contract.STEP, "next", "previous", "advance")
+            .saying(new Idiom("compile", "the compiler", true));
+
+    @Override
+    public Language language() {
+        return JAVA;
+    }
+
+    @Override
+    public Reader reader() {
+        return new JavaReader();
+    }
+}

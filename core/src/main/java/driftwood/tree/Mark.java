@@ -1,0 +1,24 @@
+package driftwood.tree;
+
+/** What a declaration is said to be, whatever the words of its language. */
+public enum Mark {
+    PUBLIC, PROTECTED, PRIVATE, STATIC, FINAL, ABSTRACT, SEALED, NON_SEALED, DEFAULT, NATIVE, SYNCHRONIZED, VOLATILE, TRANSIENT,
+    STRICTFP,
+    /** It is said to answer in place of an inherited routine. */
+    OVERRIDES,
+    /** Nothing is allowed here. */
+    NULLABLE,
+    DEPRECATED,
+    /** Nobody wrote it: the language has it all the same. */
+    IMPLIED,
+    /** A parameter that is handed over by its name only. */
+    NAMED,
+    /** Not a type: a file that holds routines and values, which is asked as one. */
+    MODULE,
+    /** A routine that is read like a field. */
+    ACCESSOR,
+    /** A type whose constructor and equality follow from its fields. */
+    DATA,
+    /** A routine of the type that is handed the type itself. */
+    OF_TYPE
+}
