@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.regex.Pattern;
 
 /**
@@ -26,6 +27,8 @@ public final class Language implements Keyed {
     private Pattern testNames = Pattern.compile("(?!)");
     private Optional<Interpreter> interpreter = Optional.empty();
     private Idiom idiom = Idiom.PLAIN;
+    private Supplier<Outside> outsideTable = () -> Outside.NONE;
+    private Outside outside;
 
     /** Ways of a language that the meaning of code depends on. */
     public enum Habit {
@@ -117,6 +120,12 @@ public final class Language implements Keyed {
         return this;
     }
 
+    /** What of its platform reaches outside. @param told asked once, when a file of the language is first seen */
+    public Language reaching(Supplier<Outside> told) {
+        outsideTable = told;
+        return this;
+    }
+
     /** How plans speak of it. */
     public Language saying(Idiom told) {
         idiom = told;
@@ -204,6 +213,12 @@ public final class Language implements Keyed {
     /** What runs its code; empty where it is compiled. */
     public Optional<Interpreter> interpreter() {
         return interpreter;
+    }
+
+    /** What of its platform reaches outside. */
+    public synchronized Outside outside() {
+        outside = outside == null ? outsideTable.get() : outside;
+        return outside;
     }
 
     public Idiom idiom() {

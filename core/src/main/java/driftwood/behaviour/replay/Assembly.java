@@ -33,10 +33,6 @@ public final class Assembly {
     /** The key under which an object tells the calls that brought it into its state. */
     public static final String THEN = "then";
 
-    private static final Set<String> BROKEN = Set.of("double", "float", "Double", "Float");
-    /** Numbers that JSON can only write as texts. */
-    private static final Set<String> ODD = Set.of("Infinity", "-Infinity", "NaN");
-
     private final Program program;
     private final Ways ways;
     private final Overloads overloads;
@@ -64,34 +60,14 @@ public final class Assembly {
      * @throws CannotMake where the code offers no way, or several that differ
      */
     Make make(JsonNode value, TypeRef declared, TypeOutline scope) {
-        if (value.isNull()) {
-            return new Make.Literal("null", "");
-        }
-        if (value.isBoolean()) {
-            return new Make.Literal("boolean", value.asText());
-        }
-        if (value.isNumber()) {
-            return new Make.Literal(numberType(value, declared), value.asText());
-        }
-        if (value.isTextual()) {
-            boolean character = declared.text().equals("char") || declared.text().equals("Character");
-            boolean number = BROKEN.contains(declared.text()) && ODD.contains(value.asText());
-            return new Make.Literal(character ? "char" : number ? declared.text().toLowerCase(Locale.ROOT) : "String",
-                    value.asText());
+        if (value.isValueNode()) {
+            return PlainValues.make(value, declared);
         }
         if (value.isArray()) {
             return declared.isArray() ? many("array", elementName(declared.element(), scope), value, declared.element(),
                     scope) : many("list", "", value, argument(declared, 0), scope);
         }
         return structured(value, declared, scope);
-    }
-
-    private static String numberType(JsonNode value, TypeRef declared) {
-        String name = declared.simpleName();
-        boolean known = Set.of("int", "long", "short", "byte", "double", "float", "Integer", "Long", "Short", "Byte",
-                "Double", "Float").contains(name);
-        return known ? name.toLowerCase(Locale.ROOT).replace("integer", "int")
-                : value.isIntegralNumber() ? "int" : "double";
     }
 
     private String elementName(TypeRef element, TypeOutline scope) {

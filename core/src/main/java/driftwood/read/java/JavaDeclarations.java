@@ -2,12 +2,12 @@ package driftwood.read.java;
 
 import com.sun.source.tree.*;
 import com.sun.source.util.SourcePositions;
-import driftwood.tree.Mark;
 import driftwood.read.Nesting;
 import driftwood.tree.Block;
 import driftwood.tree.EnumConstant;
 import driftwood.tree.Field;
 import driftwood.tree.Import;
+import driftwood.tree.Mark;
 import driftwood.tree.Node;
 import driftwood.tree.Other;
 import driftwood.tree.Parameter;

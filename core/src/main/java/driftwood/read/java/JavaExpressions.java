@@ -4,6 +4,7 @@ import com.sun.source.tree.*;
 import com.sun.source.util.SimpleTreeVisitor;
 import com.sun.source.util.SourcePositions;
 import driftwood.read.Nesting;
+import driftwood.read.Normal;
 import driftwood.tree.Absent;
 import driftwood.tree.Assignment;
 import driftwood.tree.Binary;
@@ -21,7 +22,6 @@ import driftwood.tree.Node;
 import driftwood.tree.Other;
 import driftwood.tree.Parameter;
 import driftwood.tree.TypeDeclaration;
-import driftwood.tree.TypeTest;
 import driftwood.tree.Unary;
 import java.util.ArrayList;
 import java.util.List;
@@ -123,7 +123,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
         if (tree.getMethodSelect() instanceof MemberSelectTree select) {
             Node receiver = node(select.getExpression());
             String name = spelling.of(select.getIdentifier());
-            return JavaTests.ofCall(start(tree), end(tree), receiver, name, arguments)
+            return JavaConditions.ofCall(start(tree), end(tree), receiver, name, arguments)
                     .orElseGet(() -> new Call(start(tree), end(tree), Optional.of(receiver), name, arguments));
         }
         String name = tree.getMethodSelect() instanceof IdentifierTree identifier
@@ -149,7 +149,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     public Node visitUnary(UnaryTree tree, Void unused) {
         Node operand = node(tree.getExpression());
         if (tree.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
-            return JavaTests.negated(start(tree), end(tree), operand);
+            return Normal.negated(start(tree), end(tree), operand);
         }
         String operator = switch (tree.getKind()) {
             case PREFIX_INCREMENT, POSTFIX_INCREMENT -> "++";
@@ -166,8 +166,8 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
         Node left = node(tree.getLeftOperand());
         Node right = node(tree.getRightOperand());
         return switch (tree.getKind()) {
-            case EQUAL_TO -> JavaTests.equality(start(tree), end(tree), left, right, false);
-            case NOT_EQUAL_TO -> JavaTests.equality(start(tree), end(tree), left, right, true);
+            case EQUAL_TO -> JavaConditions.equality(start(tree), end(tree), left, right, false);
+            case NOT_EQUAL_TO -> JavaConditions.equality(start(tree), end(tree), left, right, true);
             default -> new Binary(start(tree), end(tree), Operators.of(tree.getKind()), left, right);
         };
     }
@@ -187,7 +187,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     public Node visitInstanceOf(InstanceOfTree tree, Void unused) {
         Node subject = node(tree.getExpression());
         if (tree.getPattern() == null) {
-            return new TypeTest(start(tree), end(tree), subject, types.of(tree.getType()), false,
+            return Normal.ofType(start(tree), end(tree), subject, types.of(tree.getType()), false,
                     Optional.empty());
         }
         return pattern(tree.getPattern(), subject, start(tree), end(tree));
@@ -197,12 +197,12 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     final Node pattern(Tree pattern, Node subject, int start, int end) {
         if (pattern instanceof BindingPatternTree binding) {
             VariableTree variable = binding.getVariable();
-            return new TypeTest(start, end, subject, types.of(variable.getType()), false,
+            return Normal.ofType(start, end, subject, types.of(variable.getType()), false,
                     Optional.of(spelling.of(variable.getName())));
         }
         List<Tree> parts = Parts.of(pattern);
         if (pattern.getKind().name().equals("DECONSTRUCTION_PATTERN")) {
-            return new TypeTest(start, end, subject, types.of(parts.get(0)), false, Optional.empty());
+            return Normal.ofType(start, end, subject, types.of(parts.get(0)), false, Optional.empty());
         }
         if (!parts.isEmpty() && NewerTrees.isPattern(parts.get(0))) {
             return pattern(parts.get(0), subject, start, end);

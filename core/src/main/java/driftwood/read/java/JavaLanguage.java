@@ -6,6 +6,7 @@ import driftwood.source.Idiom;
 import driftwood.source.Language;
 import driftwood.source.Language.Contract;
 import driftwood.source.Language.Habit;
+import driftwood.source.Outside;
 
 /** Java, as far as others need to know it. */
 public final class JavaLanguage implements ReadLanguage {
@@ -14,6 +15,7 @@ public final class JavaLanguage implements ReadLanguage {
             .testedBy(".*(Test|Tests|IT)\\.java")
             .asking(Contract.EQUALITY, "equals").asking(Contract.HASH, "hashCode").asking(Contract.TEXT, "toString")
             .asking(Contract.ORDER, "compareTo").asking(Contract.COMPARISON, "compare").asking(Contract.STEP, "next", "previous", "advance")
+            .reaching(() -> Outside.beside(JavaLanguage.class))
             .saying(new Idiom("compile", "the compiler", true));
 
     @Override

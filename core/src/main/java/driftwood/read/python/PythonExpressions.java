@@ -1,6 +1,7 @@
 package driftwood.read.python;
 
 import driftwood.read.Nesting;
+import driftwood.read.Normal;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,7 +13,6 @@ import java.util.Set;
 /** Python's expressions. */
 abstract class PythonExpressions {
     private static final Map<String, String> LOGIC = Map.of("and", "&&", "or", "||");
-    private static final Set<String> ORDERED = Set.of("<", ">", "<=", ">=");
 
     final String text;
     /** Names that mean functions in this file, though they are spelled like classes. */
@@ -78,7 +78,7 @@ abstract class PythonExpressions {
                 return new Other(start, end, Other.NAMED + text(inner.get(0)),
                         List.of(expression(inner.get(inner.size() - 1))));
             case "not_operator":
-                return negated(expression(inner.get(0)), node);
+                return Normal.negated(start, end, expression(inner.get(0)));
             case "unary_operator":
                 return new Unary(start, end, operator(node), expression(inner.get(0)));
             case "boolean_operator":
@@ -162,13 +162,6 @@ abstract class PythonExpressions {
         }
     }
 
-    private Node negated(Node operand, Cst node) {
-        if (operand instanceof NullTest test) {
-            return new NullTest(node.start(), node.end(), test.subject(), !test.negated());
-        }
-        return new Unary(node.start(), node.end(), "!", operand);
-    }
-
     /** Tests for None, for types and for equality; a chain of comparisons is their conjunction. */
     private Node comparison(Cst node) {
         List<Cst> operands = node.inner();
@@ -178,12 +171,11 @@ abstract class PythonExpressions {
                 operators.add(child.kind().replaceAll("\\s+", " "));
             }
         }
-        Node whole = null;
+        List<Node> each = new ArrayList<>();
         for (int i = 0; i + 1 < operands.size() && i < operators.size(); i++) {
-            Node one = comparison(operands.get(i), operators.get(i), operands.get(i + 1));
-            whole = whole == null ? one : new Binary(node.start(), node.end(), "&&", whole, one);
+            each.add(comparison(operands.get(i), operators.get(i), operands.get(i + 1)));
         }
-        return whole == null ? other(node) : whole;
+        return Normal.all(node.start(), node.end(), each).orElseGet(() -> other(node));
     }
 
     private Node comparison(Cst left, String operator, Cst right) {
@@ -191,28 +183,21 @@ abstract class PythonExpressions {
         int end = right.end();
         boolean negated = operator.contains("not") || operator.equals("!=");
         boolean equality = operator.startsWith("is") || operator.equals("==") || operator.equals("!=");
-        if (equality && right.is("none")) {
-            return new NullTest(start, end, expression(left), negated);
-        }
-        if (equality && left.is("call") && text(left).startsWith("type(") && left.inner().size() == 2
+        if (equality && !right.is("none") && left.is("call") && text(left).startsWith("type(") && left.inner().size() == 2
                 && left.inner().get(1).inner().size() == 1) {
-            Node test = new TypeTest(start, end, expression(left.inner().get(1).inner().get(0)), new TypeRef(text(right)),
+            Node test = Normal.ofType(start, end, expression(left.inner().get(1).inner().get(0)), new TypeRef(text(right)),
                     true, Optional.empty());
-            return negated ? new Unary(start, end, "!", test) : test;
+            return negated ? Normal.negated(start, end, test) : test;
         }
         if (equality) {
-            return new EqualityTest(start, end, expression(left), expression(right), negated);
+            return Normal.equality(start, end, expression(left), expression(right), negated);
         }
         boolean several = right.is("tuple") || right.is("list") || right.is("set");
         if (operator.equals("in") && several && !right.inner().isEmpty()) {
-            Node whole = null;
-            for (Cst each : right.inner()) {
-                Node one = new EqualityTest(start, end, expression(left), expression(each), false);
-                whole = whole == null ? one : new Binary(start, end, "||", whole, one);
-            }
-            return whole;
+            return Normal.any(start, end, right.inner().stream().map(each -> Normal.equality(start, end, expression(left),
+                    expression(each), false)).toList()).orElseThrow();
         }
-        return new Binary(start, end, ORDERED.contains(operator) ? operator : operator, expression(left),
+        return new Binary(start, end, operator, expression(left),
                 expression(right));
     }
 
@@ -261,13 +246,8 @@ abstract class PythonExpressions {
 
     private Node typeTest(Cst node, Cst subject, Cst types) {
         List<Cst> kinds = types.is("tuple") ? types.inner() : List.of(types);
-        Node whole = null;
-        for (Cst kind : kinds) {
-            Node test = new TypeTest(node.start(), node.end(), expression(subject), new TypeRef(text(kind)), false,
-                    Optional.empty());
-            whole = whole == null ? test : new Binary(node.start(), node.end(), "||", whole, test);
-        }
-        return whole == null ? other(node) : whole;
+        return Normal.any(node.start(), node.end(), kinds.stream().map(kind -> Normal.ofType(node.start(), node.end(),
+                expression(subject), new TypeRef(text(kind)), false, Optional.empty())).toList()).orElseGet(() -> other(node));
     }
 
     /** A loop whose value is collected. */

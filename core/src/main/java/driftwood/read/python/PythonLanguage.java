@@ -7,6 +7,7 @@ import driftwood.source.Language;
 import driftwood.source.Language.Contract;
 import driftwood.source.Language.Habit;
 import driftwood.source.Language.Interpreter;
+import driftwood.source.Outside;
 import java.util.List;
 import java.util.Map;
 
@@ -20,6 +21,7 @@ public final class PythonLanguage implements ReadLanguage {
             .asking(Contract.ORDER, "__lt__", "__le__", "__gt__", "__ge__").asking(Contract.STEP, "__next__", "next", "previous", "advance")
             .interpretedBy(new Interpreter("python3", List.of(".venv/bin/python", "venv/bin/python", ".venv/Scripts/python.exe",
                     "venv/Scripts/python.exe"), List.of("witness.py", "slips.py", "inquiry.py", "describing.py", "making.py")))
+            .reaching(() -> Outside.beside(PythonLanguage.class))
             .saying(new Idiom("run the tests", "a test", false));
 
     @Override

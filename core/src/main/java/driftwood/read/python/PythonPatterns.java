@@ -1,5 +1,6 @@
 package driftwood.read.python;
 
+import driftwood.read.Normal;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,7 +57,7 @@ final class PythonPatterns {
                         : binding;
                 labels(parts.get(0), name, into, rest);
             }
-            case "class_pattern" -> into.add(new TypeTest(pattern.start(), pattern.end(),
+            case "class_pattern" -> into.add(Normal.ofType(pattern.start(), pattern.end(),
                     new Absent(pattern.start(), pattern.start()), new TypeRef(statements.text(pattern.inner().get(0))),
                     false, binding));
             case "dotted_name" -> name(pattern, into, rest);

@@ -1,2 +1,2 @@
-/** The detectors: one class a smell, with the rule in its doc comment. */
+/** The detectors, a class or a package a smell; {@link driftwood.smell.detect.Catalogue} lists them. */
 package driftwood.smell.detect;

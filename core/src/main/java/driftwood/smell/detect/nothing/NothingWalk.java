@@ -15,33 +15,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Walks one file for {@link NothingWalk}. */
+/** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
     static final Seer<NothingSighting> SEER = new Seer<>("nothing", 4, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
-    private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
 
     private final List<NothingSighting> sightings = new ArrayList<>();
     private final Deque<Frame> frames = new ArrayDeque<>();
     private int lambdas;
-
-    /** What is known of the routine being walked. */
-    private static final class Frame {
-        final Routine routine;
-        final MaybeEmptyLocals locals;
-        final Deque<Node> conditions = new ArrayDeque<>();
-        final Set<String> filled = new HashSet<>();
-        final List<NothingSighting> own = new ArrayList<>();
-        /** Whether it gives back anything but nothing, yes or no. */
-        boolean things;
-        boolean truths;
-
-        Frame(Routine routine) {
-            this.routine = routine;
-            this.locals = new MaybeEmptyLocals(routine);
-        }
-    }
 
     NothingWalk(FileTree file) {
         super(file);
@@ -56,7 +38,7 @@ final class NothingWalk extends Walk {
     public Void visitRoutine(Routine routine) {
         int outer = lambdas;
         lambdas = 0;
-        frames.push(new Frame(routine));
+        frames.push(new Frame(routine, file));
         super.visitRoutine(routine);
         close(frames.pop(), routine);
         lambdas = outer;
@@ -115,93 +97,11 @@ final class NothingWalk extends Walk {
                 || value instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN;
         frames.peek().truths |= truth;
         frames.peek().things |= !truth && !Outcome.isNull(value);
-        value.accept(new Given(at));
+        value.accept(new GivenBack(frames.peek(), this::trail, (kind, trail, note) -> add(kind, trail, "", at, note)));
     }
 
     private static boolean isGenerator(Routine routine) {
         return Search.any(routine.body().orElseThrow(), node -> node instanceof Other other && other.what().equals("yield"));
-    }
-
-    /** What a routine gives back, as far as it may be nothing. */
-    private final class Given implements TreeVisitor<Void> {
-        private final Node at;
-
-        Given(Node at) {
-            this.at = at;
-        }
-
-        /** What another routine gave is handed on. */
-        @Override
-        public Void visitNode(Node value) {
-            Trail trail = trail(value).unheld();
-            if (trail.isCall()) {
-                add(Kind.HANDS_ON, trail, "", at, condition());
-            }
-            return null;
-        }
-
-        /** A search or a look-up that is told to give nothing where it finds nothing. */
-        @Override
-        public Void visitCall(Call call) {
-            List<Node> arguments = call.arguments();
-            if (SEARCHING.contains(call.name()) && !arguments.isEmpty()
-                    && Outcome.isNull(arguments.get(arguments.size() - 1))) {
-                add(Kind.YIELDS, Trail.UNKNOWN, "", at, "where " + call.name() + "() finds nothing");
-                return null;
-            }
-            return visitNode(call);
-        }
-
-        @Override
-        public Void visitConditional(Conditional choice) {
-            frames.peek().conditions.push(choice.condition());
-            choice.then().accept(this);
-            choice.otherwise().accept(this);
-            frames.peek().conditions.pop();
-            return null;
-        }
-
-        @Override
-        public Void visitLiteral(Literal literal) {
-            if (Outcome.isNull(literal) && !isPassedThrough()) {
-                add(Kind.YIELDS, Trail.UNKNOWN, "", at, condition());
-            }
-            return null;
-        }
-
-        @Override
-        public Void visitName(Name name) {
-            if (frames.peek().locals.mayBeEmpty(name.name())) {
-                add(Kind.YIELDS, Trail.UNKNOWN, "", at, "unless " + name.name() + " was found");
-                return null;
-            }
-            return visitNode(name);
-        }
-    }
-
-    private String condition() {
-        Deque<Node> conditions = frames.peek().conditions;
-        return conditions.isEmpty() ? "at the end" : "if " + file.brief(conditions.peek());
-    }
-
-    /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */
-    private boolean isPassedThrough() {
-        Set<String> parameters = new HashSet<>();
-        frames.peek().routine.parameters().forEach(each -> parameters.add(each.name()));
-        Node nearest = frames.peek().conditions.peek();
-        return nearest != null && asksForNothing(nearest, parameters);
-    }
-
-    private boolean asksForNothing(Node condition, Set<String> names) {
-        if (file.file().language().hasTruth() && Truth.asked(condition).filter(test -> !test.negated()
-                && test.subject() instanceof Name name && names.contains(name.name())).isPresent()) {
-            return true;
-        }
-        if (condition instanceof NullTest test) {
-            return test.subject() instanceof Name name && names.contains(name.name());
-        }
-        return condition instanceof Binary binary && binary.operator().equals("||")
-                && asksForNothing(binary.left(), names) && asksForNothing(binary.right(), names);
     }
 
     @Override

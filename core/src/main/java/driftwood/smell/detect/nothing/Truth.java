@@ -1,5 +1,6 @@
 package driftwood.smell.detect.nothing;
 
+import driftwood.read.Normal;
 import driftwood.tree.Assignment;
 import driftwood.tree.Call;
 import driftwood.tree.Member;
@@ -42,7 +43,7 @@ final class Truth {
             @Override
             public Optional<NullTest> visitUnary(Unary unary) {
                 return unary.operator().equals("!") ? asked(unary.operand()).map(test ->
-                        new NullTest(unary.start(), unary.end(), test.subject(), !test.negated())) : Optional.empty();
+                        Normal.nothing(unary.start(), unary.end(), test.subject(), !test.negated())) : Optional.empty();
             }
 
             @Override
@@ -53,7 +54,7 @@ final class Truth {
     }
 
     private static Optional<NullTest> test(Node whole, Node subject) {
-        return Optional.of(new NullTest(whole.start(), whole.end(), subject, true));
+        return Optional.of(Normal.nothing(whole.start(), whole.end(), subject, true));
     }
 
     /**

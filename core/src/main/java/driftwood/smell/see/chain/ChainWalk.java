@@ -15,12 +15,10 @@ import driftwood.tree.Arm;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
@@ -44,13 +42,6 @@ public final class ChainWalk extends Walk {
     List<Chain> chains() {
         scan(file.unit());
         return chains;
-    }
-
-    /** One arm before it is known which subject the chain is on. */
-    private record Draft(Node condition, Optional<Question> question, List<Node> body, int start, int end) {
-        String subject(Labels labels) {
-            return question.map(asked -> labels.text(asked.subject())).orElse("");
-        }
     }
 
     @Override
@@ -164,14 +155,14 @@ public final class ChainWalk extends Walk {
             return;
         }
         List<Draft> asked = drafts;
-        Optional<Question> main = mainQuestion(asked);
+        Optional<Question> main = Draft.mainQuestion(asked, labels);
         if (main.isEmpty()) {
-            asked = asked(drafts, labels::limit);
-            main = mainQuestion(asked);
+            asked = Draft.asked(drafts, labels::limit);
+            main = Draft.mainQuestion(asked, labels);
         }
         if (main.isEmpty()) {
-            asked = asked(drafts, labels::candidate);
-            main = mainQuestion(asked);
+            asked = Draft.asked(drafts, labels::candidate);
+            main = Draft.mainQuestion(asked, labels);
         }
         chains.add(chain(form, asked, otherwise, main, whole));
     }
@@ -183,23 +174,6 @@ public final class ChainWalk extends Walk {
         return there.isPresent() && here.get().alone() && there.get().alone() && !here.get().use().isEmpty()
                 && here.get().use().equals(there.get().use()) && here.get().call().isCall() && there.get().call().isCall()
                 && !here.get().call().last().equals(there.get().call().last());
-    }
-
-    private static List<Draft> asked(List<Draft> drafts, Function<Node, Optional<Question>> ask) {
-        return drafts.stream().map(each -> new Draft(each.condition(), ask.apply(each.condition()), each.body(),
-                each.start(), each.end())).toList();
-    }
-
-    private Optional<Question> mainQuestion(List<Draft> drafts) {
-        Map<String, Integer> counts = new LinkedHashMap<>();
-        for (Draft draft : drafts) {
-            if (draft.question().isPresent()) {
-                counts.merge(draft.subject(labels), 1, Integer::sum);
-            }
-        }
-        String best = counts.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse("");
-        return drafts.stream().filter(draft -> draft.question().isPresent() && draft.subject(labels).equals(best))
-                .findFirst().flatMap(Draft::question);
     }
 
     private Chain chain(Form form, List<Draft> drafts, List<Node> otherwise, Optional<Question> main, boolean whole) {

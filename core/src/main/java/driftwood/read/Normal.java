@@ -1,0 +1,65 @@
+package driftwood.read;
+
+import driftwood.tree.Binary;
+import driftwood.tree.EqualityTest;
+import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
+import driftwood.tree.Node;
+import driftwood.tree.NullTest;
+import driftwood.tree.TypeRef;
+import driftwood.tree.TypeTest;
+import driftwood.tree.Unary;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The normal forms of what languages write in many ways: tests for nothing, for a type and for equality, their opposite,
+ * their conjunction and disjunction. Readers make these nodes here and nowhere else.
+ */
+public final class Normal {
+    private Normal() {
+    }
+
+    /** A comparison, as a test for nothing where one side is. */
+    public static Node equality(int start, int end, Node left, Node right, boolean negated) {
+        if (isNothing(right)) {
+            return nothing(start, end, left, negated);
+        }
+        return isNothing(left) ? nothing(start, end, right, negated) : new EqualityTest(start, end, left, right, negated);
+    }
+
+    /** Whether a value is nothing. @param negated whether it is something */
+    public static NullTest nothing(int start, int end, Node subject, boolean negated) {
+        return new NullTest(start, end, subject, negated);
+    }
+
+    /** Whether a value is of a type. @param exact of that very one @param binding the name it gets then */
+    public static Node ofType(int start, int end, Node subject, TypeRef type, boolean exact, Optional<String> binding) {
+        return new TypeTest(start, end, subject, type, exact, binding);
+    }
+
+    /** The opposite of a condition. */
+    public static Node negated(int start, int end, Node operand) {
+        if (operand instanceof NullTest test) {
+            return new NullTest(start, end, test.subject(), !test.negated());
+        }
+        if (operand instanceof EqualityTest test) {
+            return new EqualityTest(start, end, test.left(), test.right(), !test.negated());
+        }
+        return new Unary(start, end, "!", operand);
+    }
+
+    /** All conditions at once; empty for none. */
+    public static Optional<Node> all(int start, int end, List<Node> conditions) {
+        return conditions.stream().reduce((left, right) -> new Binary(start, end, "&&", left, right));
+    }
+
+    /** One of the conditions at least; empty for none. */
+    public static Optional<Node> any(int start, int end, List<Node> conditions) {
+        return conditions.stream().reduce((left, right) -> new Binary(start, end, "||", left, right));
+    }
+
+    private static boolean isNothing(Node node) {
+        return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+    }
+}

@@ -1,0 +1,2 @@
+/** Constructors and routines with many parameters. */
+package driftwood.smell.detect.construction;

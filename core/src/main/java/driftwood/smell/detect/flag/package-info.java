@@ -1,0 +1,2 @@
+/** Routines that a boolean splits in two. */
+package driftwood.smell.detect.flag;

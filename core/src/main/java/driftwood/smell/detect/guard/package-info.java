@@ -1,0 +1,2 @@
+/** Routines in which most statements guard one. */
+package driftwood.smell.detect.guard;

@@ -1,0 +1,2 @@
+/** Objects that are made in one step and completed in others. */
+package driftwood.smell.detect.half;

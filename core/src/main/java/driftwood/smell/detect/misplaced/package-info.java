@@ -1,0 +1,2 @@
+/** Routines that work on the parts of another type. */
+package driftwood.smell.detect.misplaced;

@@ -1,0 +1,58 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.read.FileTree;
+import driftwood.tree.Binary;
+import driftwood.tree.Name;
+import driftwood.tree.Node;
+import driftwood.tree.NullTest;
+import driftwood.tree.Routine;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** What is known of the routine being walked. */
+final class Frame {
+    final Routine routine;
+    final MaybeEmptyLocals locals;
+    final Deque<Node> conditions = new ArrayDeque<>();
+    final Set<String> filled = new HashSet<>();
+    final List<NothingSighting> own = new ArrayList<>();
+    /** Whether it gives back anything but nothing, yes or no. */
+    boolean things;
+    boolean truths;
+    private final FileTree file;
+
+    Frame(Routine routine, FileTree file) {
+        this.routine = routine;
+        this.locals = new MaybeEmptyLocals(routine);
+        this.file = file;
+    }
+
+    /** When the code being walked is reached, as a clause. */
+    String condition() {
+        return conditions.isEmpty() ? "at the end" : "if " + file.brief(conditions.peek());
+    }
+
+    /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */
+    boolean isPassedThrough() {
+        Set<String> parameters = new HashSet<>();
+        routine.parameters().forEach(each -> parameters.add(each.name()));
+        Node nearest = conditions.peek();
+        return nearest != null && asksForNothing(nearest, parameters);
+    }
+
+    private boolean asksForNothing(Node condition, Set<String> names) {
+        if (file.file().language().hasTruth() && Truth.asked(condition).filter(test -> !test.negated()
+                && test.subject() instanceof Name name && names.contains(name.name())).isPresent()) {
+            return true;
+        }
+        if (condition instanceof NullTest test) {
+            return test.subject() instanceof Name name && names.contains(name.name());
+        }
+        return condition instanceof Binary binary && binary.operator().equals("||")
+                && asksForNothing(binary.left(), names) && asksForNothing(binary.right(), names);
+    }
+}

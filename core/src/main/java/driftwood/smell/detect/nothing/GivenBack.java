@@ -1,0 +1,80 @@
+package driftwood.smell.detect.nothing;
+
+import driftwood.program.Trail;
+import driftwood.smell.detect.nothing.NothingSighting.Kind;
+import driftwood.tree.Call;
+import driftwood.tree.Conditional;
+import driftwood.tree.Literal;
+import driftwood.tree.Name;
+import driftwood.tree.Node;
+import driftwood.tree.TreeVisitor;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+
+/** What a routine gives back, as far as it may be nothing. */
+final class GivenBack implements TreeVisitor<Void> {
+    private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
+
+    private final Frame frame;
+    private final Function<Node, Trail> trails;
+    private final Sink sink;
+
+    /** Is told what may be nothing. */
+    interface Sink {
+        void add(Kind kind, Trail trail, String note);
+    }
+
+    GivenBack(Frame frame, Function<Node, Trail> trails, Sink sink) {
+        this.frame = frame;
+        this.trails = trails;
+        this.sink = sink;
+    }
+
+    /** What another routine gave is handed on. */
+    @Override
+    public Void visitNode(Node value) {
+        Trail trail = trails.apply(value).unheld();
+        if (trail.isCall()) {
+            sink.add(Kind.HANDS_ON, trail, frame.condition());
+        }
+        return null;
+    }
+
+    /** A search or a look-up that is told to give nothing where it finds nothing. */
+    @Override
+    public Void visitCall(Call call) {
+        List<Node> arguments = call.arguments();
+        if (SEARCHING.contains(call.name()) && !arguments.isEmpty() && Outcome.isNull(arguments.get(arguments.size() - 1))) {
+            sink.add(Kind.YIELDS, Trail.UNKNOWN, "where " + call.name() + "() finds nothing");
+            return null;
+        }
+        return visitNode(call);
+    }
+
+    @Override
+    public Void visitConditional(Conditional choice) {
+        frame.conditions.push(choice.condition());
+        choice.then().accept(this);
+        choice.otherwise().accept(this);
+        frame.conditions.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitLiteral(Literal literal) {
+        if (Outcome.isNull(literal) && !frame.isPassedThrough()) {
+            sink.add(Kind.YIELDS, Trail.UNKNOWN, frame.condition());
+        }
+        return null;
+    }
+
+    @Override
+    public Void visitName(Name name) {
+        if (frame.locals.mayBeEmpty(name.name())) {
+            sink.add(Kind.YIELDS, Trail.UNKNOWN, "unless " + name.name() + " was found");
+            return null;
+        }
+        return visitNode(name);
+    }
+}

@@ -1,0 +1,2 @@
+/** Null: where it is given, handed on, stored and guarded against. */
+package driftwood.smell.detect.nothing;

@@ -1,0 +1,2 @@
+/** Constructors that do more than take their values. */
+package driftwood.smell.detect.work;

@@ -1,0 +1,2 @@
+/** What several detectors see: chains of branches, creations, ways outside, shapes of routines. */
+package driftwood.smell.see;

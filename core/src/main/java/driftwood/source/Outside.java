@@ -1,0 +1,51 @@
+package driftwood.source;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What of a language's platform reaches outside, by the names that code gives it; read from {@code outside.yaml} beside
+ * the language.
+ *
+ * @param inSight        names that need no import
+ * @param platform       how the names of the platform's packages begin
+ * @param creations      kind of the part of the world that a creation reaches, by the type's name
+ * @param calls          the same for calls, by their dotted name
+ * @param clockWhenEmpty types that ask the clock when they are made of nothing
+ * @param held           names of those that keep what they take hold of
+ */
+public record Outside(Set<String> inSight, List<String> platform, Map<String, String> creations, Map<String, String> calls,
+        Set<String> clockWhenEmpty, Set<String> held) {
+    /** Nothing is known to. */
+    public static final Outside NONE = new Outside(Set.of(), List.of(), Map.of(), Map.of(), Set.of(), Set.of());
+
+    private record Written(@JsonProperty("in sight") Set<String> inSight, List<String> platform, Map<String, List<String>> creations,
+            Map<String, List<String>> calls, @JsonProperty("clock when empty") Set<String> clockWhenEmpty, Set<String> held) {
+    }
+
+    /** Reads the table that lies beside a class. */
+    public static Outside beside(Class<?> language) {
+        try (InputStream from = language.getResourceAsStream("outside.yaml")) {
+            Written written = new YAMLMapper().readValue(from, Written.class);
+            return new Outside(written.inSight(), written.platform(), byName(written.creations()), byName(written.calls()),
+                    written.clockWhenEmpty(), written.held());
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot read outside.yaml of " + language.getSimpleName(), e);
+        }
+    }
+
+    private static Map<String, String> byName(Map<String, List<String>> byKind) {
+        Map<String, String> kinds = new HashMap<>();
+        if (byKind != null) {
+            byKind.forEach((kind, names) -> names.forEach(name -> kinds.put(name, kind)));
+        }
+        return kinds;
+    }
+}
