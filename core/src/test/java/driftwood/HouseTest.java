@@ -190,6 +190,13 @@ class HouseTest {
                 && !each.getKey().startsWith("driftwood/behaviour/") && named.matcher(each.getValue()).find()).map(Map.Entry::getKey)).isEmpty();
     }
 
+    /** What is said for people is read by people: facts travel beside it. Rendering is above the core. */
+    @Test
+    void nobodyReadsWhatIsSaidForPeople() {
+        Pattern asking = Pattern.compile("\\b(note|message|does|because)\\(\\)(\\.\\w+\\(\\))*\\.(contains|startsWith|endsWith|matches|indexOf|split)\\(");
+        assertThat(sources().entrySet().stream().filter(each -> asking.matcher(each.getValue()).find()).map(Map.Entry::getKey)).isEmpty();
+    }
+
     /** The text of every source file, by its path. */
     private static Map<String, String> sources() {
         Map<String, String> texts = new TreeMap<>();

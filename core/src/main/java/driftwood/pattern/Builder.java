@@ -50,7 +50,7 @@ final class Builder implements Computed {
         roles.add(new Role("build step", "build()", false));
         List<String> code = code(type, longest, required, optional);
         Edit edit = new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(), code);
-        List<Evidence> callers = ladder.callers().stream().map(Place::evidence).toList();
+        List<Evidence> callers = ladder.callers().stream().map(each -> each.place().evidence()).toList();
         List<Step> steps = List.of(
                 new Step("Add the builder inside " + type.simpleName() + ", calling the longest constructor. Take the "
                         + "defaults from the fillers in the ladder.",

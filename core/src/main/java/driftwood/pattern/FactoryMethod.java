@@ -128,7 +128,7 @@ final class FactoryMethod implements Computed {
             added.add("}");
         }
         Edit edit = new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(), added);
-        List<Evidence> callers = ladder.callers().stream().map(Place::evidence).toList();
+        List<Evidence> callers = ladder.callers().stream().map(each -> each.place().evidence()).toList();
         List<Step> steps = List.of(
                 new Step("Add a creation routine for each combination, named for what it is for.", List.of(
                         new Evidence(type.file(), type.endLine(), type.endLine(), type.simpleName())), "compile"),

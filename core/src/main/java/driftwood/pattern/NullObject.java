@@ -8,6 +8,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Nothing;
+import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -46,7 +47,7 @@ final class NullObject implements Computed {
         if (type.isEmpty() || type.get().traits().isFinal() || !type.get().constants().isEmpty()) {
             return Optional.empty();
         }
-        long skipping = nothing.guards().stream().filter(place -> place.note().contains("skips")).count();
+        long skipping = nothing.guards().stream().filter(each -> each.reaction() == Reaction.PASSES_OVER).count();
         double score = 0.45 + 0.35 * skipping / Math.max(1, nothing.guards().size())
                 + (nothing.careless().isEmpty() ? 0 : 0.08) + (type.get().isInterface() ? 0.04 : 0);
         String neutral = "a neutral " + type.get().simpleName();
@@ -65,7 +66,7 @@ final class NullObject implements Computed {
                 new Role("null object", name, type.isEmpty())));
         List<Sketch> sketch = new ArrayList<>();
         type.ifPresent(each -> sketch.add(new Sketch(Site.beside(each, name), "", code(each, name, site))));
-        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("returns null")).toList();
+        List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         List<String> lines = site.lines(finding.file());
         for (Evidence each : yields) {
@@ -81,7 +82,7 @@ final class NullObject implements Computed {
                         Site.beside(each, name)).orElse(finding.file()), 1, 1, "new")), "compile"),
                 new Step("Let the source give it instead of null. The guards still stand, and are now never taken: "
                         + "check that none decides more than skipping.", yields, "driftwood confirm"),
-                new Step("Remove the guards, one at a time.", nothing.guards().stream().map(Place::evidence).toList(),
+                new Step("Remove the guards, one at a time.", nothing.guards().stream().map(each -> each.place().evidence()).toList(),
                         "driftwood confirm after each"));
         Cost cost = new Cost(type.isPresent() ? 1 : 0, (type.isPresent() ? 12 : 0) - 2 * nothing.guards().size(),
                 "in a debugger the empty object looks real");

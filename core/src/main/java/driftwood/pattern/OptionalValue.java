@@ -7,6 +7,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.smell.Detail.Nothing;
+import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -28,7 +29,7 @@ final class OptionalValue implements Computed {
         if (!java || !(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
             return Optional.empty();
         }
-        long deciding = nothing.guards().stream().filter(place -> !place.note().contains("skips")).count();
+        long deciding = nothing.guards().stream().filter(each -> each.reaction() != Reaction.PASSES_OVER).count();
         double score = 0.48 + 0.25 * deciding / Math.max(1, nothing.guards().size())
                 + (nothing.careless().isEmpty() ? 0 : 0.1);
         return Optional.of(new Fit(key(), score, deciding + " of " + nothing.guards().size()
@@ -40,7 +41,7 @@ final class OptionalValue implements Computed {
         Nothing nothing = (Nothing) finding.detail();
         List<Role> roles = List.of(new Role("source", Words.simple(nothing.source().split("\\(")[0]), true),
                 new Role("caller", nothing.guards().size() + nothing.careless().size() + " places", true));
-        List<Evidence> yields = finding.evidence().stream().filter(each -> each.note().startsWith("returns null")).toList();
+        List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         site.type(nothing.source().split("#")[0]).ifPresent(owner -> owner.routines().stream()
                 .filter(each -> each.symbol().equals(nothing.source())).findFirst()
@@ -49,7 +50,7 @@ final class OptionalValue implements Computed {
                 new Step("Add a second routine that gives an optional value, calling the old one.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), "compile"),
                 new Step("Redirect the callers, one at a time: map, orElse, ifPresent say what each guard said.",
-                        nothing.guards().stream().map(Place::evidence).toList(), "driftwood confirm after each"),
+                        nothing.guards().stream().map(each -> each.place().evidence()).toList(), "driftwood confirm after each"),
                 new Step("Decide for the callers that forgot.", nothing.careless().stream().map(Place::evidence).toList(),
                         "they failed before; now they say so"),
                 new Step("Move the body into the new routine and remove the old one.", yields, "driftwood confirm"));

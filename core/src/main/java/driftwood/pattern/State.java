@@ -34,7 +34,8 @@ final class State implements Computed {
         if (!ownField) {
             return Optional.empty();
         }
-        boolean moves = chain.arms().stream().anyMatch(arm -> arm.does().contains(chain.subject().word() + " ="));
+        boolean moves = chain.arms().stream().anyMatch(arm -> arm.stored().stream()
+                .anyMatch(each -> each.name().equals(chain.subject().word())));
         long own = branching.siblings().stream().filter(place -> place.symbol().startsWith(chain.within() + "#")).count();
         double score = 0.46 + (moves ? 0.12 : 0) + 0.06 * Math.min(4, own);
         return Optional.of(new Fit(key(), score, chain.subject().text() + " is the object's own, changing condition"

@@ -48,15 +48,14 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         List<Evidence> places = new ArrayList<>();
         ladder.ladder().forEach(step -> site.type(step.owner()).ifPresent(type -> places.add(new Evidence(type.file(),
                 step.line(), step.endLine(), "one more parameter, or one more overload beside it"))));
-        ladder.callers().stream().filter(place -> place.note().startsWith("fills"))
-                .forEach(place -> places.add(at(place, "one more filler")));
+        ladder.callers().stream().filter(Detail.Caller::isFilling).forEach(each -> places.add(at(each.place(), "one more filler")));
         return places;
     }
 
     @Override
     public List<Evidence> visitNothing(Detail.Nothing nothing) {
         List<Evidence> places = new ArrayList<>();
-        nothing.guards().forEach(place -> places.add(at(place, "a guard like this in each new caller")));
+        nothing.guards().forEach(each -> places.add(at(each.place(), "a guard like this in each new caller")));
         nothing.careless().forEach(place -> places.add(at(place, "a guard is missing here already")));
         return places;
     }

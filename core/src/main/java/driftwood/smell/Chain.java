@@ -48,6 +48,15 @@ public record Chain(String within, String routine, @Line int line, @Line int end
     }
 
     /**
+     * A value stored.
+     *
+     * @param name  of the field or local, without what it is a field of
+     * @param value as written, shortened
+     */
+    public record Stored(String name, String value) {
+    }
+
+    /**
      * One arm.
      *
      * @param line    of its condition or label
@@ -59,9 +68,10 @@ public record Chain(String within, String routine, @Line int line, @Line int end
      * @param product what it creates, where that is its result
      * @param casts   types that its body casts to
      * @param deed    the call that it comes down to, where there is one
+     * @param stored  what its statements store under a name of the object or the routine, in order
      */
     public record Arm(@Line int line, @Line int endLine, List<Label> labels, boolean guarded, Work work, String does,
-            Optional<Product> product, List<String> casts, Optional<Deed> deed) {
+            Optional<Product> product, List<String> casts, Optional<Deed> deed, List<Stored> stored) {
 
         public boolean isOn(Label.Kind kind) {
             return labels.stream().anyMatch(label -> label.kind() == kind);

@@ -61,9 +61,9 @@ public sealed interface Detail {
      * @param type    qualified name of the constructed type
      * @param ladder  the constructors or creation routines, shortest first
      * @param optional names of parts that callers may leave out
-     * @param callers where they are called
+     * @param callers who call them
      */
-    record Ladder(String type, List<RoutineOutline> ladder, List<String> optional, List<Place> callers)
+    record Ladder(String type, List<RoutineOutline> ladder, List<String> optional, List<Caller> callers)
             implements Detail {
         @Override
         public <R> R accept(Visitor<R> visitor) {
@@ -76,10 +76,12 @@ public sealed interface Detail {
      *
      * @param source  symbol of the routine or field
      * @param yields  the type that is missing where it is null, as written
-     * @param guards  where callers guard
+     * @param gives   where it gives null itself
+     * @param guards  where callers guard, and what they do for nothing
      * @param careless where callers do not
      */
-    record Nothing(String source, String yields, List<Place> guards, List<Place> careless) implements Detail {
+    public record Nothing(String source, String yields, List<Place> gives, List<Guard> guards, List<Place> careless)
+            implements Detail {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.visitNothing(this);
@@ -112,6 +114,34 @@ public sealed interface Detail {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.visitGathered(this);
+        }
+    }
+
+    /** What a caller does where there is nothing. */
+    enum Reaction {
+        /** It does nothing of what it does for something. */
+        PASSES_OVER,
+        /** It returns, or goes on to the next. */
+        LEAVES,
+        /** It takes something else instead. */
+        DEFAULTS,
+        /** It throws at once. */
+        THROWS
+    }
+
+    /** A guard against nothing. */
+    record Guard(Place place, Reaction reaction) {
+    }
+
+    /**
+     * A call of a constructor or creation routine.
+     *
+     * @param filled names of the parameters that it fills with null, false or the like only because they must be filled
+     */
+    record Caller(Place place, List<String> filled) {
+
+        public boolean isFilling() {
+            return !filled.isEmpty();
         }
     }
 

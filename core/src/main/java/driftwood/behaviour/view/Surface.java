@@ -127,7 +127,7 @@ public record Surface(List<Target> targets, List<String> left) {
 
         @Override
         public Void visitNothing(Detail.Nothing nothing) {
-            nothing.guards().forEach(place -> routine(place.symbol()));
+            nothing.guards().forEach(each -> routine(each.place().symbol()));
             return null;
         }
 

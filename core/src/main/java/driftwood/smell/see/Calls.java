@@ -7,6 +7,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Caller;
 import driftwood.smell.Detail.Place;
 import driftwood.source.Language;
 import java.util.ArrayList;
@@ -32,13 +33,13 @@ public final class Calls {
         return program.creations(type).stream().filter(each -> each.routine().equals(caller.symbol())).toList();
     }
 
-    /** Call sites outside the type; those that fill optional parts with nothing say so in their note. */
-    public List<Place> outside(TypeOutline type, RoutineOutline routine) {
-        List<Place> places = new ArrayList<>();
+    /** Call sites outside the type. */
+    public List<Caller> outside(TypeOutline type, RoutineOutline routine) {
+        List<Caller> places = new ArrayList<>();
         if (routine.isConstructor()) {
             for (CreationFact creation : program.creations(type)) {
                 if (isOutside(type, creation.within()) && routine.takes(creation.arguments().size())) {
-                    places.add(place(creation.within(), creation.routine(), creation.line(), routine,
+                    places.add(caller(creation.within(), creation.routine(), creation.line(), routine,
                             creation.arguments()));
                 }
             }
@@ -47,28 +48,29 @@ public final class Calls {
         for (CallFact call : program.callsOf(routine.name())) {
             if (isOutside(type, call.within()) && routine.takes(Trail.argumentsOf(call.trail().last()))
                     && program.routinesAt(call.trail(), call.within()).contains(routine)) {
-                places.add(place(call.within(), call.routine(), call.line(), routine, call.arguments()));
+                places.add(caller(call.within(), call.routine(), call.line(), routine, call.arguments()));
             }
         }
         return places;
     }
 
-    private Place place(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
+    private Caller caller(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
         List<String> filled = new ArrayList<>();
+        List<String> told = new ArrayList<>();
         String file = program.type(within).map(TypeOutline::file).orElse("");
         for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
             String keyword = arguments.get(i).keyword();
             if (arguments.get(i).isFiller()) {
-                filled.add((keyword.isEmpty() ? called.parameters().get(i).name() : keyword) + " with "
-                        + Language.spelledIn(file, arguments.get(i).name()));
+                filled.add(keyword.isEmpty() ? called.parameters().get(i).name() : keyword);
+                told.add(filled.get(filled.size() - 1) + " with " + Language.spelledIn(file, arguments.get(i).name()));
             }
         }
-        return new Place(file, line, line, routine, filled.isEmpty() ? "calls it" : "fills " + String.join(", ", filled));
+        return new Caller(new Place(file, line, line, routine, told.isEmpty() ? "calls it" : "fills " + String.join(", ", told)), filled);
     }
 
-    public List<Place> withFillers(TypeOutline type, RoutineOutline constructor) {
-        return outside(type, constructor).stream().filter(place -> place.note().startsWith("fills")
-                && counts(type, place.symbol())).toList();
+    /** Those among them that fill optional parts with nothing, and count. */
+    public List<Caller> withFillers(TypeOutline type, RoutineOutline constructor) {
+        return outside(type, constructor).stream().filter(each -> each.isFilling() && counts(type, each.place().symbol())).toList();
     }
 
     /** What callers outside pass for one parameter. */

@@ -119,7 +119,7 @@ public final class LongParameterList implements Detector {
     }
 
     private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls) {
-        List<Place> callers = calls.outside(type, routine);
+        List<Place> callers = calls.outside(type, routine).stream().map(Detail.Caller::place).toList();
         List<String> neighbours = TelescopingConstructor.neighbours(routine);
         Set<String> files = new HashSet<>(Set.of(type.file()));
         callers.forEach(each -> files.add(each.file()));

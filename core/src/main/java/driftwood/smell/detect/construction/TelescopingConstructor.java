@@ -6,6 +6,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Caller;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -117,9 +118,9 @@ public final class TelescopingConstructor implements Detector {
         List<RoutineOutline> steps = ladder.steps();
         RoutineOutline longest = steps.get(steps.size() - 1);
         boolean constructors = longest.isConstructor();
-        List<Place> callers = new ArrayList<>();
+        List<Caller> callers = new ArrayList<>();
         steps.forEach(step -> callers.addAll(calls.outside(type, step).stream()
-                .filter(place -> calls.counts(type, place.symbol())).toList()));
+                .filter(each -> calls.counts(type, each.place().symbol())).toList()));
         List<String> neighbours = neighbours(longest);
         List<Evidence> evidence = new ArrayList<>();
         for (RoutineOutline step : steps) {
@@ -153,7 +154,7 @@ public final class TelescopingConstructor implements Detector {
         }
         Set<String> names = new LinkedHashSet<>();
         Set<String> checked = optional.getOrDefault(constructor.symbol(), Set.of());
-        List<Place> fillers = calls.withFillers(type, constructor);
+        List<Caller> fillers = calls.withFillers(type, constructor);
         for (int i = 0; i < constructor.parameters().size(); i++) {
             ParameterOutline parameter = constructor.parameters().get(i);
             int at = i;
@@ -167,8 +168,7 @@ public final class TelescopingConstructor implements Detector {
             }
         }
         boolean named = constructor.parameters().stream().anyMatch(ParameterOutline::optional);
-        boolean filled = fillers.stream().anyMatch(place -> names.stream().anyMatch(name ->
-                place.note().contains(" " + name + " with ")));
+        boolean filled = fillers.stream().anyMatch(each -> each.filled().stream().anyMatch(names::contains));
         if (names.size() < 2 || named && !filled && !calls.isCalledByPosition(type, constructor, BY_POSITION)) {
             return;
         }
@@ -185,20 +185,19 @@ public final class TelescopingConstructor implements Detector {
     }
 
     private static void addCommon(List<Evidence> evidence, TypeOutline type, RoutineOutline longest,
-            List<String> neighbours, List<Place> callers) {
+            List<String> neighbours, List<Caller> callers) {
         for (String pair : neighbours) {
             evidence.add(new Evidence(type.file(), longest.line(), longest.line(),
                     "neighbours of the same type, easily mixed up: " + pair));
         }
-        callers.stream().filter(place -> place.note().startsWith("fills")).forEach(place ->
-                evidence.add(place.evidence()));
+        callers.stream().filter(Caller::isFilling).forEach(each -> evidence.add(each.place().evidence()));
     }
 
-    private static Drag drag(int steps, List<Place> callers, TypeOutline type, RoutineOutline longest,
+    private static Drag drag(int steps, List<Caller> callers, TypeOutline type, RoutineOutline longest,
             List<String> neighbours) {
         Set<String> files = new HashSet<>(Set.of(type.file()));
-        long filled = callers.stream().filter(place -> place.note().startsWith("fills")).count();
-        callers.stream().filter(place -> place.note().startsWith("fills")).forEach(place -> files.add(place.file()));
+        long filled = callers.stream().filter(Caller::isFilling).count();
+        callers.stream().filter(Caller::isFilling).forEach(each -> files.add(each.place().file()));
         return Drag.of(steps + (int) filled, files.size(), longest.parameters().size())
                 .risk(!neighbours.isEmpty(), Math.min(0.9, 0.3 * neighbours.size()),
                         neighbours.size() + (neighbours.size() == 1 ? " pair" : " pairs")

@@ -156,11 +156,8 @@ public final class StateSwitch implements Detector {
         Set<String> moves = new LinkedHashSet<>();
         for (Operation operation : operations) {
             for (Arm arm : operation.chain().arms()) {
-                String does = arm.does().startsWith("this.") ? arm.does().substring(5) : arm.does();
-                if (does.startsWith(field.name() + " = ")) {
-                    moves.add(arm.title() + " -> " + does.substring(field.name().length() + 3) + " in "
-                            + operation.chain().routineName());
-                }
+                arm.stored().stream().filter(each -> each.name().equals(field.name())).forEach(each ->
+                        moves.add(arm.title() + " -> " + each.value() + " in " + operation.chain().routineName()));
             }
         }
         return moves;

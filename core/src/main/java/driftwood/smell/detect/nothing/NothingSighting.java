@@ -1,5 +1,6 @@
 package driftwood.smell.detect.nothing;
 
+import driftwood.smell.Detail.Reaction;
 import driftwood.pack.Line;
 import driftwood.program.Trail;
 
@@ -25,7 +26,9 @@ record NothingSighting(Kind kind, String within, String routine, Trail trail, St
         HANDS_ON,
         /** A guard that throws at once. */
         GUARD_THROWS,
-        /** A guard that leaves something out. */
+        /** A guard that does nothing of what it does for something. */
+        GUARD_PASSES_OVER,
+        /** A guard that leaves the routine or the round of a loop. */
         GUARD_SKIPS,
         /** A guard that takes something else instead. */
         GUARD_DEFAULTS,
@@ -40,10 +43,20 @@ record NothingSighting(Kind kind, String within, String routine, Trail trail, St
     }
 
     boolean isGuard() {
-        return kind == Kind.GUARD_THROWS || kind == Kind.GUARD_SKIPS || kind == Kind.GUARD_DEFAULTS;
+        return kind == Kind.GUARD_THROWS || isTolerant();
     }
 
     boolean isTolerant() {
-        return kind == Kind.GUARD_SKIPS || kind == Kind.GUARD_DEFAULTS;
+        return kind == Kind.GUARD_PASSES_OVER || kind == Kind.GUARD_SKIPS || kind == Kind.GUARD_DEFAULTS;
+    }
+
+    /** What a guard does for nothing. */
+    Reaction reaction() {
+        return switch (kind) {
+            case GUARD_PASSES_OVER -> Reaction.PASSES_OVER;
+            case GUARD_SKIPS -> Reaction.LEAVES;
+            case GUARD_THROWS -> Reaction.THROWS;
+            default -> Reaction.DEFAULTS;
+        };
     }
 }

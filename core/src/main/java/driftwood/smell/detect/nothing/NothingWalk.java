@@ -17,7 +17,7 @@ import java.util.Set;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 4, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 5, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 

@@ -6,7 +6,9 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Guard;
 import driftwood.smell.Detail.Place;
+import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
@@ -62,8 +64,7 @@ public final class NullCheck implements Detector {
         List<Seen<NothingSighting>> sighted = sightings.of(NothingWalk.SEER);
         List<Seen<NothingSighting>> own = sighted.stream().filter(seen -> !seen.test()).toList();
         Sources sources = Sources.of(program, own);
-        Map<String, List<Place>> guards = new LinkedHashMap<>();
-        Map<String, Set<Kind>> kinds = new LinkedHashMap<>();
+        Map<String, List<Guard>> guards = new LinkedHashMap<>();
         for (Seen<NothingSighting> seen : own) {
             NothingSighting guard = seen.sighting();
             if (!guard.isGuard() || !guard.trail().isCall()) {
@@ -71,16 +72,14 @@ public final class NullCheck implements Detector {
             }
             sources.sourceOf(guard.trail(), guard.within()).ifPresent(source -> {
                 if (!source.routines().contains(guard.routine())) {
-                    guards.computeIfAbsent(source.symbol(), key -> new ArrayList<>()).add(new Place(seen.file(),
-                            guard.line(), guard.endLine(), guard.routine(), guard.note()));
-                    kinds.computeIfAbsent(source.symbol(), key -> new HashSet<>()).add(guard.kind());
+                    guards.computeIfAbsent(source.symbol(), key -> new ArrayList<>()).add(new Guard(new Place(seen.file(),
+                            guard.line(), guard.endLine(), guard.routine(), guard.note()), guard.reaction()));
                 }
             });
         }
         List<Finding> findings = new ArrayList<>();
         guards.forEach((symbol, places) -> {
-            Set<Kind> seen = kinds.get(symbol);
-            if (seen.contains(Kind.GUARD_SKIPS) || seen.contains(Kind.GUARD_DEFAULTS)) {
+            if (places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
                 findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places)));
             }
         });
@@ -89,9 +88,9 @@ public final class NullCheck implements Detector {
     }
 
     /** Calls whose result is used at once, in routines that do not guard it. */
-    private static List<Place> careless(Program program, Sources sources, String symbol, List<Place> guards) {
+    private static List<Place> careless(Program program, Sources sources, String symbol, List<Guard> guards) {
         Set<String> guarding = new HashSet<>();
-        guards.forEach(place -> guarding.add(place.symbol()));
+        guards.forEach(each -> guarding.add(each.place().symbol()));
         List<Place> careless = new ArrayList<>();
         Set<String> told = new HashSet<>();
         String name = symbol.substring(symbol.indexOf('#') + 1, symbol.indexOf('('));
@@ -110,22 +109,23 @@ public final class NullCheck implements Detector {
         return careless;
     }
 
-    private static Finding ofRoutine(Sources.Source source, List<Place> guards, List<Place> careless) {
+    private static Finding ofRoutine(Sources.Source source, List<Guard> guards, List<Place> careless) {
         RoutineOutline routine = source.routine();
         Set<String> files = new LinkedHashSet<>(Set.of(source.file()));
-        guards.forEach(place -> files.add(place.file()));
+        guards.forEach(each -> files.add(each.place().file()));
         Drag drag = Drag.of(guards.size() + careless.size(), files.size(), source.yields().size())
                 .risk(!careless.isEmpty(), 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
                 .risk(guards.size() == 1, -0.5, "only one place guards it")
                 .build();
         List<Evidence> evidence = new ArrayList<>(source.yields());
-        guards.forEach(place -> evidence.add(place.evidence()));
+        guards.forEach(each -> evidence.add(each.place().evidence()));
         careless.forEach(place -> evidence.add(place.evidence()));
         String message = routine.name() + "() returns " + Language.nothingIn(source.file()) + " where there is nothing: "
                 + guards.size() + (guards.size() == 1 ? " caller checks it" : " callers check it")
                 + (careless.isEmpty() ? "" : ", " + careless.size() + (careless.size() == 1 ? " does not" : " do not"));
-        Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), guards, careless);
+        Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), source.gives(), guards,
+                careless);
         Spot spot = new Spot(source.file(), routine.line(), routine.endLine(), source.symbol());
         return SMELL.finding(spot, drag, message, evidence, detail);
     }

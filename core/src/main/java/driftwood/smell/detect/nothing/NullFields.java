@@ -9,6 +9,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Guard;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
@@ -67,7 +68,7 @@ final class NullFields {
     }
 
     List<Finding> findings(Smell smell) {
-        Map<String, List<Place>> guards = new LinkedHashMap<>();
+        Map<String, List<Guard>> guards = new LinkedHashMap<>();
         Map<String, Fields.Found> fields = new HashMap<>();
         Set<String> tolerated = new HashSet<>();
         Set<String> lazy = new HashSet<>();
@@ -82,8 +83,8 @@ final class NullFields {
                     return;
                 }
                 fields.put(found.symbol(), found);
-                guards.computeIfAbsent(found.symbol(), key -> new ArrayList<>()).add(new Place(seen.file(),
-                        each.line(), each.endLine(), each.routine(), each.note()));
+                guards.computeIfAbsent(found.symbol(), key -> new ArrayList<>()).add(new Guard(new Place(seen.file(),
+                        each.line(), each.endLine(), each.routine(), each.note()), each.reaction()));
                 if (each.isTolerant()) {
                     tolerated.add(found.symbol());
                 }
@@ -93,7 +94,7 @@ final class NullFields {
         guards.forEach((symbol, places) -> {
             Fields.Found found = fields.get(symbol);
             Set<String> routines = new HashSet<>();
-            places.forEach(place -> routines.add(place.symbol()));
+            places.forEach(each -> routines.add(each.place().symbol()));
             if (routines.size() >= PLACES && tolerated.contains(symbol) && !lazy.contains(symbol) && !isLink(found)
                     && !isResource(found)) {
                 why(found).ifPresent(reason -> findings.add(finding(smell, found, places, reason)));
@@ -164,16 +165,16 @@ final class NullFields {
         return Optional.empty();
     }
 
-    private static Finding finding(Smell smell, Fields.Found found, List<Place> guards, Evidence reason) {
+    private static Finding finding(Smell smell, Fields.Found found, List<Guard> guards, Evidence reason) {
         FieldOutline field = found.field().orElseThrow();
         Set<String> files = new LinkedHashSet<>(Set.of(found.owner().file()));
-        guards.forEach(place -> files.add(place.file()));
+        guards.forEach(each -> files.add(each.place().file()));
         Drag drag = Drag.of(guards.size(), files.size(), 1).build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));
-        guards.forEach(place -> evidence.add(place.evidence()));
+        guards.forEach(each -> evidence.add(each.place().evidence()));
         String message = "field " + field.name() + " is " + Language.nothingIn(found.owner().file())
                 + " where there is nothing: checked in " + guards.size() + " places";
-        Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), guards, List.of());
+        Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), List.of(), guards, List.of());
         Spot spot = new Spot(found.owner().file(), field.line(), field.endLine(), found.symbol());
         return smell.finding(spot, drag, message, evidence, detail);
     }

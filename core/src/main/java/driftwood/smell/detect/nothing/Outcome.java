@@ -20,7 +20,7 @@ final class Outcome {
     /** Whether nothing is thrown, skipped, or replaced. @param forNothing empty where nothing is passed over */
     static Kind of(Optional<Node> forNothing) {
         if (forNothing.isEmpty()) {
-            return Kind.GUARD_SKIPS;
+            return Kind.GUARD_PASSES_OVER;
         }
         Node last = lastOf(forNothing.get());
         if (last instanceof Throw) {

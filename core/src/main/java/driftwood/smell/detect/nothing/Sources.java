@@ -4,6 +4,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Seen;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
@@ -36,10 +37,12 @@ final class Sources {
      * @param symbol   of the topmost declaration in the project
      * @param file     of the first routine that gives null
      * @param routine  that routine
-     * @param yields   each null return with its condition
+     * @param yields   each null return with its condition, and what is handed on
+     * @param gives    the null returns among them
      * @param routines symbols of all that give null
      */
-    record Source(String symbol, String file, RoutineOutline routine, List<Evidence> yields, Set<String> routines) {
+    record Source(String symbol, String file, RoutineOutline routine, List<Evidence> yields, List<Place> gives,
+            Set<String> routines) {
     }
 
     /** A routine that hands on a result. @param meant symbols of what it may have called */
@@ -132,9 +135,13 @@ final class Sources {
             return false;
         }
         Source source = sources.computeIfAbsent(root.symbol(), key -> new Source(root.symbol(), seen.file(), routine,
-                new ArrayList<>(), new HashSet<>()));
+                new ArrayList<>(), new ArrayList<>(), new HashSet<>()));
         source.yields().add(new Evidence(seen.file(), seen.sighting().line(), seen.sighting().endLine(), note));
         source.yields().sort(Comparator.comparing(Evidence::file).thenComparingInt(Evidence::line));
+        if (seen.sighting().kind() == Kind.YIELDS) {
+            source.gives().add(new Place(seen.file(), seen.sighting().line(), seen.sighting().endLine(), routine.symbol(), note));
+            source.gives().sort(Comparator.comparing(Place::file).thenComparingInt(Place::line));
+        }
         source.routines().add(routine.symbol());
         return true;
     }

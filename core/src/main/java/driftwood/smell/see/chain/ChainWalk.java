@@ -23,7 +23,7 @@ import java.util.Set;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 3, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 4, Chain.class, file -> new ChainWalk(file).chains());
 
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
@@ -201,7 +201,7 @@ public final class ChainWalk extends Walk {
         List<Node> statements = Bodies.statements(body);
         String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
         return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
-                bodies.work(body), does, bodies.product(body), Bodies.casts(body), deeds.of(asked, body));
+                bodies.work(body), does, bodies.product(body), Bodies.casts(body), deeds.of(asked, body), Stores.of(statements, file));
     }
 
     private static String withoutEnd(String statement) {
