@@ -48,7 +48,7 @@ public record Advice(double score, String because, Map<String, String> cast, Lis
                     last ? "driftwood confirm" : "compile"));
         }
         Evidence one = new Evidence(finding.file(), finding.line(), finding.endLine(), filled(after, gathered));
-        return new Answer(roles, all, cost, List.of(one), List.of());
+        return new Answer(roles, all, cost, List.of(one), Change.NONE);
     }
 
     private static String filled(String text, Gathered gathered) {

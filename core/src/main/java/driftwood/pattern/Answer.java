@@ -11,8 +11,16 @@ import java.util.List;
  * @param cost    what it adds
  * @param after   every place to edit for one variant more, once it is done
  * @param sketch  changed and new files; a sketch to think with, not a patch to apply
+ * @param lost    what the sketch would lose of today's behaviour, as a clause; empty where it keeps all
  */
-public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after, List<Sketch> sketch) {
+public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after, Change sketch,
+        String lost) {
+
+    /** One whose sketch keeps all. */
+    public Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after, Change sketch) {
+        this(roles, steps, cost, after, sketch, "");
+    }
+
 
     /**
      * A participant.
@@ -42,15 +50,5 @@ public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidenc
      * @param indirection one clause
      */
     public record Cost(int types, int lines, String indirection) {
-    }
-
-    /**
-     * A file before and after.
-     *
-     * @param file   relative path
-     * @param before empty for a new file
-     * @param after  never empty
-     */
-    public record Sketch(String file, String before, String after) {
     }
 }

@@ -70,6 +70,12 @@ final class Branches {
                 .distinct().toList()).orElse(List.of());
     }
 
+    /** What a sketch that has a place for each case only would lose: an else that does something of its own. */
+    static String lost(Chain chain) {
+        return chain.otherwise().filter(rest -> rest.work() != Chain.Work.THROWS && !rest.does().isEmpty())
+                .map(rest -> "what is done for all other cases (" + rest.does() + ") would have to go somewhere first").orElse("");
+    }
+
     static Step siblingsStep(Branching branching) {
         List<Evidence> places = branching.siblings().stream().map(Place::evidence).toList();
         return places.isEmpty()

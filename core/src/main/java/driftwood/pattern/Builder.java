@@ -64,7 +64,7 @@ final class Builder implements Computed {
                 "one short-lived object for each creation");
         List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.endLine(),
                 "one field and one step in the builder, one parameter of the private constructor; no caller"));
-        return new Answer(roles, steps, cost, after, List.of(edit.sketch()));
+        return new Answer(roles, steps, cost, after, edit.sketch());
     }
 
     private static List<String> code(TypeOutline type, RoutineOutline longest, List<ParameterOutline> required,

@@ -1,55 +1,83 @@
 package driftwood.pattern;
 
-import driftwood.pattern.Answer.Sketch;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
-/** Edits the lines of one file for a sketch. Lines keep the numbers of the original until the end. */
+/** Collects the edits of one file, told by lines, with the file's own indentation. Lines keep the numbers of the original. */
 final class Edit {
     private final String file;
-    private final List<String> before;
-    private final List<List<String>> lines = new ArrayList<>();
+    private final String text;
+    private final List<String> lines;
+    private final List<Integer> starts = new ArrayList<>();
+    private final List<Change.Edit> edits = new ArrayList<>();
+    private final String unit;
 
     Edit(String file, List<String> before) {
         this.file = file;
-        this.before = before;
-        before.forEach(line -> lines.add(List.of(line)));
+        this.lines = before;
+        this.text = String.join("\n", before);
+        int at = 0;
+        for (String line : before) {
+            starts.add(at);
+            at += line.length() + 1;
+        }
+        this.unit = before.stream().anyMatch(line -> line.startsWith("\t")) ? "\t" : "    ";
     }
 
-    /** Replaces lines, keeping the indentation of the first. */
+    /** Replaces lines, keeping the indentation of the first. @throws IllegalArgumentException where there is no such line */
     Edit replace(int line, int endLine, List<String> with) {
-        if (line < 1 || line > lines.size()) {
-            return this;
-        }
-        List<String> fresh = new ArrayList<>();
-        with.forEach(each -> fresh.add(each.isEmpty() ? "" : indentOf(line) + each));
-        lines.set(line - 1, fresh);
-        for (int i = line; i < Math.min(endLine, lines.size()); i++) {
-            lines.set(i, List.of());
-        }
+        int from = start(line);
+        int to = start(endLine) + lines.get(endLine - 1).length();
+        edits.add(new Change.Edit(file, from, to, indented(with, indentOf(line)), "the lines " + line + " to " + endLine));
         return this;
     }
 
-    /** Puts lines before the closing brace of a type, indented as its members. */
+    /** Puts lines before the closing brace of a type, indented as its members. @param endLine the line of that brace */
     Edit insertAtEnd(int endLine, List<String> with) {
-        if (endLine < 1 || endLine > lines.size()) {
-            return this;
-        }
-        List<String> fresh = new ArrayList<>(List.of(""));
-        with.forEach(each -> fresh.add(each.isEmpty() ? "" : indentOf(endLine) + "    " + each));
-        fresh.addAll(lines.get(endLine - 1));
-        lines.set(endLine - 1, fresh);
+        int end = start(endLine) + lines.get(endLine - 1).length();
+        int brace = text.lastIndexOf('}', end);
+        String indent = indentOf(endLine);
+        boolean alone = brace >= start(endLine) && text.substring(start(endLine), brace).isBlank();
+        int at = alone ? start(endLine) : Math.max(brace, start(endLine));
+        edits.add(new Change.Edit(file, at, at, "\n" + (alone ? "" : "\n") + indented(with, indent + unit) + "\n" + (alone ? "" : indent),
+                "members at the end of line " + endLine));
         return this;
+    }
+
+    private int start(int line) {
+        if (line < 1 || line > lines.size()) {
+            throw new IllegalArgumentException(file + " has no line " + line);
+        }
+        return starts.get(line - 1);
+    }
+
+    private String indented(List<String> with, String indent) {
+        return String.join("\n", with.stream().map(each -> each.isEmpty() ? "" : indent + own(each)).toList());
+    }
+
+    /** Sketches are written with four blanks a level. */
+    private String own(String line) {
+        String bare = line.stripLeading();
+        return unit.repeat((line.length() - bare.length()) / 4) + bare;
     }
 
     private String indentOf(int line) {
-        String text = before.get(line - 1);
-        return text.substring(0, text.length() - text.stripLeading().length());
+        String whole = lines.get(line - 1);
+        return whole.substring(0, whole.length() - whole.stripLeading().length());
     }
 
-    Sketch sketch() {
-        List<String> after = new ArrayList<>();
-        lines.forEach(after::addAll);
-        return new Sketch(file, String.join("\n", before), String.join("\n", after));
+    Change sketch() {
+        return new Change(List.copyOf(edits), Map.of());
+    }
+
+    /** A file that is not there yet. */
+    static Change added(String file, String text) {
+        return new Change(List.of(), Map.of(file, text));
+    }
+
+    /** All of some changes. */
+    static Change all(List<Change> changes) {
+        return changes.stream().reduce(Change.NONE, Change::and);
     }
 }

@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
@@ -54,7 +53,7 @@ final class Factory implements Computed {
         text.append("    }\n}\n");
         String newFile = Site.beside(client, factory);
         String call = Words.lower(factory) + ".create(" + Creations.arguments(choosing.chain(), site) + ")";
-        List<Sketch> sketch = List.of(new Sketch(newFile, "", text.toString()), new Edit(finding.file(), file)
+        List<Change> sketch = List.of(Edit.added(newFile, text.toString()), new Edit(finding.file(), file)
                 .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(), call))).sketch());
         List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
         List<Step> steps = new ArrayList<>(List.of(
@@ -69,6 +68,6 @@ final class Factory implements Computed {
                     "driftwood confirm after each"));
         }
         return new Answer(roles, steps, new Cost(1, 8, "clients hold a factory"),
-                List.of(new Evidence(newFile, 1, 1, "one arm in the factory")), sketch);
+                List.of(new Evidence(newFile, 1, 1, "one arm in the factory")), Edit.all(sketch));
     }
 }

@@ -108,7 +108,7 @@ final class FactoryMethod implements Computed {
                     choosing.repeats().stream().map(Place::evidence).toList(), "driftwood confirm after each"));
         }
         return new Answer(roles, steps, new Cost(0, 4, "one call"), List.of(new Evidence(finding.file(), finding.line(),
-                finding.line(), "one arm in " + routine + "()")), List.of(edit.sketch()));
+                finding.line(), "one arm in " + routine + "()")), edit.sketch());
     }
 
     private Answer forLadder(Finding finding, Ladder ladder, Site site) {
@@ -140,6 +140,6 @@ final class FactoryMethod implements Computed {
                 List.of(new Evidence(type.file(), type.endLine(), type.endLine(),
                         "a creation routine for each new combination"),
                         new Evidence(longest.owner().isEmpty() ? finding.file() : type.file(), longest.line(),
-                                longest.endLine(), "the one constructor")), List.of(edit.sketch()));
+                                longest.endLine(), "the one constructor")), edit.sketch());
     }
 }

@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
@@ -64,8 +63,8 @@ final class NullObject implements Computed {
         String instance = type.isPresent() ? name + ".INSTANCE" : emptyOf(nothing.yields());
         List<Role> roles = new ArrayList<>(List.of(new Role("abstraction", nothing.yields(), true),
                 new Role("null object", name, type.isEmpty())));
-        List<Sketch> sketch = new ArrayList<>();
-        type.ifPresent(each -> sketch.add(new Sketch(Site.beside(each, name), "", code(each, name, site))));
+        List<Change> sketch = new ArrayList<>();
+        type.ifPresent(each -> sketch.add(Edit.added(Site.beside(each, name), code(each, name, site))));
         List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         List<String> lines = site.lines(finding.file());
@@ -88,7 +87,7 @@ final class NullObject implements Computed {
                 "in a debugger the empty object looks real");
         List<Evidence> after = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(),
                 "no guard: a new caller just uses what it gets"));
-        return new Answer(roles, steps, cost, after, sketch);
+        return new Answer(roles, steps, cost, after, Edit.all(sketch));
     }
 
     private static String code(TypeOutline type, String name, Site site) {

@@ -56,7 +56,7 @@ final class OptionalValue implements Computed {
                 new Step("Move the body into the new routine and remove the old one.", yields, "driftwood confirm"));
         return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
                 List.of(new Evidence(finding.file(), finding.line(), finding.line(),
-                        "a new caller must decide: the compiler asks")), List.of(edit.sketch()));
+                        "a new caller must decide: the compiler asks")), edit.sketch());
     }
 
     /** A second routine beside the old one, which says in its type that there may be nothing. */

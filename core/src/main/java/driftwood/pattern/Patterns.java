@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.smell.Finding;
-import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -43,9 +42,7 @@ public final class Patterns {
 
     /** What a refactoring into a pattern looks like for a finding that it fits. */
     public static Answer answer(Pattern pattern, Finding finding, Site site) {
-        Answer answer = pattern.answer(finding, site);
-        return Language.ofKey(finding.language()).filter(Language::isOnTheJvm).isPresent() ? answer
-                : new Answer(answer.roles(), answer.steps(), answer.cost(), answer.after(), List.of());
+        return pattern.answer(finding, site);
     }
 
     /** Of all patterns those that answer a finding, best first. */

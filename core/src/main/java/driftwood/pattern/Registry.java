@@ -104,7 +104,7 @@ final class Registry implements Computed {
                 new Step("Add a test that every key has an entry.", List.of(), "run it"));
         return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"),
                 List.of(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table")),
-                List.of(edit.sketch()));
+                edit.sketch());
     }
 
     private static String keyType(Chain chain, String owner) {

@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
@@ -65,7 +64,7 @@ final class State implements Computed {
             text.append("        }\n    }\n");
         }
         String newFile = Site.beside(context, state);
-        List<Sketch> sketch = List.of(new Sketch(newFile, "", text.append("}\n").toString()),
+        List<Change> sketch = List.of(Edit.added(newFile, text.append("}\n").toString()),
                 new Edit(finding.file(), file).replace(chain.line(), chain.endLine(),
                         List.of(Branches.call(chain, site, "state." + routine))).sketch());
         List<Step> steps = List.of(
@@ -84,6 +83,6 @@ final class State implements Computed {
         Cost cost = new Cost(1 + chain.arms().size(), 6 * chain.arms().size(), "the order of states is read from the "
                 + "transitions instead of one routine");
         List<Evidence> after = List.of(new Evidence(newFile, 1, 1, "one more state class, and the transition into it"));
-        return new Answer(roles, steps, cost, after, sketch);
+        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 }

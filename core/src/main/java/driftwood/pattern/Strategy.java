@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
@@ -55,7 +54,7 @@ final class Strategy implements Computed {
         List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
                 new Role("strategy", common.simpleName() + "." + routine + "()", false)));
         List<Evidence> variantPlaces = new ArrayList<>();
-        List<Sketch> sketch = new ArrayList<>();
+        List<Change> sketch = new ArrayList<>();
         List<String> file = site.lines(finding.file());
         boolean isInterface = common.isInterface();
         Edit base = new Edit(common.file(), site.lines(common.file())).insertAtEnd(common.endLine(),
@@ -91,7 +90,7 @@ final class Strategy implements Computed {
                 + branching.variants().size() + " files instead of one");
         List<Evidence> after = List.of(new Evidence(common.file(), common.line(), common.line(),
                 "the new subtype itself: the compiler asks for " + routine + "()"));
-        return new Answer(roles, steps, cost, after, sketch);
+        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 
     private Answer asObjects(Finding finding, Branching branching, Site site) {
@@ -117,7 +116,7 @@ final class Strategy implements Computed {
         }
         text.append("}\n");
         String newFile = Site.beside(context, strategy);
-        List<Sketch> sketch = List.of(new Sketch(newFile, "", text.toString()),
+        List<Change> sketch = List.of(Edit.added(newFile, text.toString()),
                 new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(Branches.call(chain, site,
                         Words.lower(strategy) + "For(" + chain.subject().text() + ")." + routine))).sketch());
         Optional<TypeOutline> owner = site.type(branching.common());
@@ -141,7 +140,7 @@ final class Strategy implements Computed {
         owner.ifPresent(type -> after.add(new Evidence(type.file(), type.line(), type.line(),
                 "the new constant of " + type.simpleName() + ", with its strategy")));
         after.add(new Evidence(newFile, 1, 1, "one more class"));
-        return new Answer(roles, steps, cost, after, sketch);
+        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 
     /** Used by patterns that keep the routine's parameters. */

@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Answer.Sketch;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline.ParameterOutline;
@@ -64,7 +63,7 @@ final class Visitor implements Computed {
         }
         List<Role> roles = new ArrayList<>(List.of(new Role("visitor", visitor, false)));
         List<Evidence> elements = new ArrayList<>();
-        List<Sketch> sketch = new ArrayList<>();
+        List<Change> sketch = new ArrayList<>();
         for (Chain.Arm arm : chain.arms()) {
             for (TypeOutline type : Branches.types(arm, chain, site)) {
                 String parameter = Words.lower(type.simpleName());
@@ -82,8 +81,8 @@ final class Visitor implements Computed {
                                 "    return visitor.visit" + type.simpleName() + "(this);", "}")).sketch());
             }
         }
-        sketch.add(0, new Sketch(Site.beside(common, visitor), "", contract.append("}\n").toString()));
-        sketch.add(1, new Sketch(Site.beside(common, operation), "", body.append("}\n").toString()));
+        sketch.add(0, Edit.added(Site.beside(common, visitor), contract.append("}\n").toString()));
+        sketch.add(1, Edit.added(Site.beside(common, operation), body.append("}\n").toString()));
         sketch.add(new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(
                 (result.equals("Void") ? "" : "return ") + chain.subject().text() + ".accept(new " + operation + "("
                         + String.join(", ", given.stream().map(ParameterOutline::name).toList()) + "));")).sketch());
@@ -103,6 +102,6 @@ final class Visitor implements Computed {
                 new Evidence(Site.beside(common, operation), 1, 1, "its answer: the compiler asks for it")));
         branching.siblings().forEach(place -> after.add(new Evidence(place.file(), place.line(), place.endLine(),
                 "its answer in the visitor made from this chain")));
-        return new Answer(roles, steps, cost, after, sketch);
+        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 }

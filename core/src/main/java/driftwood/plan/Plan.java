@@ -20,12 +20,13 @@ import java.util.Map;
  * @param roles      who plays what
  * @param steps      in order
  * @param drill      one more variant, today and after
- * @param sketch     a unified diff to think with; empty for leaving it
+ * @param sketch     a unified diff to think with; empty for leaving it, and where none holds
+ * @param noSketch   why there is none, as a clause; empty where there is one
  * @param sources    files the plan was made from, with the SHA-256 of their text
  */
 public record Plan(String format, String finding, String smell, String symbol, String file, int line, String message,
         String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill, String sketch,
-        Map<String, String> sources) {
+        String noSketch, Map<String, String> sources) {
     /** The format of plan files. */
     public static final String FORMAT = "driftwood-plan/1";
 }

@@ -10,6 +10,8 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.store.Hash;
 import driftwood.words.Nearest;
+import java.util.TreeSet;
+import java.util.Set;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -65,11 +67,11 @@ public final class Planner {
         List<Evidence> today = new DrillToday(finding, site).places();
         Optional<Pattern> found = Patterns.byKey(chosen);
         if (found.isEmpty()) {
-            return plan(finding, chosen, candidates, List.of(), List.of(), today, "");
+            return plan(finding, chosen, candidates, List.of(), List.of(), today, new Sketched("", "", List.of()));
         }
         Answer answer = Patterns.answer(found.get(), finding, site);
         return plan(finding, chosen, candidates, answer.roles(), withPins(finding, answer.steps()), answer.after(),
-                Diff.of(answer.sketch()));
+                Sketched.of(finding, answer, site));
     }
 
     /** Before anything moves, its behaviour is pinned down. */
@@ -82,14 +84,17 @@ public final class Planner {
     }
 
     private Plan plan(Finding finding, String chosen, List<Candidate> candidates, List<Answer.Role> roles,
-            List<Answer.Step> steps, List<Evidence> after, String sketch) {
+            List<Answer.Step> steps, List<Evidence> after, Sketched sketch) {
         Drill drill = new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);
+        Set<String> touched = new TreeSet<>(sketch.files());
+        touched.add(finding.file());
+        finding.evidence().forEach(place -> touched.add(place.file()));
+        drill.today().forEach(place -> touched.add(place.file()));
+        steps.forEach(step -> step.places().forEach(place -> touched.add(place.file())));
         Map<String, String> sources = new LinkedHashMap<>();
-        drill.today().forEach(place -> site.text(place.file()).ifPresent(text ->
-                sources.put(place.file(), Hash.of(text))));
-        site.text(finding.file()).ifPresent(text -> sources.put(finding.file(), Hash.of(text)));
+        touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));
         return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(),
-                finding.message(), chosen, candidates, roles, steps, drill, sketch, sources);
+                finding.message(), chosen, candidates, roles, steps, drill, sketch.diff(), sketch.why(), sources);
     }
 
     /** The change drill alone, for the best pattern that is not leaving it. */

@@ -11,10 +11,13 @@ import static driftwood.plan.PlannedCode.VESSELS;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.pattern.Change;
+import driftwood.pattern.Patterns;
 import driftwood.scan.Scan;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -23,14 +26,21 @@ class SketchesTest {
     @TempDir
     Path root;
 
-    private String sketch(String smell, String pattern, String... sources) {
+    private String sketch(String smell, String pattern, String... sources) throws Change.Overlap {
         Given.written(root, sources);
         Scan.Result result = new Scan(Scan.Options.DEFAULT.only(smell).on(1)).run(root, List.of(root));
-        return new Planner(result.site()).plan(result.findings().get(0), Optional.of(pattern)).sketch();
+        Change change = Patterns.answer(Patterns.byKey(pattern).orElseThrow(), result.findings().get(0), result.site()).sketch();
+        Map<String, String> before = new LinkedHashMap<>();
+        Map<String, String> after = new LinkedHashMap<>(change.added());
+        for (String file : change.edited()) {
+            before.put(file, result.site().text(file).orElseThrow());
+            after.put(file, change.after(file, before.get(file)));
+        }
+        return Sketched.diff(before, after);
     }
 
     @Test
-    void typesByStrategy() {
+    void typesByStrategy() throws Change.Overlap {
         assertThat(sketch("type-switch", "strategy", VESSELS, TUG, TANKER, DUES)).isEqualTo("""
                 --- a/quay/Vessel.java
                 +++ b/quay/Vessel.java
@@ -84,7 +94,7 @@ class SketchesTest {
     }
 
     @Test
-    void typesByVisitor() {
+    void typesByVisitor() throws Change.Overlap {
         assertThat(sketch("type-switch", "visitor", VESSELS, TUG, TANKER, DUES)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/VesselVisitor.java
@@ -161,7 +171,7 @@ class SketchesTest {
     }
 
     @Test
-    void gateByState() {
+    void gateByState() throws Change.Overlap {
         assertThat(sketch("state-switch", "state", GATE)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/GateState.java
@@ -191,7 +201,7 @@ class SketchesTest {
                 @@ -4,10 +4,7 @@
                      private Position position = Position.SHUT;
                      int turns;
-                     void push() {
+                     void push() throws Change.Overlap {
                 -        switch (position) {
                 -            case OPEN: position = Position.SHUT; turns++; break;
                 -            case SHUT: position = Position.OPEN; turns++; break;
@@ -204,7 +214,7 @@ class SketchesTest {
     }
 
     @Test
-    void gateByStrategy() {
+    void gateByStrategy() throws Change.Overlap {
         assertThat(sketch("state-switch", "strategy", GATE)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/PushRule.java
@@ -236,7 +246,7 @@ class SketchesTest {
                 @@ -4,10 +4,7 @@
                      private Position position = Position.SHUT;
                      int turns;
-                     void push() {
+                     void push() throws Change.Overlap {
                 -        switch (position) {
                 -            case OPEN: position = Position.SHUT; turns++; break;
                 -            case SHUT: position = Position.OPEN; turns++; break;
@@ -249,14 +259,14 @@ class SketchesTest {
     }
 
     @Test
-    void gateByRegistry() {
+    void gateByRegistry() throws Change.Overlap {
         assertThat(sketch("state-switch", "registry", GATE)).isEqualTo("""
                 --- a/quay/Gate.java
                 +++ b/quay/Gate.java
                 @@ -4,10 +4,11 @@
                      private Position position = Position.SHUT;
                      int turns;
-                     void push() {
+                     void push() throws Change.Overlap {
                 -        switch (position) {
                 -            case OPEN: position = Position.SHUT; turns++; break;
                 -            case SHUT: position = Position.OPEN; turns++; break;
@@ -281,7 +291,7 @@ class SketchesTest {
     }
 
     @Test
-    void berthByBuilder() {
+    void berthByBuilder() throws Change.Overlap {
         assertThat(sketch("telescoping-constructor", "builder", BERTH)).isEqualTo("""
                 --- a/quay/Berth.java
                 +++ b/quay/Berth.java
@@ -325,7 +335,7 @@ class SketchesTest {
     }
 
     @Test
-    void berthByFactoryMethod() {
+    void berthByFactoryMethod() throws Change.Overlap {
         assertThat(sketch("telescoping-constructor", "factory-method", BERTH)).isEqualTo("""
                 --- a/quay/Berth.java
                 +++ b/quay/Berth.java
@@ -354,7 +364,7 @@ class SketchesTest {
     }
 
     @Test
-    void rosterByNullObject() {
+    void rosterByNullObject() throws Change.Overlap {
         assertThat(sketch("null-check", "null-object", ROSTER)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/NoPilot.java
@@ -369,7 +379,7 @@ class SketchesTest {
                 +    }
                 +
                 +    @Override
-                +    void board() {
+                +    void board() throws Change.Overlap {
                 +    }
                 +
                 +    @Override
@@ -396,7 +406,7 @@ class SketchesTest {
     }
 
     @Test
-    void rosterByOptionalValue() {
+    void rosterByOptionalValue() throws Change.Overlap {
         assertThat(sketch("null-check", "optional-value", ROSTER)).isEqualTo("""
                 --- a/quay/Roster.java
                 +++ b/quay/Roster.java
@@ -415,7 +425,7 @@ class SketchesTest {
     }
 
     @Test
-    void officeByFactoryMethod() {
+    void officeByFactoryMethod() throws Change.Overlap {
         assertThat(sketch("conditional-instantiation", "factory-method", OFFICE)).isEqualTo("""
                 --- a/quay/Office.java
                 +++ b/quay/Office.java
@@ -434,7 +444,7 @@ class SketchesTest {
     }
 
     @Test
-    void officeByFactory() {
+    void officeByFactory() throws Change.Overlap {
         assertThat(sketch("conditional-instantiation", "factory", OFFICE)).isEqualTo("""
                 --- /dev/null
                 +++ b/quay/PermitFactory.java
@@ -470,7 +480,7 @@ class SketchesTest {
     }
 
     @Test
-    void officeByRegistry() {
+    void officeByRegistry() throws Change.Overlap {
         assertThat(sketch("conditional-instantiation", "registry", OFFICE)).isEqualTo("""
                 --- a/quay/Office.java
                 +++ b/quay/Office.java

@@ -41,6 +41,8 @@ public final class PlanText {
         if (!plan.sketch().isEmpty()) {
             heading("Sketch (to think with, not to apply)", text);
             text.append(coloured(plan.sketch()));
+        } else if (!plan.noSketch().isEmpty()) {
+            text.append('\n').append(Paragraph.of("No sketch: " + Style.safe(plan.noSketch()) + ".", width, 0, 0));
         }
         text.append("\nSaved as ").append(here.path(saved.toString())).append('\n');
         text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : "Next: driftwood characterize " + plan.finding() + here.option() + "\n");

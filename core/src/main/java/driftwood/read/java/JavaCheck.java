@@ -1,0 +1,114 @@
+package driftwood.read.java;
+
+import com.sun.source.util.JavacTask;
+import driftwood.read.SketchCheck;
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import javax.tools.Diagnostic;
+import javax.tools.DiagnosticCollector;
+import javax.tools.JavaCompiler;
+import javax.tools.JavaFileObject;
+import javax.tools.SimpleJavaFileObject;
+import javax.tools.StandardJavaFileManager;
+import javax.tools.ToolProvider;
+
+/**
+ * Compiles changed Java in memory, once as it is and once as it would be, and tells the errors that are new: libraries
+ * that are not at hand are missing both times. Nothing is written; annotation processors are not run.
+ */
+final class JavaCheck implements SketchCheck {
+    private static final Pattern PACKAGE = Pattern.compile("(?m)^\\s*package\\s+([\\w.]+)\\s*;");
+    private static final Pattern UNKNOWN = Pattern.compile("symbol:\\s+\\w+\\s+(\\w+)|^(\\w+)(?:\\([^)]*\\))? has private access in ");
+
+    @Override
+    public List<Complaint> complaints(Path root, Collection<String> sources, Map<String, String> before, Map<String, String> after) {
+        String path = roots(root, sources).stream().map(Path::toString).collect(Collectors.joining(File.pathSeparator));
+        List<Complaint> old = errors(before, path);
+        List<Complaint> fresh = new ArrayList<>();
+        for (Complaint each : errors(after, path)) {
+            if (!old.remove(each)) {
+                fresh.add(each);
+            }
+        }
+        return fresh;
+    }
+
+    /** The folders that packages begin in, told by the package that each file says it is in. */
+    private static Set<Path> roots(Path root, Collection<String> sources) {
+        Set<Path> roots = new LinkedHashSet<>();
+        for (String source : sources) {
+            Path file = root.resolve(source);
+            if (roots.stream().noneMatch(file::startsWith)) {
+                try {
+                    Matcher named = PACKAGE.matcher(Files.readString(file, StandardCharsets.ISO_8859_1));
+                    int deep = named.find() ? named.group(1).split("\\.").length : 0;
+                    Path folder = file.getParent();
+                    for (int i = 0; i < deep && folder != null; i++) {
+                        folder = folder.getParent();
+                    }
+                    roots.add(folder == null ? root : folder);
+                } catch (IOException e) {
+                    continue;
+                }
+            }
+        }
+        return roots;
+    }
+
+    private static List<Complaint> errors(Map<String, String> texts, String path) {
+        DiagnosticCollector<JavaFileObject> told = new DiagnosticCollector<>();
+        JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+        try (StandardJavaFileManager files = compiler.getStandardFileManager(told, Locale.ROOT, StandardCharsets.UTF_8)) {
+            List<JavaFileObject> units = texts.entrySet().stream().<JavaFileObject>map(each -> new InMemory(each.getKey(), each.getValue())).toList();
+            if (units.isEmpty()) {
+                return new ArrayList<>();
+            }
+            JavacTask task = (JavacTask) compiler.getTask(null, files, told, List.of("-proc:none", "-implicit:none", "-sourcepath", path,
+                    "-classpath", "", "-Xmaxerrs", "1000"), null, units);
+            task.analyze();
+        } catch (IOException e) {
+            throw new UncheckedIOException("the compiler could not be asked", e);
+        }
+        List<Complaint> errors = new ArrayList<>();
+        for (Diagnostic<? extends JavaFileObject> each : told.getDiagnostics()) {
+            if (each.getKind() == Diagnostic.Kind.ERROR) {
+                String says = each.getMessage(Locale.ROOT);
+                Matcher unknown = UNKNOWN.matcher(says);
+                String name = !unknown.find() ? "" : unknown.group(1) != null ? unknown.group(1) : unknown.group(2);
+                errors.add(new Complaint(each.getSource() instanceof InMemory own ? own.file : "", name, says.lines().findFirst().orElse("")));
+            }
+        }
+        return errors;
+    }
+
+    private static final class InMemory extends SimpleJavaFileObject {
+        private final String file;
+        private final String text;
+
+        InMemory(String file, String text) {
+            super(URI.create("memory:///" + file.replace(' ', '_')), Kind.SOURCE);
+            this.file = file;
+            this.text = text;
+        }
+
+        @Override
+        public CharSequence getCharContent(boolean ignoreEncodingErrors) {
+            return text;
+        }
+    }
+}

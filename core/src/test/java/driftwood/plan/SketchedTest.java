@@ -1,0 +1,113 @@
+package driftwood.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.scan.Scan;
+import java.nio.file.Path;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A sketch is shown where it compiles and loses nothing; else the plan says why there is none. */
+class SketchedTest {
+    private static final String VESSELS = """
+            package quay;
+            abstract class Vessel { }
+            class Tug extends Vessel { }
+            class Tanker extends Vessel { int load; }
+            """;
+
+    @TempDir
+    Path root;
+
+    private Plan plan(String smell, String pattern, String... sources) {
+        Given.written(root, sources);
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.only(smell).on(1)).run(root, java.util.List.of(root));
+        return new Planner(result.site()).plan(result.findings().get(0), Optional.of(pattern));
+    }
+
+    @Test
+    void whatCompilesIsShown() {
+        Plan plan = plan("type-switch", "strategy", VESSELS, """
+                package quay;
+                class Dues {
+                    int quote(Vessel vessel, int nights) {
+                        if (vessel instanceof Tug) {
+                            return nights * 2;
+                        } else if (vessel instanceof Tanker) {
+                            return nights * 9;
+                        } else {
+                            throw new IllegalArgumentException("no vessel");
+                        }
+                    }
+                }
+                """);
+        assertThat(plan.noSketch()).isEmpty();
+        assertThat(plan.sketch()).contains("+    abstract int quote(int nights);");
+    }
+
+    @Test
+    void namesThatWouldHaveToBeHandedOverAreTold() {
+        Plan plan = plan("type-switch", "strategy", VESSELS, """
+                package quay;
+                class Dues {
+                    private static final int BASE = 40;
+                    private int season;
+                    int quote(Vessel vessel, int nights) {
+                        if (vessel instanceof Tug) { return BASE + nights * season; }
+                        if (vessel instanceof Tanker) { return BASE * 2; }
+                        throw new IllegalArgumentException("no vessel");
+                    }
+                }
+                """);
+        assertThat(plan.sketch()).isEmpty();
+        assertThat(plan.noSketch()).isEqualTo("BASE, season belong to Dues and would have to be handed over");
+    }
+
+    @Test
+    void aDefaultThatDoesSomethingOfItsOwnIsNotLost() {
+        Plan plan = plan("type-switch", "strategy", VESSELS, """
+                package quay;
+                class Dues {
+                    int quote(Vessel vessel, int nights) {
+                        if (vessel instanceof Tug) { return nights * 2; }
+                        else if (vessel instanceof Tanker) { return nights * 9; }
+                        else { return nights * 100; }
+                    }
+                }
+                """);
+        assertThat(plan.noSketch()).contains("what is done for all other cases (return nights * 100)");
+    }
+
+    @Test
+    void aPlanKnowsEveryFileThatItTouches() {
+        Plan plan = plan("type-switch", "strategy", VESSELS, "package quay;\nclass Dues { int q(Vessel v, int n) { if (v instanceof Tug) { return n * 2; } "
+                + "if (v instanceof Tanker) { return n * 9; } throw new IllegalStateException(); } }\n");
+        assertThat(plan.sources()).containsOnlyKeys("quay/Dues.java", "quay/Vessel.java");
+    }
+
+    @Test
+    void withoutACompilerNoneIsShown() {
+        Given.write(root.resolve("quay.py"), """
+                class Roster:
+                    def find(self, name):
+                        if name in self.all:
+                            return Pilot(name)
+                        return None
+
+                class Pilot:
+                    def __init__(self, name):
+                        self.name = name
+
+                def board(roster: Roster, name):
+                    pilot = roster.find(name)
+                    if pilot is not None:
+                        print(pilot.name)
+                """);
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.only("null-check").on(1)).run(root, java.util.List.of(root));
+        Plan plan = new Planner(result.site()).plan(result.findings().get(0), Optional.of("null-object"));
+        assertThat(plan.noSketch()).isEqualTo("sketches are not drawn in Python, where no compiler could check them");
+        assertThat(plan.steps().get(2).places()).extracting(each -> each.line()).contains(5);
+    }
+}
