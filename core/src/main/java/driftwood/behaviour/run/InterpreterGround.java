@@ -26,6 +26,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.apache.commons.io.FileUtils;
@@ -33,6 +34,8 @@ import org.apache.commons.io.FileUtils;
 /** Code of an interpreted language: a script in that language, which ships with Driftwood, plants slips while it runs. */
 public final class InterpreterGround implements Ground {
     private static final ObjectMapper JSON = new ObjectMapper();
+    /** Cases that end the run, or leave threads computing, are left out one after the other, but not for ever. */
+    private static final int MOST_SKIPPED = 20;
     private static final long LIST_MILLIS = 20_000;
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
     private static final long CASE_MILLIS = 400;
@@ -112,16 +115,25 @@ public final class InterpreterGround implements Ground {
             Path caseFile = InterpreterRun.cases(folder, cases, queries, Manner.ALONG);
             Path slipFile = folder.resolve("slips");
             JSON.writeValue(slipFile.toFile(), some.stream().map(told::get).toList());
+            Set<Integer> skipped = new TreeSet<>();
             for (int restarts = 0; (restarts == 0 || results.answers().size() < some.size()) && System.nanoTime() < until; restarts++) {
                 Path answers = Files.write(folder.resolve("answers-" + restarts), new byte[0]);
                 int before = results.answers().size();
+                int known = skipped.size();
+                Files.write(folder.resolve(caseFile.getFileName() + ".skip"), skipped.stream().map(each -> Integer.toString(each)).toList());
                 run.start(folder, script, List.of("try", caseFile.toString(), slipFile.toString(), answers.toString(),
                         Integer.toString(before), Long.toString(Math.min(CASE_MILLIS, limits.caseMillis())),
                         Integer.toString(limits.memoryMib()), Long.toString(effort.work() / SLOWER)), Conditions.USUAL, Math.max(1, (until - System.nanoTime()) / 1_000_000));
-                boolean begun = InterpreterRun.read(answers, each -> take(each, results));
+                boolean begun = InterpreterRun.read(answers, each -> {
+                    if (each.has("haunts")) {
+                        skipped.add(each.get("haunts").asInt());
+                    } else {
+                        take(each, results);
+                    }
+                });
                 if (begun && System.nanoTime() < until) {
                     results.answers().add(new Answer(Trials.ENDED, List.of()));
-                } else if (results.answers().size() == before) {
+                } else if (results.answers().size() == before && (skipped.size() == known || skipped.size() > MOST_SKIPPED)) {
                     break;
                 }
             }

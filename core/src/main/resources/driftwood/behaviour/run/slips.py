@@ -353,8 +353,8 @@ def tracer(frame, event, files, lines):
     return local
 
 
-def steady_cases(cases, slips, bench, ground, to):
-    """The cases that do the same twice; tells what they pass."""
+def steady_cases(cases, skipped, slips, bench, ground, to):
+    """The cases that do the same twice; tells what they pass. One that does not end, or leaves threads computing, ends this run."""
     compared = []
 
     def tell(place, one, other):
@@ -368,16 +368,23 @@ def steady_cases(cases, slips, bench, ground, to):
     steady = []
     silence = ground.telling(slips)
     watched = []
-    for case in cases:
+    for number, case in enumerate(cases):
         lines, scenes = [], []
+        if number in skipped:
+            watched.append(None)
+            continue
         del compared[:]
         # Following every line makes a case slower, so its time is no reason to leave it out: it ends, as is known.
         first = bench.run(case, (ground.files, lines), scenes)
-        if first is None:
-            os._exit(witness.ENDLESS)
+        if first is None or bench.stage.is_haunted():
+            to.write(json.dumps({"haunts": number}) + "\n")
+            to.flush()
+            os._exit(witness.ENDLESS if first is None else witness.HAUNTED)
         watched.append((first, lines, scenes, list(compared)))
     silence()
     for number, case in enumerate(cases):
+        if watched[number] is None:
+            continue
         first, lines, scenes, met = watched[number]
         told = json.loads(first)
         if "unmade" in told or first != bench.run(case):
@@ -401,9 +408,18 @@ def visits(lines):
     return sorted({(zlib.crc32(each[0].encode()) + 997 * each[1] + counts[each].bit_length()) & 0x7FFFFFFF for each in counts})
 
 
-def try_slips(whole, slips, to, begin, millis, work, paths):
+def skipped_cases(cases_file):
+    """The numbers of cases that earlier runs could not go on behind, a line each in a file beside the cases."""
+    try:
+        with open(cases_file + ".skip", encoding="utf-8") as file:
+            return {int(each) for each in file.read().split()}
+    except FileNotFoundError:
+        return set()
+
+
+def try_slips(whole, skipped, slips, to, begin, millis, work, paths):
     bench, ground = Bench(millis, whole, paths), Ground(slips)
-    steady = steady_cases(whole["cases"], slips, bench, ground, to)
+    steady = steady_cases(whole["cases"], skipped, slips, bench, ground, to)
     spent = 0
     for at_, slip in enumerate(slips[begin:], begin):
         to.write(json.dumps({"begin": at_}) + "\n")
@@ -447,7 +463,7 @@ def main(mode, *rest):
         witness.limit_memory(int(rest[5]))
         sys.path[:0] = rest[7:]
         with open(rest[2], "a", encoding="utf-8") as to:
-            try_slips(witness.read(rest[0]), witness.read(rest[1]), to, int(rest[3]), int(rest[4]), int(rest[6]), rest[7:])
+            try_slips(witness.read(rest[0]), skipped_cases(rest[0]), witness.read(rest[1]), to, int(rest[3]), int(rest[4]), int(rest[6]), rest[7:])
     os._exit(0)
 
 
