@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -45,7 +46,7 @@ public record Advice(double score, String because, Map<String, String> cast, Lis
         for (int i = 0; i < steps.size(); i++) {
             boolean last = i == steps.size() - 1;
             all.add(new Step(filled(steps.get(i), gathered), last && !everywhere.isEmpty() ? everywhere : List.of(here),
-                    last ? "driftwood confirm" : "compile"));
+                    last ? Check.CONFIRM : Check.LANGUAGE));
         }
         Evidence one = new Evidence(finding.file(), finding.line(), finding.endLine(), filled(after, gathered));
         return new Answer(roles, all, cost, List.of(one), Change.NONE);

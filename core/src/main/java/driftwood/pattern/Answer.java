@@ -1,6 +1,7 @@
 package driftwood.pattern;
 
 import driftwood.smell.Evidence;
+import driftwood.source.Idiom;
 import java.util.List;
 
 /**
@@ -39,7 +40,32 @@ public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidenc
      * @param places where
      * @param check  how to see that nothing else changed
      */
-    public record Step(String does, List<Evidence> places, String check) {
+    public record Step(String does, List<Evidence> places, Check check) {
+    }
+
+    /** How to see that nothing else changed. */
+    public enum Check {
+        /** What the language has for it: its compiler, or the tests. */
+        LANGUAGE, LANGUAGE_EACH, CONFIRM, CONFIRM_EACH,
+        /** It is confirmed once, before anything moves. */
+        PINNED,
+        /** The change is meant: what failed before is said now. */
+        TOLD,
+        /** The step adds its own test. */
+        TESTED;
+
+        /** In words. @param idiom of the language */
+        public String in(Idiom idiom) {
+            return switch (this) {
+                case LANGUAGE -> idiom.check();
+                case LANGUAGE_EACH -> idiom.check() + " after each";
+                case CONFIRM -> "driftwood confirm";
+                case CONFIRM_EACH -> "driftwood confirm after each";
+                case PINNED -> "driftwood confirm says: same";
+                case TESTED -> "run it";
+                case TOLD -> "they failed before; now they say so";
+            };
+        }
     }
 
     /**

@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
@@ -79,9 +80,9 @@ final class Branches {
     static Step siblingsStep(Branching branching) {
         List<Evidence> places = branching.siblings().stream().map(Place::evidence).toList();
         return places.isEmpty()
-                ? new Step("Remove what nothing uses any more.", List.of(), "driftwood confirm")
+                ? new Step("Remove what nothing uses any more.", List.of(), Check.CONFIRM)
                 : new Step("Do the same for the other chains on these variants, one at a time.", places,
-                        "driftwood confirm after each");
+                        Check.CONFIRM_EACH);
     }
 
     /** Lines that the move adds: a frame of four lines for each arm, less the labels that go. */

@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -55,11 +56,11 @@ final class Builder implements Computed {
                 new Step("Add the builder inside " + type.simpleName() + ", calling the longest constructor. Take the "
                         + "defaults from the fillers in the ladder.",
                         List.of(new Evidence(type.file(), longest.line(), longest.endLine(), longest.signature())),
-                        "compile"),
-                new Step("Redirect the callers to the builder, one at a time.", callers, "driftwood confirm after each"),
+                        Check.LANGUAGE),
+                new Step("Redirect the callers to the builder, one at a time.", callers, Check.CONFIRM_EACH),
                 new Step("Remove the shorter constructors once nothing calls them; make the longest private.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the ladder")),
-                        "driftwood confirm"));
+                        Check.CONFIRM));
         Cost cost = new Cost(1, code.size() - 4 * (ladder.ladder().size() - 1),
                 "one short-lived object for each creation");
         List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.endLine(),

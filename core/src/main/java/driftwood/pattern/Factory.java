@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -51,21 +52,21 @@ final class Factory implements Computed {
         Creations.moved(file, finding.line(), finding.endLine(), choosing.chain())
                 .forEach(line -> text.append("        ").append(line).append('\n'));
         text.append("    }\n}\n");
-        String newFile = Site.beside(client, factory);
+        String newFile = site.beside(client, factory);
         String call = Words.lower(factory) + ".create(" + Creations.arguments(choosing.chain(), site) + ")";
         List<Change> sketch = List.of(Edit.added(newFile, text.toString()), new Edit(finding.file(), file)
                 .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(), call))).sketch());
         List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
         List<Step> steps = new ArrayList<>(List.of(
                 new Step("Copy the decision into " + factory + ", each arm returning what it creates.",
-                        List.of(new Evidence(newFile, 1, 1, "new file")), "compile"),
+                        List.of(new Evidence(newFile, 1, 1, "new file")), Check.LANGUAGE),
                 new Step("Give " + client.simpleName() + " the factory through its constructor.",
-                        List.of(new Evidence(client.file(), client.line(), client.line(), client.simpleName())), "compile"),
-                new Step("Replace the decision by a call.", here, "driftwood confirm")));
+                        List.of(new Evidence(client.file(), client.line(), client.line(), client.simpleName())), Check.LANGUAGE),
+                new Step("Replace the decision by a call.", here, Check.CONFIRM)));
         if (!choosing.repeats().isEmpty()) {
             steps.add(new Step("Let the repeats ask the factory, one at a time; where they decide differently, ask which "
                     + "is right.", choosing.repeats().stream().map(Place::evidence).toList(),
-                    "driftwood confirm after each"));
+                    Check.CONFIRM_EACH));
         }
         return new Answer(roles, steps, new Cost(1, 8, "clients hold a factory"),
                 List.of(new Evidence(newFile, 1, 1, "one arm in the factory")), Edit.all(sketch));

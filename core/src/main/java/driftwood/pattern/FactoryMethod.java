@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -101,11 +102,11 @@ final class FactoryMethod implements Computed {
         List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
         List<Step> steps = new ArrayList<>(List.of(
                 new Step("Extract the decision into " + routine + "(), each arm returning what it creates.", here,
-                        "driftwood confirm"),
-                new Step("Give every arm the common type " + product + " as its result.", here, "compile")));
+                        Check.CONFIRM),
+                new Step("Give every arm the common type " + product + " as its result.", here, Check.LANGUAGE)));
         if (!choosing.repeats().isEmpty()) {
             steps.add(new Step("Let the repeats call it, one at a time; where they decide differently, ask which is right.",
-                    choosing.repeats().stream().map(Place::evidence).toList(), "driftwood confirm after each"));
+                    choosing.repeats().stream().map(Place::evidence).toList(), Check.CONFIRM_EACH));
         }
         return new Answer(roles, steps, new Cost(0, 4, "one call"), List.of(new Evidence(finding.file(), finding.line(),
                 finding.line(), "one arm in " + routine + "()")), edit.sketch());
@@ -131,11 +132,11 @@ final class FactoryMethod implements Computed {
         List<Evidence> callers = ladder.callers().stream().map(each -> each.place().evidence()).toList();
         List<Step> steps = List.of(
                 new Step("Add a creation routine for each combination, named for what it is for.", List.of(
-                        new Evidence(type.file(), type.endLine(), type.endLine(), type.simpleName())), "compile"),
-                new Step("Redirect the callers, one at a time.", callers, "driftwood confirm"),
+                        new Evidence(type.file(), type.endLine(), type.endLine(), type.simpleName())), Check.LANGUAGE),
+                new Step("Redirect the callers, one at a time.", callers, Check.CONFIRM),
                 new Step("Make the constructors private; keep one, of " + longest.parameters().size() + " parameters.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the ladder")),
-                        "driftwood confirm"));
+                        Check.CONFIRM));
         return new Answer(roles, steps, new Cost(0, 4 * ladder.ladder().size(), "names instead of overloads"),
                 List.of(new Evidence(type.file(), type.endLine(), type.endLine(),
                         "a creation routine for each new combination"),

@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -64,7 +65,7 @@ final class NullObject implements Computed {
         List<Role> roles = new ArrayList<>(List.of(new Role("abstraction", nothing.yields(), true),
                 new Role("null object", name, type.isEmpty())));
         List<Change> sketch = new ArrayList<>();
-        type.ifPresent(each -> sketch.add(Edit.added(Site.beside(each, name), code(each, name, site))));
+        type.ifPresent(each -> sketch.add(Edit.added(site.beside(each, name), code(each, name, site))));
         List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         List<String> lines = site.lines(finding.file());
@@ -78,11 +79,11 @@ final class NullObject implements Computed {
         List<Step> steps = List.of(
                 new Step(type.isPresent() ? "Add " + name + " with one shared instance; every operation answers neutrally."
                         : "Agree on " + instance + " for nothing.", List.of(new Evidence(type.map(each ->
-                        Site.beside(each, name)).orElse(finding.file()), 1, 1, "new")), "compile"),
+                        site.beside(each, name)).orElse(finding.file()), 1, 1, "new")), Check.LANGUAGE),
                 new Step("Let the source give it instead of null. The guards still stand, and are now never taken: "
-                        + "check that none decides more than skipping.", yields, "driftwood confirm"),
+                        + "check that none decides more than skipping.", yields, Check.CONFIRM),
                 new Step("Remove the guards, one at a time.", nothing.guards().stream().map(each -> each.place().evidence()).toList(),
-                        "driftwood confirm after each"));
+                        Check.CONFIRM_EACH));
         Cost cost = new Cost(type.isPresent() ? 1 : 0, (type.isPresent() ? 12 : 0) - 2 * nothing.guards().size(),
                 "in a debugger the empty object looks real");
         List<Evidence> after = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(),

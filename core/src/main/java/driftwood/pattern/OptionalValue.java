@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -48,12 +49,12 @@ final class OptionalValue implements Computed {
                 .ifPresent(each -> edit.insertAtEnd(owner.endLine(), wrapper(each))));
         List<Step> steps = List.of(
                 new Step("Add a second routine that gives an optional value, calling the old one.",
-                        List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), "compile"),
+                        List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), Check.LANGUAGE),
                 new Step("Redirect the callers, one at a time: map, orElse, ifPresent say what each guard said.",
-                        nothing.guards().stream().map(each -> each.place().evidence()).toList(), "driftwood confirm after each"),
+                        nothing.guards().stream().map(each -> each.place().evidence()).toList(), Check.CONFIRM_EACH),
                 new Step("Decide for the callers that forgot.", nothing.careless().stream().map(Place::evidence).toList(),
-                        "they failed before; now they say so"),
-                new Step("Move the body into the new routine and remove the old one.", yields, "driftwood confirm"));
+                        Check.TOLD),
+                new Step("Move the body into the new routine and remove the old one.", yields, Check.CONFIRM));
         return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
                 List.of(new Evidence(finding.file(), finding.line(), finding.line(),
                         "a new caller must decide: the compiler asks")), edit.sketch());

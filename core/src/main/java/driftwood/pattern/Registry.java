@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -96,12 +97,12 @@ final class Registry implements Computed {
                         creates ? Creations.use(chain, "found.get()") : "found.run();"));
         List<Evidence> chainPlace = List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain"));
         List<Step> steps = List.of(
-                new Step("Turn each arm into an entry of a table beside the chain.", chainPlace, "compile"),
+                new Step("Turn each arm into an entry of a table beside the chain.", chainPlace, Check.LANGUAGE),
                 new Step("Decide what an unknown key means: what the default does now"
                         + (chain.otherwise().isPresent() ? "" : " (today: silently nothing)") + ".", chainPlace,
-                        "compile"),
-                new Step("Replace the chain by the look-up.", chainPlace, "driftwood confirm"),
-                new Step("Add a test that every key has an entry.", List.of(), "run it"));
+                        Check.LANGUAGE),
+                new Step("Replace the chain by the look-up.", chainPlace, Check.CONFIRM),
+                new Step("Add a test that every key has an entry.", List.of(), Check.TESTED));
         return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"),
                 List.of(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table")),
                 edit.sketch());

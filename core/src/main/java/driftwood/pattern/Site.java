@@ -2,6 +2,7 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.source.Idiom;
 import driftwood.source.Texts;
 import java.nio.file.Path;
 import java.util.List;
@@ -34,8 +35,16 @@ public record Site(Path root, Program program) {
         return program.type(name);
     }
 
-    /** The path of a new file beside an existing type's. */
-    public static String beside(TypeOutline type, String simpleName) {
+    /** How plans speak of the language of a type. */
+    public Idiom idiom(TypeOutline type) {
+        return program.fileOf(type).language().idiom();
+    }
+
+    /** The path of the file where a new type goes beside an existing one: a new file, or the same. */
+    public String beside(TypeOutline type, String simpleName) {
+        if (!idiom(type).onePerFile()) {
+            return type.file();
+        }
         int slash = type.file().lastIndexOf('/');
         int dot = type.file().lastIndexOf('.');
         return type.file().substring(0, slash + 1) + simpleName + type.file().substring(dot);

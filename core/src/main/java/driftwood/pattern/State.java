@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -63,22 +64,22 @@ final class State implements Computed {
             ArmText.body(chain, arm, file).forEach(line -> text.append("            ").append(line).append('\n'));
             text.append("        }\n    }\n");
         }
-        String newFile = Site.beside(context, state);
+        String newFile = site.beside(context, state);
         List<Change> sketch = List.of(Edit.added(newFile, text.append("}\n").toString()),
                 new Edit(finding.file(), file).replace(chain.line(), chain.endLine(),
                         List.of(Branches.call(chain, site, "state." + routine))).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + state + " with every operation that branches on " + chain.subject().text() + ".",
-                        List.of(new Evidence(newFile, 1, 1, "new file")), "compile"),
+                        List.of(new Evidence(newFile, 1, 1, "new file")), Check.LANGUAGE),
                 new Step("Give each value a class that answers with its arm's body, one at a time.",
                         chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
-                                arm.title())).toList(), "compile after each"),
+                                arm.title())).toList(), Check.LANGUAGE_EACH),
                 new Step("Keep the state object beside the old field and set both in every transition.",
                         List.of(new Evidence(context.file(), context.line(), context.endLine(), "assignments of "
-                                + chain.subject().text())), "driftwood confirm"),
+                                + chain.subject().text())), Check.CONFIRM),
                 new Step("Let the routine ask the state object instead of branching.",
                         List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
-                        "driftwood confirm"),
+                        Check.CONFIRM),
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(1 + chain.arms().size(), 6 * chain.arms().size(), "the order of states is read from the "
                 + "transitions instead of one routine");

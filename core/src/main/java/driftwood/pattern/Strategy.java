@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -76,20 +77,21 @@ final class Strategy implements Computed {
                 List.of(Branches.call(chain, site, chain.subject().text() + "." + routine))).sketch());
         List<Step> steps = List.of(
                 new Step("Declare " + routine + "() on " + common.simpleName() + ", throwing for now where it is not "
-                        + "abstract, so that everything still compiles.",
+                        + "abstract, so that everything still works.",
                         List.of(new Evidence(common.file(), common.line(), common.endLine(), common.simpleName())),
-                        "compile"),
+                        Check.LANGUAGE),
                 new Step("Move each arm's body onto its variant, one variant at a time. What it uses of "
-                        + Words.simple(chain.within()) + " (fields, constants) is handed over as parameters.", variantPlaces, "compile after each"),
+                        + Words.simple(chain.within()) + " (fields, constants) is handed over as parameters.", variantPlaces, Check.LANGUAGE_EACH),
                 new Step("Replace the chain by one call. Keep what the default does as the body on "
                         + common.simpleName() + " if variants were left out.",
                         List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
-                        "driftwood confirm"),
+                        Check.CONFIRM),
                 Branches.siblingsStep(branching));
-        Cost cost = new Cost(0, Branches.lines(chain), "one virtual call; the cases are read in "
-                + branching.variants().size() + " files instead of one");
+        long files = variantPlaces.stream().map(Evidence::file).distinct().count();
+        Cost cost = new Cost(0, Branches.lines(chain), "one virtual call; the cases are read "
+                + (files > 1 ? "in " + files + " files instead of one" : "on their types"));
         List<Evidence> after = List.of(new Evidence(common.file(), common.line(), common.line(),
-                "the new subtype itself: the compiler asks for " + routine + "()"));
+                "the new subtype itself: " + site.idiom(common).reminds() + " asks for " + routine + "()"));
         return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 
@@ -115,24 +117,24 @@ final class Strategy implements Computed {
             text.append("        }\n    }\n");
         }
         text.append("}\n");
-        String newFile = Site.beside(context, strategy);
+        String newFile = site.beside(context, strategy);
         List<Change> sketch = List.of(Edit.added(newFile, text.toString()),
                 new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(Branches.call(chain, site,
                         Words.lower(strategy) + "For(" + chain.subject().text() + ")." + routine))).sketch());
         Optional<TypeOutline> owner = site.type(branching.common());
         List<Step> steps = List.of(
                 new Step("Add the interface " + strategy + " with " + routine + "(), beside the old code.",
-                        List.of(new Evidence(newFile, 1, 1, "new file")), "compile"),
+                        List.of(new Evidence(newFile, 1, 1, "new file")), Check.LANGUAGE),
                 new Step("Give each arm's body an object of its own, one at a time.",
                         chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
-                                "arm for " + arm.title())).toList(), "compile after each"),
+                                "arm for " + arm.title())).toList(), Check.LANGUAGE_EACH),
                 new Step("Choose the object in one place" + owner.map(type -> ", best on "
                         + type.simpleName() + " itself").orElse("") + ", with a clear error for unknown tags.",
                         owner.map(type -> List.of(new Evidence(type.file(), type.line(), type.line(),
-                                type.simpleName()))).orElse(List.of()), "compile"),
+                                type.simpleName()))).orElse(List.of()), Check.LANGUAGE),
                 new Step("Replace the chain by one call.",
                         List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
-                        "driftwood confirm"),
+                        Check.CONFIRM),
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(1 + chain.arms().size(), Branches.lines(chain) + 2 * chain.arms().size(),
                 "one object and one call between the client and the case");

@@ -1,5 +1,6 @@
 package driftwood.pattern;
 
+import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
@@ -81,25 +82,25 @@ final class Visitor implements Computed {
                                 "    return visitor.visit" + type.simpleName() + "(this);", "}")).sketch());
             }
         }
-        sketch.add(0, Edit.added(Site.beside(common, visitor), contract.append("}\n").toString()));
-        sketch.add(1, Edit.added(Site.beside(common, operation), body.append("}\n").toString()));
+        sketch.add(0, Edit.added(site.beside(common, visitor), contract.append("}\n").toString()));
+        sketch.add(1, Edit.added(site.beside(common, operation), body.append("}\n").toString()));
         sketch.add(new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(
                 (result.equals("Void") ? "" : "return ") + chain.subject().text() + ".accept(new " + operation + "("
                         + String.join(", ", given.stream().map(ParameterOutline::name).toList()) + "));")).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + visitor + " with one routine for each variant.",
-                        List.of(new Evidence(Site.beside(common, visitor), 1, 1, "new file")), "compile"),
-                new Step("Give " + common.simpleName() + " and each variant accept().", elements, "compile"),
+                        List.of(new Evidence(site.beside(common, visitor), 1, 1, "new file")), Check.LANGUAGE),
+                new Step("Give " + common.simpleName() + " and each variant accept().", elements, Check.LANGUAGE),
                 new Step("Move the arms into " + operation + ", one at a time.",
-                        List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")), "compile"),
+                        List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")), Check.LANGUAGE),
                 new Step("Replace the chain by accept().",
                         List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
-                        "driftwood confirm"),
+                        Check.CONFIRM),
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(2, 8 + 8 * elements.size(), "two calls for each operation, and a type parameter to read");
         List<Evidence> after = new ArrayList<>(List.of(
-                new Evidence(Site.beside(common, visitor), 1, 1, "visit routine for the new variant"),
-                new Evidence(Site.beside(common, operation), 1, 1, "its answer: the compiler asks for it")));
+                new Evidence(site.beside(common, visitor), 1, 1, "visit routine for the new variant"),
+                new Evidence(site.beside(common, operation), 1, 1, "its answer: " + site.idiom(common).reminds() + " asks for it")));
         branching.siblings().forEach(place -> after.add(new Evidence(place.file(), place.line(), place.endLine(),
                 "its answer in the visitor made from this chain")));
         return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));

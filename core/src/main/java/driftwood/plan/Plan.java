@@ -1,7 +1,7 @@
 package driftwood.plan;
 
 import driftwood.pattern.Answer.Role;
-import driftwood.pattern.Answer.Step;
+import driftwood.smell.Evidence;
 import java.util.List;
 import java.util.Map;
 
@@ -27,6 +27,16 @@ import java.util.Map;
 public record Plan(String format, String finding, String smell, String symbol, String file, int line, String message,
         String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill, String sketch,
         String noSketch, Map<String, String> sources) {
+    /**
+     * A step.
+     *
+     * @param does   what to do, in the imperative
+     * @param places where
+     * @param check  how to see that nothing else changed, in the words of the language
+     */
+    public record Step(String does, List<Evidence> places, String check) {
+    }
+
     /** The format of plan files. */
     public static final String FORMAT = "driftwood-plan/1";
 }

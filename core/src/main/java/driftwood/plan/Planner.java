@@ -8,6 +8,8 @@ import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Idiom;
+import driftwood.source.Language;
 import driftwood.store.Hash;
 import driftwood.words.Nearest;
 import java.util.TreeSet;
@@ -78,7 +80,7 @@ public final class Planner {
     private static List<Answer.Step> withPins(Finding finding, List<Answer.Step> steps) {
         List<Answer.Step> all = new ArrayList<>();
         all.add(new Answer.Step("Pin the behaviour down: driftwood characterize " + finding.id() + ".", List.of(),
-                "driftwood confirm says: same"));
+                Answer.Check.PINNED));
         all.addAll(steps);
         return all;
     }
@@ -91,10 +93,12 @@ public final class Planner {
         finding.evidence().forEach(place -> touched.add(place.file()));
         drill.today().forEach(place -> touched.add(place.file()));
         steps.forEach(step -> step.places().forEach(place -> touched.add(place.file())));
+        Idiom idiom = Language.ofKey(finding.language()).map(Language::idiom).orElse(Idiom.PLAIN);
+        List<Plan.Step> told = steps.stream().map(each -> new Plan.Step(each.does(), each.places(), each.check().in(idiom))).toList();
         Map<String, String> sources = new LinkedHashMap<>();
         touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));
         return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(),
-                finding.message(), chosen, candidates, roles, steps, drill, sketch.diff(), sketch.why(), sources);
+                finding.message(), chosen, candidates, roles, told, drill, sketch.diff(), sketch.why(), sources);
     }
 
     /** The change drill alone, for the best pattern that is not leaving it. */

@@ -201,7 +201,7 @@ class SketchesTest {
                 @@ -4,10 +4,7 @@
                      private Position position = Position.SHUT;
                      int turns;
-                     void push() throws Change.Overlap {
+                     void push() {
                 -        switch (position) {
                 -            case OPEN: position = Position.SHUT; turns++; break;
                 -            case SHUT: position = Position.OPEN; turns++; break;
@@ -246,7 +246,7 @@ class SketchesTest {
                 @@ -4,10 +4,7 @@
                      private Position position = Position.SHUT;
                      int turns;
-                     void push() throws Change.Overlap {
+                     void push() {
                 -        switch (position) {
                 -            case OPEN: position = Position.SHUT; turns++; break;
                 -            case SHUT: position = Position.OPEN; turns++; break;
@@ -266,7 +266,7 @@ class SketchesTest {
                 @@ -4,10 +4,11 @@
                      private Position position = Position.SHUT;
                      int turns;
-                     void push() throws Change.Overlap {
+                     void push() {
                 -        switch (position) {
                 -            case OPEN: position = Position.SHUT; turns++; break;
                 -            case SHUT: position = Position.OPEN; turns++; break;
@@ -379,7 +379,7 @@ class SketchesTest {
                 +    }
                 +
                 +    @Override
-                +    void board() throws Change.Overlap {
+                +    void board() {
                 +    }
                 +
                 +    @Override

@@ -57,7 +57,7 @@ public final class PlanText {
         }
         heading("Steps", text);
         int number = 1;
-        for (Answer.Step step : plan.steps()) {
+        for (Plan.Step step : plan.steps()) {
             text.append(Paragraph.of(number++ + ". " + Style.safe(step.does()) + " " + style.dim("[" + step.check() + "]"),
                     width, 2, 3));
             text.append(step.places().isEmpty() ? "" : "   " + findings.places(step.places(), "").stripTrailing()
