@@ -29,20 +29,20 @@ class PackingTest {
     private record Yacht(String name, Optional<Double> draught, boolean moored) implements Craft {
     }
 
-    private record Berth(String file, int line, int endLine, Tide tide, List<Craft> crafts, Set<String> marks,
+    private record Berth(String file, @Line int line, @Line int endLine, Tide tide, List<Craft> crafts, Set<String> marks,
             Map<String, List<Integer>> soundings, long seal, byte[] chart, int[] depths) {
     }
 
     private record Named(String name) {
     }
 
-    private record Place(int line) {
+    private record Place(@Line int line) {
     }
 
-    private record Walk(String name, int line, int lastLine, int height, List<Place> steps) {
+    private record Walk(String name, @Line int line, @Line int lastLine, int height, List<Place> steps) {
     }
 
-    private record Quay(String file, int line, List<Walk> walks, Optional<Quay> opposite) {
+    private record Quay(String file, @Line int line, List<Walk> walks, Optional<Quay> opposite) {
     }
 
     private record Unknown(Thread thread) {
