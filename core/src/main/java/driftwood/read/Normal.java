@@ -33,9 +33,14 @@ public final class Normal {
         return new NullTest(start, end, subject, negated);
     }
 
-    /** Whether a value is of a type. @param exact of that very one @param binding the name it gets then */
-    public static Node ofType(int start, int end, Node subject, TypeRef type, boolean exact, Optional<String> binding) {
-        return new TypeTest(start, end, subject, type, exact, binding);
+    /** Whether a value is of a type or of one that descends from it. @param binding the name it gets then */
+    public static Node ofType(int start, int end, Node subject, TypeRef type, Optional<String> binding) {
+        return new TypeTest(start, end, subject, type, false, binding);
+    }
+
+    /** Whether a value is of that very type. */
+    public static Node exactlyOf(int start, int end, Node subject, TypeRef type) {
+        return new TypeTest(start, end, subject, type, true, Optional.empty());
     }
 
     /** The opposite of a condition. */

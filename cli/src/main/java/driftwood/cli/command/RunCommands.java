@@ -59,7 +59,7 @@ final class RunCommands {
             text.append(Paragraph.of(told(each), console.width(), 6, 6));
             JsonNode exit = each.outcome().at("/gives/exit");
             if (!exit.isNumber() || exit.asInt() != 0) {
-                text.append(Paragraph.of(style.warm("This command failed") + (exit.asInt() == 127 ? ": there is no such program." : ". ")
+                text.append(Paragraph.of(style.warm("This command failed") + (exit.asInt() == 127 ? ": there is no such program." : ".")
                         + " It is recorded as such; is that what the code is to do?", console.width(), 6, 6));
             }
         }

@@ -28,7 +28,7 @@ final class JavaConditions {
                             : Optional.empty();
                 case "isInstance":
                     return typeLiteral(receiver)
-                            .map(type -> Normal.ofType(start, end, argument, type, false, Optional.empty()));
+                            .map(type -> Normal.ofType(start, end, argument, type, Optional.empty()));
                 default:
                     return Optional.empty();
             }
@@ -48,7 +48,7 @@ final class JavaConditions {
     private static Optional<Node> classComparison(int start, int end, Node asked, Node type) {
         if (asked instanceof Call call && call.name().equals("getClass") && call.receiver().isPresent()) {
             return typeLiteral(type)
-                    .map(ref -> Normal.ofType(start, end, call.receiver().get(), ref, true, Optional.empty()));
+                    .map(ref -> Normal.exactlyOf(start, end, call.receiver().get(), ref));
         }
         return Optional.empty();
     }

@@ -187,8 +187,7 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     public Node visitInstanceOf(InstanceOfTree tree, Void unused) {
         Node subject = node(tree.getExpression());
         if (tree.getPattern() == null) {
-            return Normal.ofType(start(tree), end(tree), subject, types.of(tree.getType()), false,
-                    Optional.empty());
+            return Normal.ofType(start(tree), end(tree), subject, types.of(tree.getType()), Optional.empty());
         }
         return pattern(tree.getPattern(), subject, start(tree), end(tree));
     }
@@ -197,12 +196,11 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
     final Node pattern(Tree pattern, Node subject, int start, int end) {
         if (pattern instanceof BindingPatternTree binding) {
             VariableTree variable = binding.getVariable();
-            return Normal.ofType(start, end, subject, types.of(variable.getType()), false,
-                    Optional.of(spelling.of(variable.getName())));
+            return Normal.ofType(start, end, subject, types.of(variable.getType()), Optional.of(spelling.of(variable.getName())));
         }
         List<Tree> parts = Parts.of(pattern);
         if (pattern.getKind().name().equals("DECONSTRUCTION_PATTERN")) {
-            return Normal.ofType(start, end, subject, types.of(parts.get(0)), false, Optional.empty());
+            return Normal.ofType(start, end, subject, types.of(parts.get(0)), Optional.empty());
         }
         if (!parts.isEmpty() && NewerTrees.isPattern(parts.get(0))) {
             return pattern(parts.get(0), subject, start, end);

@@ -185,8 +185,7 @@ abstract class PythonExpressions {
         boolean equality = operator.startsWith("is") || operator.equals("==") || operator.equals("!=");
         if (equality && !right.is("none") && left.is("call") && text(left).startsWith("type(") && left.inner().size() == 2
                 && left.inner().get(1).inner().size() == 1) {
-            Node test = Normal.ofType(start, end, expression(left.inner().get(1).inner().get(0)), new TypeRef(text(right)),
-                    true, Optional.empty());
+            Node test = Normal.exactlyOf(start, end, expression(left.inner().get(1).inner().get(0)), new TypeRef(text(right)));
             return negated ? Normal.negated(start, end, test) : test;
         }
         if (equality) {
@@ -247,7 +246,7 @@ abstract class PythonExpressions {
     private Node typeTest(Cst node, Cst subject, Cst types) {
         List<Cst> kinds = types.is("tuple") ? types.inner() : List.of(types);
         return Normal.any(node.start(), node.end(), kinds.stream().map(kind -> Normal.ofType(node.start(), node.end(),
-                expression(subject), new TypeRef(text(kind)), false, Optional.empty())).toList()).orElseGet(() -> other(node));
+                expression(subject), new TypeRef(text(kind)), Optional.empty())).toList()).orElseGet(() -> other(node));
     }
 
     /** A loop whose value is collected. */

@@ -59,7 +59,7 @@ final class PythonPatterns {
             }
             case "class_pattern" -> into.add(Normal.ofType(pattern.start(), pattern.end(),
                     new Absent(pattern.start(), pattern.start()), new TypeRef(statements.text(pattern.inner().get(0))),
-                    false, binding));
+                    binding));
             case "dotted_name" -> name(pattern, into, rest);
             default -> into.add(statements.expression(pattern));
         }
