@@ -46,7 +46,7 @@ final class OptionalValue implements Computed {
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
         site.type(nothing.source().split("#")[0]).ifPresent(owner -> owner.routines().stream()
                 .filter(each -> each.symbol().equals(nothing.source())).findFirst()
-                .ifPresent(each -> edit.insertAtEnd(owner.endLine(), wrapper(each))));
+                .ifPresent(each -> edit.insertAtEnd(owner.endLine(), wrapper(each, optional(site.lines(finding.file()))))));
         List<Step> steps = List.of(
                 new Step("Add a second routine that gives an optional value, calling the old one.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), Check.LANGUAGE),
@@ -60,12 +60,18 @@ final class OptionalValue implements Computed {
                         "a new caller must decide: the compiler asks")), edit.sketch());
     }
 
+    /** The type's name as the file can say it. */
+    private static String optional(List<String> file) {
+        return file.stream().anyMatch(line -> line.startsWith("import java.util.Optional;") || line.startsWith("import java.util.*;"))
+                ? "Optional" : "java.util.Optional";
+    }
+
     /** A second routine beside the old one, which says in its type that there may be nothing. */
-    private static List<String> wrapper(RoutineOutline routine) {
+    private static List<String> wrapper(RoutineOutline routine, String optional) {
         String arguments = String.join(", ", routine.parameters().stream().map(ParameterOutline::name).toList());
         String signature = routine.signature();
-        return List.of((routine.traits().isStatic() ? "static " : "") + "Optional<" + routine.returns().text() + "> "
+        return List.of((routine.traits().isStatic() ? "static " : "") + optional + "<" + routine.returns().text() + "> "
                 + routine.name() + "IfAny" + signature.substring(routine.name().length()) + " {",
-                "    return Optional.ofNullable(" + routine.name() + "(" + arguments + "));", "}");
+                "    return " + optional + ".ofNullable(" + routine.name() + "(" + arguments + "));", "}");
     }
 }

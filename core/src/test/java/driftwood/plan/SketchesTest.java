@@ -415,8 +415,8 @@ class SketchesTest {
                  class Roster {
                      Pilot find(int t) { if (t > 3) { return null; } return new Pilot(); }
                 +
-                +    Optional<Pilot> findIfAny(int t) {
-                +        return Optional.ofNullable(find(t));
+                +    java.util.Optional<Pilot> findIfAny(int t) {
+                +        return java.util.Optional.ofNullable(find(t));
                 +    }
                  }
                  class Pilot { void board() { } int trips() { return 1; } Pilot next() { return this; } }
