@@ -166,7 +166,7 @@ public final class Characterization {
 
     /** As they are read back: what a file cannot hold is no part of a case. */
     private static List<Case> bare(List<Case> cases) {
-        return cases.stream().map(Recordings::plain).map(each -> Case.fresh(each.routine(), each.on(), each.before(), each.given())).toList();
+        return cases.stream().map(Recordings::plain).map(each -> Case.fresh(each.routine(), each.on(), each.before(), each.given())).distinct().toList();
     }
 
     /** The cases that can be run at all and let the process live, with their outcomes; each once. */
