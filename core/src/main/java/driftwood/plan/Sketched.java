@@ -63,8 +63,9 @@ record Sketched(String diff, String why, List<String> files) {
             return "sketches are not drawn in " + Language.ofKey(finding.language()).map(Language::title).orElse(finding.language())
                     + ", where no compiler could check them";
         }
-        List<String> sources = site.program().outlines().stream().filter(each -> each.language().key().equals(finding.language()))
-                .map(each -> each.file()).toList();
+        Map<String, String> sources = new LinkedHashMap<>();
+        site.program().outlines().stream().filter(each -> each.language().key().equals(finding.language()))
+                .forEach(each -> sources.put(each.file(), each.packageName()));
         List<Complaint> complaints = check.get().complaints(site.root(), sources, before, after);
         return complaints.isEmpty() ? "" : told(complaints, finding, site);
     }

@@ -1,7 +1,6 @@
 package driftwood.read;
 
 import java.nio.file.Path;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 
@@ -22,9 +21,9 @@ public interface SketchCheck {
      * What is newly wrong; empty where the change compiles as well as the project did before.
      *
      * @param root    of the project
-     * @param sources all its files of this language, relative to the root
+     * @param sources all its files of this language, relative to the root, with the package that each says it is in
      * @param before  texts of those that change, by relative path
      * @param after   the same and new files, after the change
      */
-    List<Complaint> complaints(Path root, Collection<String> sources, Map<String, String> before, Map<String, String> after);
+    List<Complaint> complaints(Path root, Map<String, String> sources, Map<String, String> before, Map<String, String> after);
 }

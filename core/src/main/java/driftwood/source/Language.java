@@ -28,7 +28,7 @@ public final class Language implements Keyed {
     private Optional<Interpreter> interpreter = Optional.empty();
     private Idiom idiom = Idiom.PLAIN;
     private Supplier<Outside> outsideTable = () -> Outside.NONE;
-    private Outside outside;
+    private volatile Outside outside;
 
     /** Ways of a language that the meaning of code depends on. */
     public enum Habit {
@@ -216,9 +216,14 @@ public final class Language implements Keyed {
     }
 
     /** What of its platform reaches outside. */
-    public synchronized Outside outside() {
-        outside = outside == null ? outsideTable.get() : outside;
-        return outside;
+    public Outside outside() {
+        // Asked for every call of every file, from all threads: reading the table twice is cheaper than a lock.
+        Outside known = outside;
+        if (known == null) {
+            known = outsideTable.get();
+            outside = known;
+        }
+        return known;
     }
 
     public Idiom idiom() {

@@ -48,6 +48,31 @@ class SketchedTest {
     }
 
     @Test
+    void aFileWithoutAPackageDoesNotHideTheFoldersThatPackagesBeginIn() {
+        Given.write(root.resolve("Setup.java"), "class Setup { }\n");
+        Given.write(root.resolve("src/quay/Light.java"), "package quay;\npublic class Light { public int on() { return 1; } }\n");
+        Given.write(root.resolve("src/quay/Vessels.java"), VESSELS);
+        Given.write(root.resolve("src/quay/Dues.java"), """
+                package quay;
+                class Dues {
+                    int quote(Vessel vessel, Light light) {
+                        if (vessel instanceof Tug) {
+                            return light.on() * 2;
+                        } else if (vessel instanceof Tanker) {
+                            return light.on() * 9;
+                        } else {
+                            throw new IllegalArgumentException("no vessel");
+                        }
+                    }
+                }
+                """);
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.only("type-switch").on(1)).run(root, java.util.List.of(root));
+        Plan plan = new Planner(result.site()).plan(result.findings().get(0), Optional.of("strategy"));
+        assertThat(plan.noSketch()).isEmpty();
+        assertThat(plan.sketch()).contains("+    abstract int quote(Light light);");
+    }
+
+    @Test
     void namesThatWouldHaveToBeHandedOverAreTold() {
         Plan plan = plan("type-switch", "strategy", VESSELS, """
                 package quay;

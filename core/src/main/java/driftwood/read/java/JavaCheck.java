@@ -7,10 +7,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -32,11 +30,10 @@ import javax.tools.ToolProvider;
  * that are not at hand are missing both times. Nothing is written; annotation processors are not run.
  */
 final class JavaCheck implements SketchCheck {
-    private static final Pattern PACKAGE = Pattern.compile("(?m)^\\s*package\\s+([\\w.]+)\\s*;");
     private static final Pattern UNKNOWN = Pattern.compile("symbol:\\s+\\w+\\s+(\\w+)|^(\\w+)(?:\\([^)]*\\))? has private access in ");
 
     @Override
-    public List<Complaint> complaints(Path root, Collection<String> sources, Map<String, String> before, Map<String, String> after) {
+    public List<Complaint> complaints(Path root, Map<String, String> sources, Map<String, String> before, Map<String, String> after) {
         String path = roots(root, sources).stream().map(Path::toString).collect(Collectors.joining(File.pathSeparator));
         List<Complaint> old = errors(before, path);
         List<Complaint> fresh = new ArrayList<>();
@@ -49,24 +46,15 @@ final class JavaCheck implements SketchCheck {
     }
 
     /** The folders that packages begin in, told by the package that each file says it is in. */
-    private static Set<Path> roots(Path root, Collection<String> sources) {
+    private static Set<Path> roots(Path root, Map<String, String> sources) {
         Set<Path> roots = new LinkedHashSet<>();
-        for (String source : sources) {
-            Path file = root.resolve(source);
-            if (roots.stream().noneMatch(file::startsWith)) {
-                try {
-                    Matcher named = PACKAGE.matcher(Files.readString(file, StandardCharsets.ISO_8859_1));
-                    int deep = named.find() ? named.group(1).split("\\.").length : 0;
-                    Path folder = file.getParent();
-                    for (int i = 0; i < deep && folder != null; i++) {
-                        folder = folder.getParent();
-                    }
-                    roots.add(folder == null ? root : folder);
-                } catch (IOException e) {
-                    continue;
-                }
+        sources.forEach((source, named) -> {
+            Path folder = root.resolve(source).getParent();
+            for (int i = 0; folder != null && !named.isEmpty() && i < named.split("\\.").length; i++) {
+                folder = folder.getParent();
             }
-        }
+            roots.add(folder == null ? root : folder);
+        });
         return roots;
     }
 
