@@ -73,6 +73,29 @@ class SketchedTest {
     }
 
     @Test
+    void aModuleAndMissingLibrariesDoNotHideWhatIsWrong() {
+        Given.write(root.resolve("module-info.java"), "module quay { requires org.absent; }\n");
+        Plan plan = plan("type-switch", "strategy", VESSELS, """
+                package quay;
+                import org.absent.Missing;
+                class Dues {
+                    private int season;
+                    Missing missing;
+                    int quote(Vessel vessel, int nights) {
+                        if (vessel instanceof Tug) {
+                            return nights * season;
+                        } else if (vessel instanceof Tanker) {
+                            return nights * 9;
+                        } else {
+                            throw new IllegalArgumentException("no vessel");
+                        }
+                    }
+                }
+                """);
+        assertThat(plan.noSketch()).isEqualTo("season belongs to Dues and would have to be handed over");
+    }
+
+    @Test
     void namesThatWouldHaveToBeHandedOverAreTold() {
         Plan plan = plan("type-switch", "strategy", VESSELS, """
                 package quay;

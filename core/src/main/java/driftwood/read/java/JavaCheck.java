@@ -4,6 +4,7 @@ import com.sun.source.util.JavacTask;
 import driftwood.read.SketchCheck;
 import java.io.File;
 import java.io.IOException;
+import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
@@ -19,10 +20,13 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
+import javax.tools.FileObject;
+import javax.tools.ForwardingJavaFileManager;
 import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
 import javax.tools.StandardJavaFileManager;
+import javax.tools.StandardLocation;
 import javax.tools.ToolProvider;
 
 /**
@@ -35,14 +39,19 @@ final class JavaCheck implements SketchCheck {
     @Override
     public List<Complaint> complaints(Path root, Map<String, String> sources, Map<String, String> before, Map<String, String> after) {
         String path = roots(root, sources).stream().map(Path::toString).collect(Collectors.joining(File.pathSeparator));
-        List<Complaint> old = errors(before, path);
-        List<Complaint> fresh = new ArrayList<>();
-        for (Complaint each : errors(after, path)) {
-            if (!old.remove(each)) {
-                fresh.add(each);
+        try {
+            List<Complaint> old = errors(before, path);
+            List<Complaint> fresh = new ArrayList<>();
+            for (Complaint each : errors(after, path)) {
+                if (!old.remove(each)) {
+                    fresh.add(each);
+                }
             }
+            return fresh;
+        } catch (RuntimeException | StackOverflowError | AssertionError e) {
+            // A compiler that gives up has checked nothing.
+            return List.of(new Complaint("", "", "the compiler gave up on it"));
         }
-        return fresh;
     }
 
     /** The folders that packages begin in, told by the package that each file says it is in. */
@@ -66,8 +75,8 @@ final class JavaCheck implements SketchCheck {
             if (units.isEmpty()) {
                 return new ArrayList<>();
             }
-            JavacTask task = (JavacTask) compiler.getTask(null, files, told, List.of("-proc:none", "-implicit:none", "-sourcepath", path,
-                    "-classpath", "", "-Xmaxerrs", "1000"), null, units);
+            JavacTask task = (JavacTask) compiler.getTask(new StringWriter(), new Unnamed(files), told, List.of("-proc:none", "-implicit:none",
+                    "-sourcepath", path, "-classpath", "", "-Xmaxerrs", "1000", "-XDshould-stop.ifError=FLOW"), null, units);
             task.analyze();
         } catch (IOException e) {
             throw new UncheckedIOException("the compiler could not be asked", e);
@@ -82,6 +91,24 @@ final class JavaCheck implements SketchCheck {
             }
         }
         return errors;
+    }
+
+    /** The project as one unnamed module: what its own module needs may not be at hand, and nothing would be checked then. */
+    private static final class Unnamed extends ForwardingJavaFileManager<StandardJavaFileManager> {
+
+        Unnamed(StandardJavaFileManager files) {
+            super(files);
+        }
+
+        @Override
+        public JavaFileObject getJavaFileForInput(Location location, String name, JavaFileObject.Kind kind) throws IOException {
+            return location == StandardLocation.SOURCE_PATH && name.equals("module-info") ? null : super.getJavaFileForInput(location, name, kind);
+        }
+
+        @Override
+        public boolean contains(Location location, FileObject file) throws IOException {
+            return file instanceof InMemory ? location == StandardLocation.SOURCE_PATH : super.contains(location, file);
+        }
     }
 
     private static final class InMemory extends SimpleJavaFileObject {
