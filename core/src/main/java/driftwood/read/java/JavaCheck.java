@@ -1,6 +1,8 @@
 package driftwood.read.java;
 
 import com.sun.source.util.JavacTask;
+import com.sun.source.util.TaskEvent;
+import com.sun.source.util.TaskListener;
 import driftwood.read.SketchCheck;
 import java.io.File;
 import java.io.IOException;
@@ -76,8 +78,15 @@ final class JavaCheck implements SketchCheck {
                 return new ArrayList<>();
             }
             JavacTask task = (JavacTask) compiler.getTask(new StringWriter(), new Unnamed(files), told, List.of("-proc:none", "-implicit:none",
-                    "-sourcepath", path, "-classpath", "", "-Xmaxerrs", "1000", "-XDshould-stop.ifError=FLOW"), null, units);
-            task.analyze();
+                    "-sourcepath", path, "-classpath", "", "-Xmaxerrs", "1000", "-XDcompilePolicy=byTodo", "-XDshould-stop.ifError=FLOW",
+                    "-XDshould-stop.ifNoError=FLOW"), null, units);
+            task.addTaskListener(new OnlyTheChanged());
+            task.call();
+        } catch (RuntimeException e) {
+            // Thrown by the listener, handed on by the compiler: what changes is checked.
+            if (!(e.getCause() instanceof Enough)) {
+                throw e;
+            }
         } catch (IOException e) {
             throw new UncheckedIOException("the compiler could not be asked", e);
         }
@@ -91,6 +100,21 @@ final class JavaCheck implements SketchCheck {
             }
         }
         return errors;
+    }
+
+    /** Ends the compilation at the first file that is only read for what changes: those are many, and come last. */
+    private static final class OnlyTheChanged implements TaskListener {
+
+        @Override
+        public void started(TaskEvent event) {
+            if (event.getKind() == TaskEvent.Kind.ANALYZE && !"memory".equals(event.getSourceFile().toUri().getScheme())) {
+                throw new Enough();
+            }
+        }
+    }
+
+    private static final class Enough extends RuntimeException {
+        private static final long serialVersionUID = 1;
     }
 
     /** The project as one unnamed module: what its own module needs may not be at hand, and nothing would be checked then. */
