@@ -69,17 +69,13 @@ class GoldenTextIT {
                   - 2 pairs of same-typed neighbours can be swapped unnoticed
 
                 Change drill: one more optional part of Berth
-                  today 7 places in 2 files
-                    src/main/java/quay/Berth.java:11  one more parameter, or one more overload beside it
-                    src/main/java/quay/Berth.java:15  one more parameter, or one more overload beside it
-                    src/main/java/quay/Berth.java:19  one more parameter, or one more overload beside it
-                    src/main/java/quay/Berth.java:23  one more parameter, or one more overload beside it
-                    src/main/java/quay/Berth.java:27  one more parameter, or one more overload beside it
-                    src/main/java/quay/BerthPlan.java:15  one more filler
-                    src/main/java/quay/BerthPlan.java:16  one more filler
-                  after 1 place in 1 file
-                    src/main/java/quay/Berth.java:4  one field and one step in the builder, one parameter of the
-                        private constructor; no caller
+                  today 2 places in 1 file
+                    src/main/java/quay/Berth.java:4  the field
+                    src/main/java/quay/Berth.java:27  one more beside the longest, with 6 parameters: who wants the
+                        new part alone calls it, and fills the other 4
+                  after 2 places in 1 file
+                    src/main/java/quay/Berth.java:4  the field, and its step in the builder
+                    src/main/java/quay/Berth.java:27  the parameter of the private constructor
 
                 Ways to answer it
                   0.69  builder  4 of 5 parts are optional: a builder names them and leaves out the rest. Cost: one
@@ -126,13 +122,12 @@ class GoldenTextIT {
                   - 1 caller does not check
 
                 Change drill: one more caller of pilotFor(Vessel)
-                  today 4 places in 2 files
-                    src/main/java/quay/ArrivalDesk.java:17  a guard like this in each new caller
-                    src/main/java/quay/ArrivalDesk.java:25  a guard like this in each new caller
-                    src/main/java/quay/NightDesk.java:14  a guard like this in each new caller
-                    src/main/java/quay/NightDesk.java:23  a guard is missing here already
+                  today 1 place in 1 file
+                    src/main/java/quay/PilotRoster.java:15  a guard in the new caller: nothing reminds it (1 of 4 have
+                        none today)
                   after 1 place in 1 file
-                    src/main/java/quay/PilotRoster.java:15  a new caller must decide: the compiler asks
+                    src/main/java/quay/PilotRoster.java:15  the new caller says what it does for nothing: the compiler
+                        asks
 
                 Ways to answer it
                   0.75  optional-value  2 of 3 callers use a default when it is null: orElse() says that. Cost: no
@@ -180,11 +175,14 @@ class GoldenTextIT {
                     there)
 
                 Change drill: one more Permit
-                  today 2 places in 2 files
-                    src/main/java/quay/PermitOffice.java:13  one more arm here
-                    src/main/java/quay/RenewalDesk.java:13  one more arm
-                  after 1 place in 1 file
-                    src/main/java/quay/PermitFactory.java:1  one arm in the factory
+                  today 3 places in 3 files
+                    src/main/java/quay/NewPermit.java (new)  the new kind of Permit
+                    src/main/java/quay/PermitOffice.java:13  a branch that creates it; forgotten, it gets what all
+                        others get: permit = new LightPermit(vessel.getName())
+                    src/main/java/quay/RenewalDesk.java:13  a branch that creates it
+                  after 2 places in 2 files
+                    src/main/java/quay/NewPermit.java (new)  the new kind of Permit
+                    src/main/java/quay/PermitFactory.java (new)  one arm in the factory
 
                 Ways to answer it
                   0.70  factory  2 types make the same decision: one factory can make it for all of them. Cost: one
@@ -250,11 +248,12 @@ class GoldenTextIT {
 
                 Change drill: one more Vessel
                   today 3 places in 3 files
-                    src/main/java/quay/Vessel.java:4  the new subtype of Vessel
-                    src/main/java/quay/HarbourDues.java:17  one more arm here
-                    src/main/java/quay/SignalTower.java:12  one more arm
+                    src/main/java/quay/NewVessel.java (new)  the new Vessel
+                    src/main/java/quay/HarbourDues.java:17  a branch for the new Vessel; forgotten, it throws
+                    src/main/java/quay/SignalTower.java:12  a branch for the new Vessel
                   after 1 place in 1 file
-                    src/main/java/quay/Vessel.java:4  the new subtype itself: the compiler asks for quote()
+                    src/main/java/quay/NewVessel.java (new)  the new Vessel, with quote() and, once they are moved as
+                        well, what the other chains do: the compiler asks for it
 
                 Ways to answer it
                   0.70  strategy  the variants are types of this project and share Vessel: each can answer for

@@ -63,8 +63,8 @@ final class Builder implements Computed {
                         Check.CONFIRM));
         Cost cost = new Cost(1, code.size() - 4 * (ladder.ladder().size() - 1),
                 "one short-lived object for each creation");
-        List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.endLine(),
-                "one field and one step in the builder, one parameter of the private constructor; no caller"));
+        List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.line(), "the field, and its step in the builder"),
+                new Evidence(type.file(), longest.line(), longest.line(), "the parameter of the private constructor"));
         return new Answer(roles, steps, cost, after, edit.sketch());
     }
 

@@ -59,7 +59,7 @@ final class Factory implements Computed {
         List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
         List<Step> steps = new ArrayList<>(List.of(
                 new Step("Copy the decision into " + factory + ", each arm returning what it creates.",
-                        List.of(new Evidence(newFile, 1, 1, "new file")), Check.LANGUAGE),
+                        List.of(site.planned(client, factory, "the factory")), Check.LANGUAGE),
                 new Step("Give " + client.simpleName() + " the factory through its constructor.",
                         List.of(new Evidence(client.file(), client.line(), client.line(), client.simpleName())), Check.LANGUAGE),
                 new Step("Replace the decision by a call.", here, Check.CONFIRM)));
@@ -69,6 +69,13 @@ final class Factory implements Computed {
                     Check.CONFIRM_EACH));
         }
         return new Answer(roles, steps, new Cost(1, 8, "clients hold a factory"),
-                List.of(new Evidence(newFile, 1, 1, "one arm in the factory")), Edit.all(sketch));
+                after(choosing, client, factory, site), Edit.all(sketch));
+    }
+
+    private static List<Evidence> after(Choosing choosing, TypeOutline client, String factory, Site site) {
+        List<Evidence> after = new ArrayList<>();
+        site.type(choosing.common()).ifPresent(common -> after.add(site.kind(common, "the new kind of " + common.simpleName())));
+        after.add(site.planned(client, factory, "one arm in the factory"));
+        return after;
     }
 }

@@ -78,16 +78,15 @@ final class NullObject implements Computed {
         sketch.add(edit.sketch());
         List<Step> steps = List.of(
                 new Step(type.isPresent() ? "Add " + name + " with one shared instance; every operation answers neutrally."
-                        : "Agree on " + instance + " for nothing.", List.of(new Evidence(type.map(each ->
-                        site.beside(each, name)).orElse(finding.file()), 1, 1, "new")), Check.LANGUAGE),
+                        : "Agree on " + instance + " for nothing.", type.map(each -> List.of(site.planned(each, name,
+                        "the empty object"))).orElse(List.of()), Check.LANGUAGE),
                 new Step("Let the source give it instead of null. The guards still stand, and are now never taken: "
                         + "check that none decides more than skipping.", yields, Check.CONFIRM),
                 new Step("Remove the guards, one at a time.", nothing.guards().stream().map(each -> each.place().evidence()).toList(),
                         Check.CONFIRM_EACH));
         Cost cost = new Cost(type.isPresent() ? 1 : 0, (type.isPresent() ? 12 : 0) - 2 * nothing.guards().size(),
                 "in a debugger the empty object looks real");
-        List<Evidence> after = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(),
-                "no guard: a new caller just uses what it gets"));
+        List<Evidence> after = List.of();
         return new Answer(roles, steps, cost, after, Edit.all(sketch));
     }
 

@@ -57,7 +57,7 @@ final class OptionalValue implements Computed {
                 new Step("Move the body into the new routine and remove the old one.", yields, Check.CONFIRM));
         return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
                 List.of(new Evidence(finding.file(), finding.line(), finding.line(),
-                        "a new caller must decide: the compiler asks")), edit.sketch());
+                        "the new caller says what it does for nothing: the compiler asks")), edit.sketch());
     }
 
     /** The type's name as the file can say it. */

@@ -2,6 +2,7 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Evidence;
 import driftwood.source.Idiom;
 import driftwood.source.Texts;
 import java.nio.file.Path;
@@ -48,6 +49,19 @@ public record Site(Path root, Program program) {
         int slash = type.file().lastIndexOf('/');
         int dot = type.file().lastIndexOf('.');
         return type.file().substring(0, slash + 1) + simpleName + type.file().substring(dot);
+    }
+
+    /** The place of a new type beside an existing one: a file still to be written, or behind it in the same. */
+    public Evidence planned(TypeOutline type, String simpleName, String note) {
+        String file = beside(type, simpleName);
+        return file.equals(type.file()) ? new Evidence(file, type.endLine(), type.endLine(), note) : Evidence.fresh(file, note);
+    }
+
+    /** The place of one more kind of a type: where its other kinds are, or a file of its own. */
+    public Evidence kind(TypeOutline common, String note) {
+        boolean together = program.children(common).stream().anyMatch(each -> each.file().equals(common.file()));
+        return together ? new Evidence(common.file(), common.endLine(), common.endLine(), note)
+                : planned(common, "New" + common.simpleName(), note);
     }
 
     /** The package statement for a file beside an existing type's, with an empty line behind; empty without package. */

@@ -70,7 +70,7 @@ final class State implements Computed {
                         List.of(Branches.call(chain, site, "state." + routine))).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + state + " with every operation that branches on " + chain.subject().text() + ".",
-                        List.of(new Evidence(newFile, 1, 1, "new file")), Check.LANGUAGE),
+                        List.of(site.planned(context, state, "the interface")), Check.LANGUAGE),
                 new Step("Give each value a class that answers with its arm's body, one at a time.",
                         chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
                                 arm.title())).toList(), Check.LANGUAGE_EACH),
@@ -83,7 +83,7 @@ final class State implements Computed {
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(1 + chain.arms().size(), 6 * chain.arms().size(), "the order of states is read from the "
                 + "transitions instead of one routine");
-        List<Evidence> after = List.of(new Evidence(newFile, 1, 1, "one more state class, and the transition into it"));
+        List<Evidence> after = List.of(site.planned(context, state, "one more state class, and the transition into it"));
         return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 }

@@ -90,8 +90,9 @@ final class Strategy implements Computed {
         long files = variantPlaces.stream().map(Evidence::file).distinct().count();
         Cost cost = new Cost(0, Branches.lines(chain), "one virtual call; the cases are read "
                 + (files > 1 ? "in " + files + " files instead of one" : "on their types"));
-        List<Evidence> after = List.of(new Evidence(common.file(), common.line(), common.line(),
-                "the new subtype itself: " + site.idiom(common).reminds() + " asks for " + routine + "()"));
+        List<Evidence> after = List.of(site.kind(common, "the new " + common.simpleName()
+                + ", with " + routine + "()" + (branching.siblings().isEmpty() ? "" : " and, once they are moved as well, what the other chains do")
+                + ": " + site.idiom(common).reminds() + " asks for it"));
         return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 
@@ -124,7 +125,7 @@ final class Strategy implements Computed {
         Optional<TypeOutline> owner = site.type(branching.common());
         List<Step> steps = List.of(
                 new Step("Add the interface " + strategy + " with " + routine + "(), beside the old code.",
-                        List.of(new Evidence(newFile, 1, 1, "new file")), Check.LANGUAGE),
+                        List.of(site.planned(context, strategy, "the interface")), Check.LANGUAGE),
                 new Step("Give each arm's body an object of its own, one at a time.",
                         chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
                                 "arm for " + arm.title())).toList(), Check.LANGUAGE_EACH),
@@ -141,7 +142,7 @@ final class Strategy implements Computed {
         List<Evidence> after = new ArrayList<>();
         owner.ifPresent(type -> after.add(new Evidence(type.file(), type.line(), type.line(),
                 "the new constant of " + type.simpleName() + ", with its strategy")));
-        after.add(new Evidence(newFile, 1, 1, "one more class"));
+        after.add(site.planned(context, strategy, "one more class"));
         return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
     }
 

@@ -89,7 +89,7 @@ final class Visitor implements Computed {
                         + String.join(", ", given.stream().map(ParameterOutline::name).toList()) + "));")).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + visitor + " with one routine for each variant.",
-                        List.of(new Evidence(site.beside(common, visitor), 1, 1, "new file")), Check.LANGUAGE),
+                        List.of(site.planned(common, visitor, "the visitor")), Check.LANGUAGE),
                 new Step("Give " + common.simpleName() + " and each variant accept().", elements, Check.LANGUAGE),
                 new Step("Move the arms into " + operation + ", one at a time.",
                         List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")), Check.LANGUAGE),
@@ -99,8 +99,9 @@ final class Visitor implements Computed {
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(2, 8 + 8 * elements.size(), "two calls for each operation, and a type parameter to read");
         List<Evidence> after = new ArrayList<>(List.of(
-                new Evidence(site.beside(common, visitor), 1, 1, "visit routine for the new variant"),
-                new Evidence(site.beside(common, operation), 1, 1, "its answer: " + site.idiom(common).reminds() + " asks for it")));
+                site.kind(common, "the new " + common.simpleName() + ", with accept()"),
+                site.planned(common, visitor, "visit routine for the new variant"),
+                site.planned(common, operation, "its answer: " + site.idiom(common).reminds() + " asks for it")));
         branching.siblings().forEach(place -> after.add(new Evidence(place.file(), place.line(), place.endLine(),
                 "its answer in the visitor made from this chain")));
         return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));

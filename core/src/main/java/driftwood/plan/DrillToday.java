@@ -1,7 +1,8 @@
 package driftwood.plan;
 
 import driftwood.pattern.Site;
-import driftwood.program.TypeOutline;
+import driftwood.program.RoutineOutline;
+import driftwood.smell.Chain;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
@@ -37,33 +38,39 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
     @Override
     public List<Evidence> visitBranching(Detail.Branching branching) {
         List<Evidence> places = new ArrayList<>();
-        site.type(branching.common()).ifPresent(type -> places.add(declaration(type, branching.onTypes())));
-        places.add(here("one more arm here"));
-        branching.siblings().forEach(place -> places.add(at(place, "one more arm")));
+        String variant = newVariant(branching);
+        site.type(branching.common()).ifPresent(type -> places.add(branching.onTypes()
+                ? site.kind(type, "the new " + type.simpleName())
+                : new Evidence(type.file(), type.line(), type.line(), "the new constant of " + type.simpleName())));
+        places.add(here("a branch for " + variant + "; " + forgotten(branching.chain())));
+        branching.siblings().forEach(place -> places.add(at(place, "a branch for " + variant)));
         return places;
     }
 
     @Override
     public List<Evidence> visitLadder(Detail.Ladder ladder) {
-        List<Evidence> places = new ArrayList<>();
-        ladder.ladder().forEach(step -> site.type(step.owner()).ifPresent(type -> places.add(new Evidence(type.file(),
-                step.line(), step.endLine(), "one more parameter, or one more overload beside it"))));
-        ladder.callers().stream().filter(Detail.Caller::isFilling).forEach(each -> places.add(at(each.place(), "one more filler")));
-        return places;
+        RoutineOutline longest = ladder.ladder().get(ladder.ladder().size() - 1);
+        int fills = ladder.optional().size();
+        String fillers = fills == 1 ? ", and fills the other" : fills > 1 ? ", and fills the other " + fills : "";
+        return site.type(ladder.type()).map(type -> List.of(
+                new Evidence(type.file(), type.line(), type.line(), "the field"),
+                new Evidence(type.file(), longest.line(), longest.endLine(), "one more beside the longest, with "
+                        + (longest.parameters().size() + 1) + " parameters: who wants the new part alone calls it" + fillers)))
+                .orElse(List.of(here("one more parameter")));
     }
 
     @Override
     public List<Evidence> visitNothing(Detail.Nothing nothing) {
-        List<Evidence> places = new ArrayList<>();
-        nothing.guards().forEach(each -> places.add(at(each.place(), "a guard like this in each new caller")));
-        nothing.careless().forEach(place -> places.add(at(place, "a guard is missing here already")));
-        return places;
+        return List.of(here("a guard in the new caller: nothing reminds it" + (nothing.careless().isEmpty() ? ""
+                : " (" + nothing.careless().size() + " of " + (nothing.careless().size() + nothing.guards().size()) + " have none today)")));
     }
 
     @Override
     public List<Evidence> visitChoosing(Detail.Choosing choosing) {
-        List<Evidence> places = new ArrayList<>(List.of(here("one more arm here")));
-        choosing.repeats().forEach(place -> places.add(at(place, "one more arm")));
+        List<Evidence> places = new ArrayList<>();
+        site.type(choosing.common()).ifPresent(common -> places.add(site.kind(common, "the new kind of " + common.simpleName())));
+        places.add(here("a branch that creates it; " + forgotten(choosing.chain())));
+        choosing.repeats().forEach(place -> places.add(at(place, "a branch that creates it")));
         return places;
     }
 
@@ -78,9 +85,18 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         return new Evidence(finding.file(), finding.line(), finding.endLine(), note);
     }
 
-    private static Evidence declaration(TypeOutline type, boolean onTypes) {
-        return new Evidence(type.file(), type.line(), type.endLine(), onTypes
-                ? "the new subtype of " + type.simpleName() : "the new constant of " + type.simpleName());
+    private static String newVariant(Detail.Branching branching) {
+        return "the new " + new Added().visitBranching(branching);
+    }
+
+    /** What happens where the branch is left out. */
+    private static String forgotten(Chain chain) {
+        if (chain.otherwise().isEmpty()) {
+            return chain.form() == Chain.Form.MATCH_VALUE ? "forgotten, the switch is not complete" : "forgotten, nothing is done";
+        }
+        Chain.Arm rest = chain.otherwise().get();
+        return rest.work() == Chain.Work.THROWS ? "forgotten, it throws" : rest.does().isEmpty()
+                ? "forgotten, nothing is done" : "forgotten, it gets what all others get: " + rest.does();
     }
 
     private static Evidence at(Place place, String note) {

@@ -14,9 +14,9 @@ import java.util.Optional;
 final class IncrementalJudging {
     private final List<Detector> detectors;
     private final Scan.Options options;
-    private final Scan.Linked linked;
+    private final Linked linked;
 
-    IncrementalJudging(List<Detector> detectors, Scan.Options options, Scan.Linked linked) {
+    IncrementalJudging(List<Detector> detectors, Scan.Options options, Linked linked) {
         this.detectors = detectors;
         this.options = options;
         this.linked = linked;

@@ -9,7 +9,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * What the detectors said of a project, before overlaps are settled, and what it depends on: enough to judge only the
@@ -19,8 +22,9 @@ import java.util.TreeMap;
  * @param digests of the facts of each
  * @param rulings one a detector
  * @param remarks of all files that are judged
+ * @param divided whether several source trees contradict one another
  */
-record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Remarks remarks) {
+record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Remarks remarks, boolean divided) {
     static final Packing<Judged> PACKING = Packing.of(Judged.class);
 
     /** By place; the rest only makes the order certain. */
@@ -36,6 +40,17 @@ record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Re
      * @param asked    hash codes of all that it asked the program about calls and creations
      */
     record Ruling(String smell, List<Verdict> verdicts, int[] asked) {
+
+        /** What it said of some files. */
+        Ruling of(Set<String> files) {
+            return new Ruling(smell, verdicts.stream().filter(each -> files.contains(each.finding().file())).toList(), asked);
+        }
+
+        /** Both together. */
+        Ruling and(Ruling other) {
+            return new Ruling(smell, Stream.concat(verdicts.stream(), other.verdicts.stream()).toList(),
+                    IntStream.concat(IntStream.of(asked), IntStream.of(other.asked)).sorted().distinct().toArray());
+        }
     }
 
     /** A finding without an id, and the patterns that answer it, best first. */

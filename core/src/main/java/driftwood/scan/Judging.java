@@ -1,6 +1,7 @@
 package driftwood.scan;
 
 import driftwood.pattern.Patterns;
+import driftwood.program.Outline;
 import driftwood.program.Program;
 import driftwood.scan.Judged.Ruling;
 import driftwood.scan.Judged.Verdict;
@@ -32,11 +33,11 @@ final class Judging {
     static final String PROJECT = ".";
 
     private final Scan.Options options;
-    private final Scan.Linked linked;
+    private final Linked linked;
     private final Workers workers;
     private final Queue<Unread> failures = new ConcurrentLinkedQueue<>();
 
-    Judging(Scan.Options options, Scan.Linked linked) {
+    Judging(Scan.Options options, Linked linked) {
         this.options = options;
         this.linked = linked;
         this.workers = new Workers("judge", options.threads(), 0);
@@ -57,7 +58,7 @@ final class Judging {
         List<Ruling> rulings = rulings(detectors, Set.of());
         unread.addAll(failures);
         return new Judged(traces.stream().map(each -> each.file().path()).toList(),
-                traces.stream().map(FileStamp::digest).toList(), rulings, new Remarks(leaves, unread));
+                traces.stream().map(FileStamp::digest).toList(), rulings, new Remarks(leaves, unread), !linked.trees().isOne());
     }
 
     /**
@@ -69,13 +70,34 @@ final class Judging {
         if (detectors.isEmpty()) {
             return List.of();
         }
-        Program program = only.isEmpty() ? linked.program() : linked.program().judging(only);
+        List<Ruling> rulings = new ArrayList<>();
+        for (String tree : linked.trees().roots()) {
+            List<Ruling> more = rulings(detectors, tree, only);
+            for (int i = 0; i < more.size(); i++) {
+                if (tree.isEmpty()) {
+                    rulings.add(more.get(i));
+                } else {
+                    rulings.set(i, rulings.get(i).and(more.get(i)));
+                }
+            }
+        }
+        return rulings;
+    }
+
+    /** What they say of the files of one source tree. */
+    private List<Ruling> rulings(List<Detector> detectors, String tree, Set<String> only) {
+        Trees trees = linked.trees();
+        Program whole = linked.program(tree);
+        Set<String> wanted = only.isEmpty() && !trees.isOne() ? whole.outlines().stream().map(Outline::file)
+                .filter(each -> trees.of(each).equals(tree)).collect(Collectors.toSet()) : only;
+        Program program = wanted.isEmpty() ? whole : whole.judging(wanted);
+        Set<String> seen = trees.isOne() ? only : whole.outlines().stream().map(Outline::file).collect(Collectors.toSet());
         Map<String, List<Seen<Object>>> sighted = sightings(detectors.stream().flatMap(each -> each.seers().stream()).map(Seer::key)
-                .collect(Collectors.toSet()), only);
+                .collect(Collectors.toSet()), seen);
         List<Ruling> rulings = new ArrayList<>(Collections.nCopies(detectors.size(), null));
         Sightings sightings = new Sightings(sighted);
         workers.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program, sightings)));
-        return rulings;
+        return trees.isOne() ? rulings : rulings.stream().map(each -> each.of(wanted)).toList();
     }
 
     /** Smells that could not be judged for a reason of our own. */

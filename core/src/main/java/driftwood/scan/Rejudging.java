@@ -30,9 +30,9 @@ final class Rejudging {
 
     private final List<Detector> detectors;
     private final Scan.Options options;
-    private final Scan.Linked linked;
+    private final Linked linked;
 
-    Rejudging(List<Detector> detectors, Scan.Options options, Scan.Linked linked) {
+    Rejudging(List<Detector> detectors, Scan.Options options, Linked linked) {
         this.detectors = detectors;
         this.options = options;
         this.linked = linked;
@@ -41,7 +41,7 @@ final class Rejudging {
     /** What all detectors have to say now; empty where all must be judged anew. @param traces of all files */
     Optional<Judged> after(Judged before, List<FileStamp> traces) {
         if (!before.files().equals(traces.stream().map(each -> each.file().path()).toList())
-                || before.rulings().size() != detectors.size()) {
+                || before.rulings().size() != detectors.size() || before.divided()) {
             return Optional.empty();
         }
         List<FileStamp> changed = new ArrayList<>();
@@ -54,9 +54,9 @@ final class Rejudging {
                 }
             }
         }
-        return Shift.of(changed, file -> linked.program().answersIn(file)).flatMap(shift -> rulings(before.rulings(), shift).map(rulings ->
+        return Shift.of(changed, file -> linked.program("").answersIn(file)).flatMap(shift -> rulings(before.rulings(), shift).map(rulings ->
                 new Judged(before.files(), traces.stream().map(FileStamp::digest).toList(), rulings,
-                        remarks(before.remarks(), changed, shift.files()))));
+                        remarks(before.remarks(), changed, shift.files()), false)));
     }
 
     private static boolean declaresTheSame(FileStamp trace, String before) {

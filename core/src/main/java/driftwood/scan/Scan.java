@@ -4,13 +4,10 @@ import driftwood.history.History;
 import driftwood.pattern.Fit;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Site;
-import driftwood.program.Outline;
 import driftwood.program.Program;
-import driftwood.scan.memory.Facts;
 import driftwood.scan.memory.FileStamp;
 import driftwood.scan.memory.Memory;
 import driftwood.scan.memory.Past;
-import driftwood.scan.memory.Remembered;
 import driftwood.smell.Detector;
 import driftwood.smell.Finding;
 import driftwood.smell.Leave;
@@ -27,7 +24,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.FutureTask;
 import java.util.function.IntConsumer;
-import java.util.function.Supplier;
 
 /**
  * A scan: reads and sees all files in parallel, then links and judges; what an earlier scan came to is recalled where
@@ -100,11 +96,19 @@ public final class Scan {
         }
     }
 
+    /** The programs that the files make. */
+    @FunctionalInterface
+    public interface Programs {
+
+        /** The program around a file. @param file relative path, of any file or none */
+        Program holding(String file);
+    }
+
     /**
      * What a scan found.
      *
      * @param root     the scanned root
-     * @param linked   all files linked, when they are asked for
+     * @param linked   the files linked, when they are asked for
      * @param findings most drag first
      * @param fits     the patterns that answer each finding, best first, by its id
      * @param unread   what could not be read, by file and line
@@ -113,12 +117,17 @@ public final class Scan {
      * @param left     findings that a comment left out
      * @param complaints what is wrong with such comments
      */
-    public record Result(Path root, Supplier<Program> linked, List<Finding> findings, Map<String, List<Fit>> fits,
+    public record Result(Path root, Programs linked, List<Finding> findings, Map<String, List<Fit>> fits,
             List<Unread> unread, List<String> latin, List<Read> files, List<Finding> left, List<Unread> complaints) {
 
-        /** All files linked. */
+        /** All files linked; of several source trees that contradict one another, the first. */
         public Program program() {
-            return linked.get();
+            return linked.holding("");
+        }
+
+        /** The same, its program that of the source tree around a file. */
+        public Result around(String file) {
+            return new Result(root, any -> linked.holding(file), findings, fits, unread, latin, files, left, complaints);
         }
 
         /** Where refactorings of it would take place. */
@@ -172,7 +181,7 @@ public final class Scan {
         unread.addAll(conclusion.unread());
         unread.sort(null);
         List<Finding> left = judged.stream().filter(each -> wanted(each) && leaves.stream().anyMatch(leave -> leave.covers(each))).toList();
-        return new Result(root, linked::wholeProgram, findings, conclusion.fits(), unread,
+        return new Result(root, linked, findings, conclusion.fits(), unread,
                 traces.stream().filter(FileStamp::latin).map(each -> each.file().path()).toList(), traces.stream().map(Scan::read).toList(),
                 left, complaints(leaves, judged));
     }
@@ -194,52 +203,5 @@ public final class Scan {
 
     private boolean wanted(Finding finding) {
         return options.smells().isEmpty() || options.smells().contains(finding.smell());
-    }
-
-    /** The facts of all files and the program they make, each found out once and only when they are needed. */
-    static final class Linked {
-        private final Reading seeing;
-        private final List<FileStamp> traces;
-        private final boolean tests;
-        private List<Facts> facts = List.of();
-        private Optional<Program> program = Optional.empty();
-
-        Linked(Reading seeing, List<FileStamp> traces, boolean tests) {
-            this.seeing = seeing;
-            this.traces = traces;
-            this.tests = tests;
-        }
-
-        synchronized List<Facts> facts() {
-            if (facts.isEmpty()) {
-                facts = seeing.facts(traces);
-            }
-            return facts;
-        }
-
-        synchronized Program program() {
-            if (program.isEmpty()) {
-                List<Outline> outlines = facts().stream().map(each -> tests ? each.outline().judged() : each.outline())
-                        .toList();
-                program = Optional.of(Program.link(outlines));
-            }
-            return program.get();
-        }
-
-        /** The program with all calls and creations at hand, so that nothing of it can be lost later. */
-        synchronized Program wholeProgram() {
-            try {
-                program().outlines().forEach(each -> each.calls().size());
-            } catch (Remembered.Lost e) {
-                seeAgain();
-            }
-            return program();
-        }
-
-        /** Sees all files again, for a memory that is damaged in parts. */
-        synchronized void seeAgain() {
-            facts = seeing.anew(traces);
-            program = Optional.empty();
-        }
     }
 }

@@ -6,9 +6,20 @@ import driftwood.pack.Line;
  * A place that shows a finding, and what is to be seen there.
  *
  * @param file    relative path
- * @param line    first line, counted from 1
+ * @param line    first line, counted from 1; {@link #NONE_YET} in a file that is still to be written
  * @param endLine last line
  * @param note    one clause; never blank
  */
 public record Evidence(String file, @Line int line, @Line int endLine, String note) {
+    /** The line of what is still to be written. */
+    public static final int NONE_YET = 0;
+
+    /** A place in a file that is still to be written. */
+    public static Evidence fresh(String file, String note) {
+        return new Evidence(file, NONE_YET, NONE_YET, note);
+    }
+
+    public boolean isFresh() {
+        return line == NONE_YET;
+    }
 }

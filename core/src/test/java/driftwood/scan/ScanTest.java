@@ -56,6 +56,29 @@ class ScanTest {
         assertThat(after.line()).isEqualTo(before.line() + 3);
     }
 
+    @ParameterizedTest
+    @ValueSource(ints = {2, 7})
+    void copiesOfOneTreeAreJudgedEachByItself(int copies) {
+        for (int i = 0; i < copies; i++) {
+            Given.write(root.resolve("copy" + i + "/quay/Kind.java"), "package quay; enum Kind { A, B }");
+            Given.write(root.resolve("copy" + i + "/quay/Desk.java"), SMELLY.formatted(1).replace("enum Kind { A, B }", ""));
+        }
+        Scan.Result result = scan(1);
+        assertThat(result.findings()).hasSize(copies).extracting(Finding::file).doesNotHaveDuplicates();
+        assertThat(result.findings()).extracting(Finding::message).allMatch(each -> !each.contains("other chain"));
+    }
+
+    @Test
+    void anotherTreeSeesWhatItDoesNotContradict() {
+        Given.write(root.resolve("main/quay/Kind.java"), "package quay; enum Kind { A, B }");
+        Given.write(root.resolve("main/quay/Desk.java"), "package quay; class Desk { }");
+        Given.write(root.resolve("newer/quay/Desk.java"), SMELLY.replace("%d", "").replace("enum Kind { A, B }", ""));
+        Scan.Result result = scan(1);
+        assertThat(result.findings()).extracting(Finding::file).containsExactly("newer/quay/Desk.java");
+        assertThat(result.around("newer/quay/Desk.java").program().type("quay.Kind")).isPresent();
+        assertThat(result.program().type("quay.Desk").orElseThrow().file()).isEqualTo("main/quay/Desk.java");
+    }
+
     @Test
     void equalSymbolsGetDifferentIds() {
         String twice = SMELLY.replace("void log() { }", "").replace("void f(Kind k) {", "void f(Kind k) { switch (k) "

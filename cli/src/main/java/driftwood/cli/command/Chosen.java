@@ -38,6 +38,10 @@ record Chosen(String of, List<String> kept, Surface surface, String file) {
         }
         Chosen chosen = wanted.matches("[a-z]{2}-[0-9a-z]+") ? around(project.finding(wanted, result), result)
                 : named(wanted, project, result);
+        if (result.around(chosen.file()).program() != result.program()) {
+            throw new UsageException(chosen.file() + " is in a source tree of its own: another one has types of the same names. "
+                    + "Say which is meant with --project DIR, the folder of that tree.");
+        }
         if (instead.isEmpty()) {
             return chosen;
         }
@@ -59,7 +63,7 @@ record Chosen(String of, List<String> kept, Surface surface, String file) {
     }
 
     private static Chosen around(Finding finding, Scan.Result result) {
-        return new Chosen(finding.id(), List.of(), Surface.around(finding, result.program()), finding.file());
+        return new Chosen(finding.id(), List.of(), Surface.around(finding, result.around(finding.file()).program()), finding.file());
     }
 
     private static Chosen named(String wanted, Project project, Scan.Result result) {

@@ -50,7 +50,7 @@ public final class DrillCommand implements Command {
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
-        Site site = result.site();
+        Site site = result.around(finding.file()).site();
         console.out().print(new FindingText(site, new Style(console.colour()), console.width(), project.here())
                 .drill(new Planner(site).drill(finding)).stripLeading());
         return ExitCode.FINE;

@@ -78,7 +78,7 @@ public final class ExplainCommand implements Command {
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(wanted, result);
-        Site site = result.site();
+        Site site = result.around(finding.file()).site();
         Planner planner = new Planner(site);
         console.out().print(new FindingText(site, style, console.width(), project.here()).of(finding,
                 Catalogue.smell(finding.smell()).orElseThrow(), planner.drill(finding), planner.candidates(finding)));

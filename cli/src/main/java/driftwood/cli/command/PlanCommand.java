@@ -56,7 +56,7 @@ public final class PlanCommand implements Command {
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
-        Site site = result.site();
+        Site site = result.around(finding.file()).site();
         Plan plan;
         try {
             plan = new Planner(site).plan(finding, Optional.ofNullable(line.getOptionValue("pattern")));

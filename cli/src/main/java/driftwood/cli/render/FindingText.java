@@ -56,7 +56,8 @@ public final class FindingText {
     String places(List<Evidence> places, String home) {
         StringBuilder text = new StringBuilder();
         for (Evidence place : places) {
-            String where = (place.file().equals(home) ? "line " : here.path(place.file()) + ":") + place.line();
+            String where = place.isFresh() ? here.path(place.file()) + " (new)"
+                    : (place.file().equals(home) ? "line " : here.path(place.file()) + ":") + place.line();
             text.append(Paragraph.of(style.dim(Style.safe(where)) + "  " + Style.safe(place.note()), width, 2, 4));
         }
         return text.toString();
@@ -73,6 +74,9 @@ public final class FindingText {
     }
 
     private static String count(List<Evidence> places) {
+        if (places.isEmpty()) {
+            return "nothing to edit";
+        }
         int files = Drill.files(places);
         return places.size() + (places.size() == 1 ? " place in " : " places in ") + files
                 + (files == 1 ? " file" : " files");
