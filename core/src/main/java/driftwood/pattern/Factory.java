@@ -5,6 +5,7 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Place;
@@ -30,7 +31,7 @@ final class Factory implements Computed {
             return Optional.empty();
         }
         Set<String> types = new HashSet<>(Set.of(choosing.chain().within()));
-        choosing.repeats().forEach(place -> types.add(place.symbol().split("#")[0]));
+        choosing.repeats().forEach(place -> types.add(Symbol.of(place.symbol()).type()));
         return Optional.of(new Fit(key(), types.size() == 1 ? 0.45 : 0.62 + 0.04 * Math.min(5, types.size()),
                 types.size() == 1 ? "one type decides; an object for it is more than is needed"
                         : types.size() + " types make the same decision: one factory can make it for all of them"));

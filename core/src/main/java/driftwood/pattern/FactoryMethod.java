@@ -7,6 +7,7 @@ import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Choosing;
@@ -50,7 +51,7 @@ final class FactoryMethod implements Computed {
 
     private Fit fitChoice(Choosing choosing) {
         Set<String> types = new HashSet<>(Set.of(choosing.chain().within()));
-        choosing.repeats().forEach(place -> types.add(place.symbol().split("#")[0]));
+        choosing.repeats().forEach(place -> types.add(Symbol.of(place.symbol()).type()));
         return new Fit(key(), types.size() == 1 ? 0.68 : 0.5, types.size() == 1
                 ? "the decision is needed in one type: a routine of its own is enough"
                 : "one routine can decide for all " + types.size() + " types, if one of them may own it");

@@ -6,6 +6,7 @@ import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Reaction;
@@ -29,7 +30,7 @@ final class NullObject implements Computed {
     }
 
     static Optional<TypeOutline> abstraction(Nothing nothing, Program program) {
-        return program.type(nothing.source().split("#")[0])
+        return program.type(Symbol.of(nothing.source()).type())
                 .flatMap(owner -> program.resolve(new TypeRef(nothing.yields()), owner));
     }
 

@@ -7,6 +7,7 @@ import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detail.Place;
@@ -44,8 +45,7 @@ final class OptionalValue implements Computed {
                 new Role("caller", nothing.guards().size() + nothing.careless().size() + " places", true));
         List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
         Edit edit = new Edit(finding.file(), site.lines(finding.file()));
-        site.type(nothing.source().split("#")[0]).ifPresent(owner -> owner.routines().stream()
-                .filter(each -> each.symbol().equals(nothing.source())).findFirst()
+        site.type(Symbol.of(nothing.source()).type()).ifPresent(owner -> owner.routine(nothing.source())
                 .ifPresent(each -> edit.insertAtEnd(owner.endLine(), wrapper(each, optional(site.lines(finding.file()))))));
         List<Step> steps = List.of(
                 new Step("Add a second routine that gives an optional value, calling the old one.",

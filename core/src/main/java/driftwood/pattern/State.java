@@ -5,6 +5,7 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
@@ -36,7 +37,7 @@ final class State implements Computed {
         }
         boolean moves = chain.arms().stream().anyMatch(arm -> arm.stored().stream()
                 .anyMatch(each -> each.name().equals(chain.subject().word())));
-        long own = branching.siblings().stream().filter(place -> place.symbol().startsWith(chain.within() + "#")).count();
+        long own = branching.siblings().stream().filter(place -> Symbol.of(place.symbol()).type().equals(chain.within())).count();
         double score = 0.46 + (moves ? 0.12 : 0) + 0.06 * Math.min(4, own);
         return Optional.of(new Fit(key(), score, chain.subject().text() + " is the object's own, changing condition"
                 + (own > 0 ? ", and " + (own + 1) + " of its routines branch on it" : "")));

@@ -148,7 +148,6 @@ final class Strategy implements Computed {
 
     /** Used by patterns that keep the routine's parameters. */
     static Optional<RoutineOutline> routineOf(Chain chain, Program program) {
-        return program.type(chain.within()).flatMap(type -> type.routines().stream()
-                .filter(each -> each.symbol().equals(chain.routine())).findFirst());
+        return program.type(chain.within()).flatMap(type -> type.routine(chain.routine()));
     }
 }

@@ -2,6 +2,7 @@ package driftwood.plan;
 
 import driftwood.pattern.Site;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.smell.Chain;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
@@ -123,7 +124,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
         @Override
         public String visitNothing(Detail.Nothing nothing) {
-            return "caller of " + nothing.source().substring(nothing.source().indexOf('#') + 1);
+            return "caller of " + Symbol.of(nothing.source()).local();
         }
 
         @Override

@@ -6,7 +6,7 @@ import driftwood.tree.LiteralKind;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
-import driftwood.tree.Other;
+import driftwood.tree.Named;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -56,10 +56,9 @@ public record Argument(Kind kind, String name, String keyword, String owner) {
         if (node instanceof Call call && call.arguments().isEmpty()) {
             return new Argument(Kind.NAME, call.name().intern(), "", call.receiver().map(Argument::owner).orElse(""));
         }
-        if (node instanceof Other other && other.what().startsWith(Other.NAMED)) {
-            Argument passed = of(other.parts().get(0));
-            return new Argument(passed.kind(), passed.name(), other.what().substring(Other.NAMED.length()).intern(),
-                    passed.owner());
+        if (node instanceof Named named) {
+            Argument passed = of(named.value());
+            return new Argument(passed.kind(), passed.name(), named.name(), passed.owner());
         }
         return OTHER;
     }

@@ -24,7 +24,7 @@ public final class Fields {
 
         /** Symbol in the form {@code quay.Office#berths}. */
         public String symbol() {
-            return owner.name() + "#" + field.map(FieldOutline::name).orElse(constant);
+            return Symbol.member(owner.name(), field.map(FieldOutline::name).orElse(constant));
         }
     }
 

@@ -31,19 +31,19 @@ final class ForeignMembers {
     }
 
     /** The type that a step on a foreign type leads to, in terms of the same scope. */
-    static Optional<TypeRef> step(TypeRef type, String step) {
-        if (step.equals(Trail.ELEMENT)) {
+    static Optional<TypeRef> step(TypeRef type, Step step) {
+        if (step.equals(Step.ELEMENT)) {
             return element(type);
         }
         List<TypeRef> arguments = type.arguments();
         if (arguments.isEmpty()) {
             return Optional.empty();
         }
-        String name = Trail.nameOf(step);
+        String name = step.name();
         if (arguments.size() == 2) {
             return ofPair(type, name, arguments);
         }
-        if (OF_ELEMENT.contains(name) && Trail.argumentsOf(step) >= 0) {
+        if (OF_ELEMENT.contains(name) && step instanceof Step.Invoke) {
             return Optional.of(arguments.get(0));
         }
         return SAME.contains(name) ? Optional.of(new TypeRef("Collection<" + arguments.get(0).text() + ">"))

@@ -75,7 +75,7 @@ public final class Program {
         boolean open = call.isCall() && call.start() != Trail.Start.MODULE
                 && type(within).filter(type -> fileOf(type).language().isDuckTyped()).isPresent();
         return !open ? List.of() : types.routines(call.lastName()).stream()
-                .filter(each -> !each.isConstructor() && each.takes(Trail.argumentsOf(call.last()))).toList();
+                .filter(each -> !each.isConstructor() && each.takes(call.arguments())).toList();
     }
 
     /** The one type of the project that can answer a call, where types are not declared; empty where several can. */

@@ -80,15 +80,8 @@ public record RoutineOutline(String owner, String name, RoutineKind kind, Traits
     }
 
     static String symbol(String owner, String name, List<ParameterOutline> parameters) {
-        StringBuilder text = new StringBuilder(owner).append('#').append(name).append('(');
-        for (int i = 0; i < parameters.size(); i++) {
-            TypeRef type = parameters.get(i).type();
-            text.append(i == 0 ? "" : ",").append(type.isPresent() ? type.simpleName() : parameters.get(i).name());
-            if (parameters.get(i).type().isArray()) {
-                text.append("[]");
-            }
-        }
-        return text.append(')').toString();
+        return Symbol.routine(owner, name, parameters.stream().map(each -> each.type().isPresent()
+                ? each.type().simpleName() + (each.type().isArray() ? "[]" : "") : each.name()).toList());
     }
 
     /** Whether a call with so many arguments can mean this routine. */

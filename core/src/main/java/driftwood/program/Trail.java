@@ -3,19 +3,20 @@ package driftwood.program;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /**
  * The way to a value, as far as one file can tell: where it starts and the members taken from there. The linked
  * program walks it to find the value's type. Locals are already replaced by their declared types or by the trails
- * of their initial values, so that {@code var b = office.berth(4); b.dues()} gives {@code office, berth/1, dues/0}.
+ * of their initial values, so that {@code var b = office.berth(4); b.dues()} begins at the name {@code office} and takes two
+ * calls.
  *
  * @param start what the trail starts from
  * @param head  the type's text for TYPED and CREATED, the name for NAME, else empty
- * @param steps {@code "name"} for a member, {@code "name/2"} for a call with two arguments, {@code "[]"} for an element,
- *              {@code ":Berth"} where a local of that declared type holds the value so far
+ * @param steps taken from there, in order
  */
-public record Trail(Start start, String head, List<String> steps) {
+public record Trail(Start start, String head, List<Step> steps) {
 
     /** What a trail can start from. */
     public enum Start {
@@ -43,10 +44,6 @@ public record Trail(Start start, String head, List<String> steps) {
             Pattern.compile("append|add|extend|insert|update|remove|discard|pop|push|put|get|write|read|close");
     /** Nobody asks where a longer chain leads. */
     public static final int LONGEST = 48;
-    /** The element of a collection or array. */
-    public static final String ELEMENT = "[]";
-    /** Begins a step that only declares the type of the value so far. */
-    public static final String HELD = ":";
     /** A value nothing is known of. */
     public static final Trail UNKNOWN = new Trail(Start.UNKNOWN, "", List.of());
     /** The object itself. */
@@ -72,19 +69,19 @@ public record Trail(Start start, String head, List<String> steps) {
     }
 
     /** This trail and one step more. */
-    public Trail then(String step) {
+    public Trail then(Step step) {
         if (start == Start.UNKNOWN || steps.size() >= LONGEST) {
             return UNKNOWN;
         }
-        List<String> more = new ArrayList<>(steps.size() + 1);
+        List<Step> more = new ArrayList<>(steps.size() + 1);
         more.addAll(steps);
-        more.add(step.intern());
+        more.add(step);
         return new Trail(start, head, List.copyOf(more));
     }
 
     /** This trail and a call. @param arguments how many the call has */
     public Trail thenCall(String name, int arguments) {
-        return then(name + "/" + arguments);
+        return then(Step.invoke(name, arguments));
     }
 
     public boolean isKnown() {
@@ -93,13 +90,13 @@ public record Trail(Start start, String head, List<String> steps) {
 
     /** The same value, held by a local of a declared type. */
     public Trail heldAs(TypeRef type) {
-        return type.isPresent() ? then(HELD + type.text()) : this;
+        return type.isPresent() ? then(Step.heldAs(type.text())) : this;
     }
 
     /** The value before locals of declared type held it. */
     public Trail unheld() {
         int end = steps.size();
-        while (end > 0 && steps.get(end - 1).startsWith(HELD)) {
+        while (end > 0 && steps.get(end - 1) instanceof Step.HeldAs) {
             end--;
         }
         return end == steps.size() ? this : new Trail(start, head, steps.subList(0, end));
@@ -112,35 +109,26 @@ public record Trail(Start start, String head, List<String> steps) {
 
     /** Whether the last step is a call. */
     public boolean isCall() {
-        return !steps.isEmpty() && steps.get(steps.size() - 1).indexOf('/') > 0;
+        return last().filter(Step.Invoke.class::isInstance).isPresent();
     }
 
-    /** The last step, or the head where there are no steps. */
-    public String last() {
-        return steps.isEmpty() ? head : steps.get(steps.size() - 1);
+    /** The last step; empty where there are none. */
+    public Optional<Step> last() {
+        return steps.isEmpty() ? Optional.empty() : Optional.of(steps.get(steps.size() - 1));
     }
 
-    /** The name in the last step, without the number of arguments. */
+    /** The name in the last step, or the head where there are no steps. */
     public String lastName() {
-        String last = last();
-        int slash = last.indexOf('/');
-        return slash > 0 ? last.substring(0, slash) : last;
+        return last().map(Step::name).orElse(head);
+    }
+
+    /** With how many arguments the call that it ends in is made; -1 where it ends in none. */
+    public int arguments() {
+        return last().map(each -> each instanceof Step.Invoke call ? call.arguments() : -1).orElse(-1);
     }
 
     /** The trail without its last step. */
     public Trail owner() {
         return steps.isEmpty() ? UNKNOWN : new Trail(start, head, steps.subList(0, steps.size() - 1));
-    }
-
-    /** The name of a call step. */
-    public static String nameOf(String step) {
-        int slash = step.indexOf('/');
-        return slash > 0 ? step.substring(0, slash) : step;
-    }
-
-    /** The number of arguments of a call step, -1 for any other. */
-    public static int argumentsOf(String step) {
-        int slash = step.indexOf('/');
-        return slash > 0 ? Integer.parseInt(step.substring(slash + 1)) : -1;
     }
 }

@@ -63,6 +63,11 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         return fields.stream().filter(field -> field.name().equals(wanted)).findFirst();
     }
 
+    /** Its own routine of that symbol. */
+    public Optional<RoutineOutline> routine(String symbol) {
+        return routines.stream().filter(each -> each.symbol().equals(symbol)).findFirst();
+    }
+
     public List<RoutineOutline> constructors() {
         return routines.stream().filter(RoutineOutline::isConstructor).toList();
     }

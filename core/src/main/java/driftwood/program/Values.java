@@ -62,7 +62,7 @@ final class Values {
             }
             try {
                 known = start(trail, scope);
-                for (String step : trail.steps()) {
+                for (Step step : trail.steps()) {
                     known = step(known, step, scope);
                 }
             } finally {
@@ -78,7 +78,7 @@ final class Values {
     }
 
     Optional<Fields.Found> fieldAt(Trail trail, TypeOutline scope) {
-        if (trail.isCall() || !trail.isKnown() || trail.last().equals(Trail.ELEMENT)) {
+        if (trail.isCall() || !trail.isKnown() || trail.last().filter(Step.ELEMENT::equals).isPresent()) {
             return Optional.empty();
         }
         if (trail.steps().isEmpty()) {
@@ -86,7 +86,7 @@ final class Values {
         }
         Trail owner = trail.owner();
         Place place = walk(owner, scope);
-        return place.named().or(() -> project(place.value())).flatMap(found -> fields.in(found, trail.last()));
+        return place.named().or(() -> project(place.value())).flatMap(found -> fields.in(found, trail.lastName()));
     }
 
 
@@ -96,7 +96,7 @@ final class Values {
         }
         Trail owner = call.owner().unheld();
         String name = call.lastName();
-        int arguments = Trail.argumentsOf(call.last());
+        int arguments = call.arguments();
         boolean implied = program.fileOf(scope).language().hasImpliedSelf();
         // driftwood: leave type-switch because where a call starts only decides in which scope its name is looked up
         if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty() && implied) {
@@ -201,9 +201,9 @@ final class Values {
                 .map(value -> new Place(Optional.of(value), Optional.empty(), "")).orElse(Place.NOWHERE);
     }
 
-    private Place step(Place place, String step, TypeOutline scope) {
-        if (step.startsWith(Trail.HELD)) {
-            return Place.at(new TypeRef(step.substring(1)), scope);
+    private Place step(Place place, Step step, TypeOutline scope) {
+        if (step instanceof Step.HeldAs held) {
+            return Place.at(new TypeRef(held.type()), scope);
         }
         if (place.value().isPresent()) {
             ValueType value = place.value().get();
@@ -214,44 +214,44 @@ final class Values {
         }
         if (place.named().isPresent()) {
             TypeOutline type = place.named().get();
-            if (step.equals("this") || step.equals("super")) {
+            if (step.name().equals("this") || step.name().equals("super")) {
                 return Place.at(type);
             }
             return member(type, step, Optional.empty());
         }
-        if (!place.prefix().isEmpty() && step.indexOf('/') < 0) {
-            String longer = place.prefix() + "." + step;
+        if (!place.prefix().isEmpty() && step instanceof Step.Get part) {
+            String longer = place.prefix() + "." + part.name();
             return program.type(longer).map(Place::named)
                     .orElseGet(() -> new Place(Optional.empty(), Optional.empty(), longer));
         }
         return Place.NOWHERE;
     }
 
-    private Place member(TypeOutline type, String step, Optional<ValueType> receiver) {
-        int arguments = Trail.argumentsOf(step);
-        if (arguments >= 0) {
-            List<RoutineOutline> found = routines(type, Trail.nameOf(step), arguments);
+    private Place member(TypeOutline type, Step step, Optional<ValueType> receiver) {
+        String name = step.name();
+        if (step instanceof Step.Invoke call) {
+            List<RoutineOutline> found = routines(type, name, call.arguments());
             if (found.isEmpty()) {
-                return component(type, step).orElse(Place.NOWHERE);
+                return component(type, call).orElse(Place.NOWHERE);
             }
             RoutineOutline routine = found.get(0);
             return routine.typeParameters().contains(routine.returns().name()) ? Place.NOWHERE
                     : substituted(routine.returns(), program.type(routine.owner()).orElse(type), receiver);
         }
-        return fields.in(type, step).map(field -> field.field().isPresent()
+        return fields.in(type, name).map(field -> field.field().isPresent()
                         ? substituted(ofField(field), receiver) : ofField(field))
-                .or(() -> property(type, step)).or(() -> names.type(step, type).map(Place::named)).orElse(Place.NOWHERE);
+                .or(() -> property(type, name)).or(() -> names.type(name, type).map(Place::named)).orElse(Place.NOWHERE);
     }
 
     /** A routine that is read like a field. */
-    private Optional<Place> property(TypeOutline type, String step) {
-        return routines(type, step, 0).stream().filter(each -> each.traits().has(Mark.ACCESSOR)).findFirst()
+    private Optional<Place> property(TypeOutline type, String name) {
+        return routines(type, name, 0).stream().filter(each -> each.traits().has(Mark.ACCESSOR)).findFirst()
                 .map(each -> Place.at(each.returns(), program.type(each.owner()).orElse(type)));
     }
 
     /** A record's accessor that is not written out. */
-    private Optional<Place> component(TypeOutline type, String step) {
-        return step.endsWith("/0") ? fields.in(type, Trail.nameOf(step)).filter(found -> found.field().isPresent())
+    private Optional<Place> component(TypeOutline type, Step.Invoke call) {
+        return call.arguments() == 0 ? fields.in(type, call.name()).filter(found -> found.field().isPresent())
                 .map(this::ofField) : Optional.empty();
     }
 

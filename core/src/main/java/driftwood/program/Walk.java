@@ -47,7 +47,7 @@ public abstract class Walk extends Whereabouts {
         if (loop.kind() == LoopKind.EACH && loop.header().size() == 2 && loop.header().get(0) instanceof Local local) {
             scan(loop.header().get(1));
             declare(local.name(), local.type().isPresent() ? Trail.typed(local.type())
-                    : trail(loop.header().get(1)).then(Trail.ELEMENT));
+                    : trail(loop.header().get(1)).then(Step.ELEMENT));
             scan(loop.body());
         } else {
             visitNode(loop);
@@ -98,7 +98,7 @@ public abstract class Walk extends Whereabouts {
         if (held.start() == Trail.Start.TYPED && held.steps().isEmpty()) {
             return new TypeRef(held.head());
         }
-        return held.last().startsWith(Trail.HELD) ? new TypeRef(held.last().substring(1)) : TypeRef.NONE;
+        return held.last().filter(Step.HeldAs.class::isInstance).map(each -> new TypeRef(((Step.HeldAs) each).type())).orElse(TypeRef.NONE);
     }
 
     private static Trail typed(Trail held) {
@@ -146,7 +146,7 @@ public abstract class Walk extends Whereabouts {
 
         @Override
         public Trail visitMember(Member member) {
-            return member.receiver().accept(this).then(member.name());
+            return member.receiver().accept(this).then(Step.get(member.name()));
         }
 
         @Override
@@ -168,7 +168,7 @@ public abstract class Walk extends Whereabouts {
 
         @Override
         public Trail visitIndex(Index index) {
-            return index.receiver().accept(this).then(Trail.ELEMENT);
+            return index.receiver().accept(this).then(Step.ELEMENT);
         }
 
         @Override

@@ -116,7 +116,7 @@ public abstract class Whereabouts extends TreeScanner {
 
     @Override
     public Void visitField(Field field) {
-        members.push(new Place(type() + "#" + field.name()));
+        members.push(new Place(Symbol.member(type(), field.name())));
         visitNode(field);
         members.pop();
         return null;

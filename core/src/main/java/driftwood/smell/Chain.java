@@ -1,6 +1,7 @@
 package driftwood.smell;
 
 import driftwood.pack.Line;
+import driftwood.program.Symbol;
 import driftwood.program.Trail;
 import java.util.List;
 import java.util.Optional;
@@ -136,8 +137,6 @@ public record Chain(String within, String routine, @Line int line, @Line int end
 
     /** Name of the routine around, without type and parameters; that of the field in an initialiser. */
     public String routineName() {
-        int hash = routine.indexOf('#');
-        int open = routine.indexOf('(');
-        return hash < 0 ? "" : routine.substring(hash + 1, open < 0 ? routine.length() : open);
+        return Symbol.of(routine).member();
     }
 }

@@ -19,7 +19,7 @@ public record Evidence(String file, @Line int line, @Line int endLine, String no
         return new Evidence(file, NONE_YET, NONE_YET, note);
     }
 
-    public boolean isFresh() {
+    public boolean toBeWritten() {
         return line == NONE_YET;
     }
 }

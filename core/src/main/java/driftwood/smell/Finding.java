@@ -4,6 +4,7 @@ import driftwood.history.Churn;
 import driftwood.history.History;
 import driftwood.pack.Line;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import java.util.Comparator;
 import java.util.List;
@@ -69,7 +70,6 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
 
     /** Qualified name of the type the place is in. */
     public String type() {
-        int hash = symbol.indexOf('#');
-        return hash < 0 ? symbol : symbol.substring(0, hash);
+        return Symbol.of(symbol).type();
     }
 }

@@ -10,7 +10,7 @@ public sealed interface Node permits Unit, Import, TypeDeclaration, EnumConstant
         Local, If, Match, Arm, Loop, Return, Throw, Try,
         Jump, Evaluate, Name, Member, Call, Creation, Literal, Binary,
         Unary, Assignment, TypeTest, NullTest, EqualityTest, Cast, Conditional, Lambda,
-        Index, Absent, Other {
+        Index, Absent, Named, Sequence, Unpacked, Empty, Assertion, Yield, Other {
 
     /** Offset of the first character. */
     int start();

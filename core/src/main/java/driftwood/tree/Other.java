@@ -8,16 +8,12 @@ import java.util.function.Consumer;
  *
  * <pre>{@code
  * synchronized (lock) { ... }   // Java
- * with lock: ...   # Python
+ * await tide       # Python
  * }</pre>
  *
  * @param what the grammar's own name for it
  */
 public record Other(int start, int end, String what, List<Node> parts) implements Node {
-    /** Begins the name of a node that passes its only part by the name of a parameter: {@code depth=4}. */
-    public static final String NAMED = "named ";
-
-
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {
         return visitor.visitOther(this);

@@ -149,4 +149,28 @@ public interface TreeVisitor<R> {
     default R visitOther(Other node) {
         return visitNode(node);
     }
+
+    default R visitNamed(Named node) {
+        return visitNode(node);
+    }
+
+    default R visitSequence(Sequence node) {
+        return visitNode(node);
+    }
+
+    default R visitUnpacked(Unpacked node) {
+        return visitNode(node);
+    }
+
+    default R visitEmpty(Empty node) {
+        return visitNode(node);
+    }
+
+    default R visitAssertion(Assertion node) {
+        return visitNode(node);
+    }
+
+    default R visitYield(Yield node) {
+        return visitNode(node);
+    }
 }

@@ -91,7 +91,7 @@ class OutlineTest {
     @ParameterizedTest(name = "{0}")
     @MethodSource("trails")
     void aCallKnowsTheWayToItsReceiver(String body, Trail.Start start, String head, List<String> steps) {
-        assertThat(call("go", body).trail()).isEqualTo(new Trail(start, head, steps));
+        assertThat(call("go", body).trail()).isEqualTo(new Trail(start, head, steps.stream().map(each -> Step.ofKey(each).orElseThrow()).toList()));
     }
 
     @ParameterizedTest(name = "{0} is {1}")
@@ -115,18 +115,18 @@ class OutlineTest {
 
     @Test
     void anUnknownTrailStaysUnknown() {
-        assertThat(Trail.UNKNOWN.then("a").thenCall("b", 2)).isSameAs(Trail.UNKNOWN);
+        assertThat(Trail.UNKNOWN.then(Step.get("a")).thenCall("b", 2)).isSameAs(Trail.UNKNOWN);
         assertThat(Trail.UNKNOWN.isKnown()).isFalse();
     }
 
     @Test
     void trailsTellTheirLastStep() {
-        Trail trail = Trail.name("office").then("desk").thenCall("open", 2).heldAs(new TypeRef("Door"));
+        Trail trail = Trail.name("office").then(Step.get("desk")).thenCall("open", 2).heldAs(new TypeRef("Door"));
         assertThat(trail.unheld().isCall()).isTrue();
         assertThat(trail.unheld().lastName()).isEqualTo("open");
-        assertThat(Trail.argumentsOf("open/2")).isEqualTo(2);
-        assertThat(Trail.argumentsOf("desk")).isEqualTo(-1);
-        assertThat(trail.unheld().owner()).isEqualTo(Trail.name("office").then("desk"));
+        assertThat(trail.unheld().arguments()).isEqualTo(2);
+        assertThat(trail.unheld().owner().arguments()).isEqualTo(-1);
+        assertThat(trail.unheld().owner()).isEqualTo(Trail.name("office").then(Step.get("desk")));
         assertThat(trail.heldAs(TypeRef.NONE)).isSameAs(trail);
     }
 }

@@ -39,9 +39,9 @@ class ScopesTest {
         scopes.open();
         scopes.declare("tide", Trail.name("low"));
         scopes.open();
-        scopes.replace("tide", held -> held.then("risen"));
+        scopes.replace("tide", held -> held.then(Step.get("risen")));
         scopes.close();
-        assertThat(scopes.of("tide")).isEqualTo(Trail.name("low").then("risen"));
+        assertThat(scopes.of("tide")).isEqualTo(Trail.name("low").then(Step.get("risen")));
     }
 
     @Test

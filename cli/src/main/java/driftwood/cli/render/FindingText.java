@@ -56,7 +56,7 @@ public final class FindingText {
     String places(List<Evidence> places, String home) {
         StringBuilder text = new StringBuilder();
         for (Evidence place : places) {
-            String where = place.isFresh() ? here.path(place.file()) + " (new)"
+            String where = place.toBeWritten() ? here.path(place.file()) + " (new)"
                     : (place.file().equals(home) ? "line " : here.path(place.file()) + ":") + place.line();
             text.append(Paragraph.of(style.dim(Style.safe(where)) + "  " + Style.safe(place.note()), width, 2, 4));
         }

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.slip.Coverage;
 import driftwood.behaviour.slip.Notices;
 import driftwood.behaviour.view.Queries;
+import driftwood.program.Symbol;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -137,12 +138,12 @@ public record Recording(String format, String of, List<String> kept, List<String
 
         /** The type of what is called. */
         public String owner() {
-            return routine.substring(0, Math.max(0, routine.indexOf('#')));
+            return Symbol.of(routine).type();
         }
 
         /** The name of what is called; "new" for a construction. */
         public String member() {
-            return routine.substring(routine.indexOf('#') + 1).replaceAll("\\(.*", "");
+            return Symbol.of(routine).member();
         }
 
         /** How much there is to read in its inputs; the smallest differing case is shown first. */

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.recording.Recording.Step;
+import driftwood.program.Symbol;
 import driftwood.store.Folder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -57,7 +58,7 @@ public final class Recordings {
         }
         List<Case> cases = new ArrayList<>();
         for (Case each : recording.cases()) {
-            if (each.routine() == null || each.routine().indexOf('#') < 0 || each.id() == null) {
+            if (each.routine() == null || Symbol.of(each.routine()).member().isEmpty() || each.id() == null) {
                 throw new IOException(file + " is damaged: case " + each.id() + " has no id or no routine");
             }
             cases.add(plain(each));

@@ -11,6 +11,7 @@ import driftwood.behaviour.view.Ways;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.store.Folder;
 import driftwood.tree.RoutineKind;
@@ -111,14 +112,14 @@ public final class ChosenWays {
                 step.make() == null ? null : applied(step.make()), (ObjectNode) applied(step.given()))).toList();
         String now = now(each.owner(), each.member());
         String routine = now.equals(each.member()) ? each.routine()
-                : each.owner() + "#" + now + each.routine().substring(each.owner().length() + 1 + each.member().length());
+                : Symbol.of(each.routine()).named(now).text();
         return new Case(each.id(), routine, applied(each.on()), before, (ObjectNode) applied(each.given()),
                 each.outcome(), each.varies(), each.anyOrder());
     }
 
     /** What a routine is called now. */
     private String now(String owner, String name) {
-        Renamed renamed = routines.get(owner + "#" + name);
+        Renamed renamed = routines.get(Symbol.member(owner, name));
         return renamed == null || renamed.now() == null || renamed.now().isBlank() ? name : renamed.now().replaceAll("\\(.*", "").strip();
     }
 
@@ -194,7 +195,7 @@ public final class ChosenWays {
                 .sorted(Comparator.comparing(each -> !each.parameters().stream().map(ParameterOutline::name).toList().equals(given)))
                 .map(each -> each.name() + "(" + String.join(", ", each.parameters().stream().map(ParameterOutline::name).toList()) + ")")
                 .distinct().toList();
-        String was = type.name() + "#" + step.call();
+        String was = Symbol.member(type.name(), step.call());
         if (!choices.isEmpty() && !routines.containsKey(was)) {
             routines.put(was, new Renamed(was, choices, ""));
             asked = true;

@@ -62,7 +62,7 @@ public final class Scripts {
                 add(of, target, routine(target, step.call(), step.given(), alive), step.given(), steps, alive);
             }
         }
-        if (!each.routine().endsWith("#new")) {
+        if (!each.member().equals("new")) {
             add(bound ? Script.THIS : "", type, observed(type, each, alive), each.given(), steps, alive);
         }
         return new Script(each.id(), receiver, steps);
@@ -104,7 +104,7 @@ public final class Scripts {
     }
 
     private RoutineOutline exact(TypeOutline type, String symbol) {
-        return type.routines().stream().filter(each -> each.symbol().equals(symbol)).findFirst().orElse(null);
+        return type.routine(symbol).orElse(null);
     }
 
     /** By name and the names of the parameters; failing that, by name and number. Inherited ones count. */

@@ -3,6 +3,7 @@ package driftwood.behaviour.run;
 import driftwood.behaviour.recording.Recording;
 import driftwood.program.Outline;
 import driftwood.program.Program;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.source.Language;
 import java.io.IOException;
@@ -86,7 +87,7 @@ public final class Runtimes {
 
     /** The language of what a recording observes; that of the platform where nothing of it is left. */
     public static Language languageOf(Recording recording, Program program) {
-        return recording.surface().stream().map(symbol -> program.type(symbol.substring(0, Math.max(0, symbol.indexOf('#')))))
+        return recording.surface().stream().map(symbol -> program.type(Symbol.of(symbol).type()))
                 .flatMap(Optional::stream).map(type -> program.fileOf(type).language()).findFirst()
                 .orElseGet(() -> Language.all().stream().filter(Language::isOnTheJvm).findFirst().orElseThrow());
     }

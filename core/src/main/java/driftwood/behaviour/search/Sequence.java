@@ -1,5 +1,6 @@
 package driftwood.behaviour.search;
 
+import driftwood.program.Symbol;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -32,7 +33,7 @@ record Sequence(JsonNode on, List<Step> steps, String symbol) {
     }
 
     Case told() {
-        boolean construction = symbol.endsWith("#new");
+        boolean construction = Symbol.of(symbol).member().equals("new");
         return Case.fresh(symbol, on, construction ? steps : steps.subList(0, steps.size() - 1),
                 construction ? null : steps.get(steps.size() - 1).given());
     }

@@ -9,6 +9,7 @@ import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.recording.Recording.Step;
 import driftwood.behaviour.replay.Assembly;
 import driftwood.program.Program;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import java.util.ArrayList;
 import java.util.List;
@@ -84,19 +85,19 @@ public final class Sequences {
 
     /** Each routine is as likely as the other, however many arguments it has. */
     private Optional<Word> word(Sequence one) {
-        Map<String, List<Word>> known = words.of(one.symbol().substring(0, one.symbol().indexOf('#')), one.on() != null);
+        Map<String, List<Word>> known = words.of(Symbol.of(one.symbol()).type(), one.on() != null);
         return known.isEmpty() ? Optional.empty() : Optional.of(any(known.get(any(List.copyOf(known.keySet())))));
     }
 
     private Sequence extended(Sequence one) {
         Optional<Word> word = word(one);
-        return word.isEmpty() || one.steps().size() >= LONGEST || one.symbol().endsWith("#new") ? one
+        return word.isEmpty() || one.steps().size() >= LONGEST || Symbol.of(one.symbol()).member().equals("new") ? one
                 : one.ending(new Word(word.get().symbol(), aliased(word.get().step(), one, one.steps().size())));
     }
 
     /** One call more, at the end or on the way; now and then one that is there already. */
     private Sequence called(Sequence one) {
-        if (one.symbol().endsWith("#new") || one.steps().size() >= LONGEST) {
+        if (Symbol.of(one.symbol()).member().equals("new") || one.steps().size() >= LONGEST) {
             return one;
         }
         if (random.nextInt(2) == 0) {
@@ -236,15 +237,15 @@ public final class Sequences {
     }
 
     private Optional<TypeOutline> gives(Sequence one, Step step) {
-        String owner = one.symbol().substring(0, one.symbol().indexOf('#'));
-        return words.of(owner, one.on() != null).keySet().stream().filter(symbol -> symbol.startsWith(owner + "#" + step.call() + "("))
+        String owner = Symbol.of(one.symbol()).type();
+        return words.of(owner, one.on() != null).keySet().stream().filter(symbol -> Symbol.of(symbol).type().equals(owner) && Symbol.of(symbol).member().equals(step.call()))
                 .findFirst().flatMap(words::given).filter(type -> !type.name().equals(owner));
     }
 
     /** A call on what was handed in or given back, then one more on the receiver, to see what that did. */
     private Sequence onOthers(Sequence one) {
         List<Alive> alive = alive(one);
-        if (alive.isEmpty() || one.symbol().endsWith("#new")) {
+        if (alive.isEmpty() || Symbol.of(one.symbol()).member().equals("new")) {
             return extended(one);
         }
         Alive chosen = any(alive);
@@ -265,15 +266,15 @@ public final class Sequences {
 
     /** A second object of the type, made before the first is used, with a call or two of its own. */
     private Sequence beside(Sequence one) {
-        String owner = one.symbol().substring(0, one.symbol().indexOf('#'));
+        String owner = Symbol.of(one.symbol()).type();
         boolean already = one.steps().stream().anyMatch(each -> each.make() != null);
-        if (one.on() == null || already || one.symbol().endsWith("#new") && !one.steps().isEmpty()) {
+        if (one.on() == null || already || Symbol.of(one.symbol()).member().equals("new") && !one.steps().isEmpty()) {
             return one;
         }
         List<JsonNode> known = words.receivers(owner);
         JsonNode made = known.isEmpty() || random.nextInt(3) == 0 ? one.on() : any(known);
         Sequence two = one.inserted(0, new Step(null, null, made, null));
-        for (int calls = one.symbol().endsWith("#new") ? 0 : 1 + random.nextInt(2); calls > 0; calls--) {
+        for (int calls = Symbol.of(one.symbol()).member().equals("new") ? 0 : 1 + random.nextInt(2); calls > 0; calls--) {
             Optional<Word> word = word(one);
             if (word.isPresent()) {
                 Step call = word.get().step();

@@ -3,6 +3,7 @@ package driftwood.behaviour.view;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
@@ -42,7 +43,7 @@ public record Surface(List<Target> targets, List<String> left) {
 
         /** {@code quay.Tariff#dues(Vessel)}, or {@code quay.Berth#new}. */
         public String symbol() {
-            return routine.map(RoutineOutline::symbol).orElse(type.name() + "#new");
+            return routine.map(RoutineOutline::symbol).orElse(Symbol.member(type.name(), "new"));
         }
     }
 
@@ -167,9 +168,8 @@ public record Surface(List<Target> targets, List<String> left) {
                 left.add(symbol + ": inside an anonymous type; name the type around it to observe that");
                 return;
             }
-            Optional<TypeOutline> type = program.type(named.split("#")[0]);
-            Optional<RoutineOutline> routine = type.flatMap(owner -> owner.routines().stream()
-                    .filter(each -> each.symbol().equals(named)).findFirst());
+            Optional<TypeOutline> type = program.type(Symbol.of(named).type());
+            Optional<RoutineOutline> routine = type.flatMap(owner -> owner.routine(named));
             if (type.isEmpty() || routine.isEmpty()) {
                 left.add(symbol + ": not a routine that can be called");
             } else if (routine.get().isConstructor()) {

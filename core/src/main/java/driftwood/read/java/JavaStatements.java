@@ -4,7 +4,9 @@ import com.sun.source.tree.*;
 import com.sun.source.util.SourcePositions;
 import driftwood.read.Nesting;
 import driftwood.tree.Arm;
+import driftwood.tree.Assertion;
 import driftwood.tree.Block;
+import driftwood.tree.Empty;
 import driftwood.tree.Evaluate;
 import driftwood.tree.If;
 import driftwood.tree.Jump;
@@ -14,7 +16,6 @@ import driftwood.tree.Loop;
 import driftwood.tree.LoopKind;
 import driftwood.tree.Match;
 import driftwood.tree.Node;
-import driftwood.tree.Other;
 import driftwood.tree.Return;
 import driftwood.tree.Throw;
 import driftwood.tree.Try;
@@ -172,7 +173,12 @@ abstract class JavaStatements extends JavaExpressions {
     }
 
     @Override
+    public Node visitAssert(AssertTree tree, Void unused) {
+        return new Assertion(start(tree), end(tree), nodes(Parts.of(tree)));
+    }
+
+    @Override
     public Node visitEmptyStatement(EmptyStatementTree tree, Void unused) {
-        return new Other(start(tree), end(tree), "empty", List.of());
+        return new Empty(start(tree), end(tree));
     }
 }

@@ -3,6 +3,10 @@ package driftwood.read.python;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.tree.*;
+import driftwood.tree.Named;
+import driftwood.tree.Sequence;
+import driftwood.tree.Unpacked;
+import driftwood.tree.Yield;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -63,8 +67,10 @@ abstract class PythonExpressions {
                 return new Literal(start, end, LiteralKind.DECIMAL, text(node));
             case "string", "concatenated_string":
                 return string(node);
-            case "parenthesized_expression", "await", "type", "list_splat", "dictionary_splat", "expression_list",
-                    "pattern_list", "interpolation", "case_pattern":
+            case "expression_list":
+                return inner.size() == 1 ? expression(inner.get(0)) : new Sequence(start, end, "tuple", expressions(inner));
+            case "parenthesized_expression", "await", "type", "list_splat", "dictionary_splat", "pattern_list", "interpolation",
+                    "case_pattern":
                 return inner.size() == 1 ? expression(inner.get(0)) : other(node);
             case "attribute":
                 return new Member(start, end, expression(node.part("object").orElse(inner.get(0))),
@@ -75,8 +81,7 @@ abstract class PythonExpressions {
             case "call":
                 return call(node);
             case "keyword_argument":
-                return new Other(start, end, Other.NAMED + text(inner.get(0)),
-                        List.of(expression(inner.get(inner.size() - 1))));
+                return new Named(start, end, text(inner.get(0)).intern(), expression(inner.get(inner.size() - 1)));
             case "not_operator":
                 return Normal.negated(start, end, expression(inner.get(0)));
             case "unary_operator":
@@ -96,6 +101,12 @@ abstract class PythonExpressions {
                         expression(node.part("body").orElse(inner.get(inner.size() - 1))));
             case "named_expression":
                 return new Assignment(start, end, expression(inner.get(0)), "=", expression(inner.get(1)));
+            case "list", "tuple", "set":
+                return new Sequence(start, end, node.kind().intern(), expressions(inner));
+            case "dictionary":
+                return new Sequence(start, end, "dict", expressions(inner));
+            case "yield":
+                return new Yield(start, end, expressions(inner));
             case "list_comprehension", "set_comprehension", "dictionary_comprehension", "generator_expression":
                 return comprehension(node);
             default:
@@ -274,7 +285,7 @@ abstract class PythonExpressions {
         }
         List<Node> locals = new ArrayList<>();
         locals(target, locals);
-        return new Other(target.start(), target.end(), "unpacked", locals);
+        return new Unpacked(target.start(), target.end(), locals);
     }
 
     void locals(Cst target, List<Node> into) {

@@ -2,6 +2,7 @@ package driftwood.read.python;
 
 import driftwood.read.python.PythonTypes.Annotated;
 import driftwood.tree.*;
+import driftwood.tree.Sequence;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -44,13 +45,8 @@ final class PythonFields {
     }
 
     private static TypeRef typeOf(Node value) {
-        if (value instanceof Other other) {
-            return switch (other.what()) {
-                case "dictionary" -> new TypeRef("dict");
-                case "list" -> new TypeRef("list");
-                case "set" -> new TypeRef("set");
-                default -> TypeRef.NONE;
-            };
+        if (value instanceof Sequence collection && !collection.type().equals("tuple")) {
+            return new TypeRef(collection.type());
         }
         return value instanceof Creation creation ? creation.type() : TypeRef.NONE;
     }

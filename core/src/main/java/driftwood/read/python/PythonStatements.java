@@ -2,6 +2,9 @@ package driftwood.read.python;
 
 import driftwood.read.python.PythonTypes.Annotated;
 import driftwood.tree.*;
+import driftwood.tree.Assertion;
+import driftwood.tree.Empty;
+import driftwood.tree.Unpacked;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -120,14 +123,14 @@ abstract class PythonStatements extends PythonExpressions {
             case "block":
                 return block(node);
             case "assert_statement":
-                return new Other(start, end, "assert", expressions(inner));
+                return new Assertion(start, end, expressions(inner));
             default:
                 return other(node);
         }
     }
 
     private static Node empty(Cst node) {
-        return new Other(node.start(), node.end(), "empty", List.of());
+        return new Empty(node.start(), node.end());
     }
 
     Block body(Cst node) {
@@ -176,7 +179,7 @@ abstract class PythonStatements extends PythonExpressions {
                 }
             });
             value.ifPresent(each -> parts.add(0, assigned(each)));
-            return new Other(start, end, "unpacked", parts);
+            return new Unpacked(start, end, parts);
         }
         if (type.isPresent()) {
             annotated.put(node.start(), told);

@@ -3,6 +3,7 @@ package driftwood.smell.detect;
 import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Step;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
@@ -126,10 +127,10 @@ public final class MismatchedInterfaces implements Detector {
 
     /** Unrelated, differently called, for the same kind of result. */
     private static boolean areMismatched(Map<TypeOutline, Deed> calls, Chain chain, Program program) {
-        Set<String> shapes = new HashSet<>();
+        Set<Step> shapes = new HashSet<>();
         Set<String> results = new HashSet<>();
         calls.values().forEach(deed -> {
-            shapes.add(deed.call().last());
+            deed.call().last().ifPresent(shapes::add);
             RoutineOutline routine = routines(deed, chain, program).get(0);
             results.add(routine.returns().text());
         });

@@ -5,6 +5,7 @@ import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Caller;
@@ -46,7 +47,7 @@ public final class Calls {
             return places;
         }
         for (CallFact call : program.callsOf(routine.name())) {
-            if (isOutside(type, call.within()) && routine.takes(Trail.argumentsOf(call.trail().last()))
+            if (isOutside(type, call.within()) && routine.takes(call.trail().arguments())
                     && program.routinesAt(call.trail(), call.within()).contains(routine)) {
                 places.add(caller(call.within(), call.routine(), call.line(), routine, call.arguments()));
             }
@@ -95,8 +96,7 @@ public final class Calls {
 
     /** What only tests pass, to see it refused, says nothing of the project's own needs. @param place a symbol */
     public boolean counts(TypeOutline type, String place) {
-        int hash = place.indexOf('#');
-        boolean test = program.type(hash < 0 ? place : place.substring(0, hash))
+        boolean test = program.type(Symbol.of(place).type())
                 .map(found -> program.fileOf(found).test()).orElse(false);
         return !test || program.fileOf(type).test();
     }

@@ -7,6 +7,7 @@ import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Part;
@@ -181,10 +182,9 @@ public final class SwappedArguments implements Detector {
             return Optional.empty();
         }
         RoutineOutline called = meant.get(0);
-        String own = caller.substring(caller.indexOf('#') + 1);
-        String routine = own.replaceAll("\\(.*", "");
+        String routine = Symbol.of(caller).member();
         boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(routine).matches()
-                || own.startsWith(called.name() + "(") || DELIBERATE.matcher(caller).matches()
+                || routine.equals(called.name()) || DELIBERATE.matcher(caller).matches()
                 || called.returns().text().equals("boolean") || differentOwners(arguments, called)
                 || isAlsoStraight(called, arguments, outline, caller);
         return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,

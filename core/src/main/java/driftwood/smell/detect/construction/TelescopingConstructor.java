@@ -4,6 +4,7 @@ import driftwood.program.Argument;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Caller;
@@ -141,7 +142,7 @@ public final class TelescopingConstructor implements Detector {
         Set<String> names = new LinkedHashSet<>(optional.getOrDefault(longest.symbol(), Set.of()));
         names.addAll(ladder.optional());
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
-        String symbol = constructors ? type.name() + "#" + longest.name() : type.name() + "#" + longest.name() + "()";
+        String symbol = constructors ? Symbol.member(type.name(), longest.name()) : Symbol.member(type.name(), longest.name()) + "()";
         return SMELL.finding(new Spot(type.file(), line, end, symbol),
                 drag(steps.size(), callers, type, longest, neighbours), message, evidence, detail);
     }

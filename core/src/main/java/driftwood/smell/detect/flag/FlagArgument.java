@@ -5,6 +5,7 @@ import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Part;
@@ -78,10 +79,9 @@ public final class FlagArgument implements Detector {
         Calls calls = new Calls(program);
         for (Seen<Split> seen : sighted) {
             Split split = seen.sighting();
-            String owner = split.routine().substring(0, split.routine().indexOf('#'));
+            String owner = Symbol.of(split.routine()).type();
             Optional<TypeOutline> type = program.type(owner);
-            Optional<RoutineOutline> routine = type.flatMap(found -> found.routines().stream()
-                    .filter(each -> each.symbol().equals(split.routine())).findFirst());
+            Optional<RoutineOutline> routine = type.flatMap(found -> found.routine(split.routine()));
             if (seen.test() || routine.isEmpty() || isValue(routine.get(), split.at(), type.get()) || !program.rootOf(routine.get()).equals(routine.get())) {
                 continue;
             }

@@ -106,7 +106,7 @@ public final class ThresholdLadder implements Detector {
     /** Where types are not declared: something of the object's own is called with the request, and is no collection. */
     private static boolean isHandedOn(Trail call, Chain chain, Program program) {
         boolean own = call.isCall() && call.start() == Trail.Start.THIS && call.steps().size() == 2
-                && Trail.argumentsOf(call.last()) > 0 && !call.isCollecting()
+                && call.arguments() > 0 && !call.isCollecting()
                 && program.type(chain.within()).filter(type -> program.fileOf(type).language().isDuckTyped()).isPresent();
         boolean foreign = program.fieldAt(call.owner(), chain.within()).flatMap(Fields.Found::field)
                 .filter(field -> field.type().isPresent()).isPresent();

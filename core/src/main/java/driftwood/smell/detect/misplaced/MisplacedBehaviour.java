@@ -2,6 +2,7 @@ package driftwood.smell.detect.misplaced;
 
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Step;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
@@ -124,18 +125,17 @@ public final class MisplacedBehaviour implements Detector {
     }
 
     /** A type that is used more than any other, with what is used of it. */
-    private record Envy(TypeOutline type, Set<String> members) {
+    private record Envy(TypeOutline type, Set<Step> members) {
     }
 
     private static Optional<Envy> envied(Usage usage, TypeOutline type, Program program) {
-        Optional<RoutineOutline> routine = type.routines().stream()
-                .filter(each -> each.symbol().equals(usage.routine())).findFirst();
+        Optional<RoutineOutline> routine = type.routine(usage.routine());
         if (routine.isEmpty() || creates(routine.get(), type) || routine.get().traits().overrides()
                 || !program.rootOf(routine.get()).equals(routine.get()) || type.isInterface()
                 || isOverridden(routine.get(), type, program)) {
             return Optional.empty();
         }
-        Map<TypeOutline, Set<String>> used = new LinkedHashMap<>();
+        Map<TypeOutline, Set<Step>> used = new LinkedHashMap<>();
         for (Usage.Use use : usage.others()) {
             program.projectType(use.receiver(), usage.type()).ifPresent(found ->
                     used.computeIfAbsent(found, key -> new LinkedHashSet<>()).add(use.member()));
@@ -180,15 +180,13 @@ public final class MisplacedBehaviour implements Detector {
 
     /** Most of what is used are parts asked for, rather than commands given. */
     private static boolean pulls(Envy envy) {
-        long parts = envy.members().stream().filter(member -> member.indexOf('/') < 0
-                || PULLED.matcher(member).matches() && member.endsWith("/0")
-                || envy.type().field(Trail.nameOf(member)).isPresent() && member.endsWith("/0")).count();
+        long parts = envy.members().stream().filter(member -> member instanceof Step.Get
+                || member.asks() && (PULLED.matcher(member.name()).matches() || envy.type().field(member.name()).isPresent())).count();
         return parts >= LEAST && parts * 2 > envy.members().size();
     }
 
     private static Finding finding(String file, Usage usage, TypeOutline type, Envy envy, Program program) {
-        List<String> members = envy.members().stream().map(each -> Trail.nameOf(each)
-                + (each.indexOf('/') > 0 ? "()" : "")).toList();
+        List<String> members = envy.members().stream().map(each -> each.name() + (each instanceof Step.Invoke ? "()" : "")).toList();
         List<Evidence> evidence = List.of(
                 new Evidence(file, usage.line(), usage.endLine(), "uses of " + envy.type().simpleName() + ": "
                         + Listing.of(members)),

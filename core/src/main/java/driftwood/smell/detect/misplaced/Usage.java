@@ -1,6 +1,7 @@
 package driftwood.smell.detect.misplaced;
 
 import driftwood.pack.Line;
+import driftwood.program.Step;
 import driftwood.program.Trail;
 import java.util.List;
 import java.util.Set;
@@ -24,6 +25,6 @@ record Usage(String type, String routine, String name, Set<String> own, List<Use
      * @param receiver the way to the object
      * @param member   the step taken from there
      */
-    record Use(Trail receiver, String member) {
+    record Use(Trail receiver, Step member) {
     }
 }

@@ -1,11 +1,13 @@
 package driftwood.smell.detect.misplaced;
 
+import driftwood.program.Step;
 import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.detect.misplaced.Usage.Use;
 import driftwood.tree.*;
+import driftwood.tree.Assertion;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -70,9 +72,9 @@ final class UsageWalk extends Walk {
 
     /** What is only asserted of another object is not worked with. */
     @Override
-    public Void visitOther(Other other) {
-        Set<Use> before = other.what().equalsIgnoreCase("assert") ? new LinkedHashSet<>(others) : others;
-        super.visitOther(other);
+    public Void visitAssertion(Assertion asserted) {
+        Set<Use> before = new LinkedHashSet<>(others);
+        super.visitAssertion(asserted);
         others = before;
         return null;
     }
@@ -84,7 +86,7 @@ final class UsageWalk extends Walk {
         super.visitAssignment(assignment);
         if (assignment.operator().equals("=") && assignment.target() instanceof Member filled
                 && trail(filled.receiver()).isKnown()) {
-            Use use = new Use(trail(filled.receiver()), filled.name());
+            Use use = new Use(trail(filled.receiver()), Step.get(filled.name()));
             others.removeIf(each -> each.equals(use) && !before.contains(use));
         }
         return null;
@@ -95,14 +97,14 @@ final class UsageWalk extends Walk {
         if (call.receiver().isEmpty()) {
             own.add(call.name());
         } else {
-            use(call.receiver().get(), call.name(), call.name() + "/" + call.arguments().size());
+            use(call.receiver().get(), Step.invoke(call.name(), call.arguments().size()));
         }
         return super.visitCall(call);
     }
 
     @Override
     public Void visitMember(Member member) {
-        use(member.receiver(), member.name(), member.name());
+        use(member.receiver(), Step.get(member.name()));
         return super.visitMember(member);
     }
 
@@ -114,10 +116,10 @@ final class UsageWalk extends Walk {
         return null;
     }
 
-    private void use(Node receiver, String name, String step) {
+    private void use(Node receiver, Step step) {
         if (receiver instanceof Name self && (self.isSelf()
                 || self.name().equals("super"))) {
-            own.add(name);
+            own.add(step.name());
             return;
         }
         boolean type = receiver instanceof Name named && Character.isUpperCase(named.name().charAt(0));

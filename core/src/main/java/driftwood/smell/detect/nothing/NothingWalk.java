@@ -56,7 +56,7 @@ final class NothingWalk extends Walk {
             frame.own.removeIf(each -> each.kind() == Kind.YIELDS);
         }
         for (NothingSighting each : frame.own) {
-            boolean ownField = !each.trail().isCall() && frame.filled.contains(each.trail().last());
+            boolean ownField = !each.trail().isCall() && frame.filled.contains(each.trail().lastName());
             sightings.add(each.isGuard() && ownField ? new NothingSighting(Kind.LAZY, each.within(), each.routine(),
                     each.trail(), each.name(), each.line(), each.endLine(), each.note()) : each);
         }
@@ -101,7 +101,7 @@ final class NothingWalk extends Walk {
     }
 
     private static boolean isGenerator(Routine routine) {
-        return Search.any(routine.body().orElseThrow(), node -> node instanceof Other other && other.what().equals("yield"));
+        return Search.any(routine.body().orElseThrow(), Yield.class::isInstance);
     }
 
     @Override
@@ -239,7 +239,7 @@ final class NothingWalk extends Walk {
             return;
         }
         Trail trail = trail(assignment.target());
-        String name = trail.last();
+        String name = trail.lastName();
         if (Outcome.isNull(assignment.value())) {
             add(Kind.FIELD_NULL, trail, name, assignment, "");
         } else if (frames.peek().routine.kind() == RoutineKind.CONSTRUCTOR) {

@@ -3,6 +3,7 @@ package driftwood.smell.detect.nothing;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
@@ -93,7 +94,7 @@ public final class NullCheck implements Detector {
         guards.forEach(each -> guarding.add(each.place().symbol()));
         List<Place> careless = new ArrayList<>();
         Set<String> told = new HashSet<>();
-        String name = symbol.substring(symbol.indexOf('#') + 1, symbol.indexOf('('));
+        String name = Symbol.of(symbol).member();
         for (CallFact call : program.callsOnResultOf(name)) {
             Trail used = call.trail().owner().unheld();
             if (used.isCall() && used.lastName().equals(name) && !guarding.contains(call.routine())

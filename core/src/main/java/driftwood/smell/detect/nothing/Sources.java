@@ -118,7 +118,7 @@ final class Sources {
 
     /** A look-up in a map: what is not there comes back as null. */
     private boolean isLookUp(NothingSighting each) {
-        return each.trail().lastName().equals("get") && Trail.argumentsOf(each.trail().last()) == 1
+        return each.trail().lastName().equals("get") && each.trail().arguments() == 1
                 && program.typeOf(each.trail().owner(), each.within())
                 .filter(value -> MAP.matcher(value.ref().simpleName()).matches()).isPresent()
                 && program.projectType(each.trail().owner(), each.within()).isEmpty();

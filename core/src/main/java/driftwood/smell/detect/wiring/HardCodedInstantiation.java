@@ -2,6 +2,8 @@ package driftwood.smell.detect.wiring;
 
 import driftwood.program.FieldOutline;
 import driftwood.program.Program;
+import driftwood.program.Step;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Part;
@@ -107,8 +109,7 @@ public final class HardCodedInstantiation implements Detector {
     }
 
     private static boolean isPrivate(Reach reach, Program program) {
-        return program.type(reach.type()).stream().flatMap(type -> type.routines().stream())
-                .anyMatch(each -> each.traits().isPrivate() && each.symbol().equals(reach.routine()));
+        return program.type(reach.type()).flatMap(type -> type.routine(reach.routine())).filter(each -> each.traits().isPrivate()).isPresent();
     }
 
     private void gather(String file, Instantiation instantiation, Map<String, List<Reach>> reaches, Program program,
@@ -151,7 +152,7 @@ public final class HardCodedInstantiation implements Detector {
 
     private static boolean uses(TypeOutline client, String field, Program program) {
         return program.callsIn(program.fileOf(client)).stream().anyMatch(call -> !call.trail().steps().isEmpty()
-                && (call.trail().head().equals(field) || call.trail().steps().get(0).equals(field))
+                && (call.trail().head().equals(field) || call.trail().steps().get(0).equals(Step.get(field)))
                 && call.within().startsWith(client.name()));
     }
 
@@ -179,7 +180,7 @@ public final class HardCodedInstantiation implements Detector {
         Optional<FieldOutline> field = instantiation.how() == How.FIELD ? group.client().field(instantiation.name()) : Optional.empty();
         Detail detail = new Detail.Gathered("kind of " + made.simpleName(), List.of(new Part("client", List.of(group.client().simpleName())), new Part("collaborator", List.of(made.simpleName()))), places.subList(1,
                 places.size()));
-        String symbol = field.map(each -> group.client().name() + "#" + each.name()).orElse(instantiation.routine());
+        String symbol = field.map(each -> Symbol.member(group.client().name(), each.name())).orElse(instantiation.routine());
         return SMELL.finding(new Spot(group.file(), instantiation.line(), instantiation.line(), symbol), drag, "creates its own "
                 + made.simpleName() + ", which reaches " + Listing.of(reached) + ", and cannot be given another", evidence,
                 detail);

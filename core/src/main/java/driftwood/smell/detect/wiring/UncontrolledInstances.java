@@ -89,8 +89,7 @@ public final class UncontrolledInstances implements Detector {
         if (!reach.parameter()) {
             return all;
         }
-        Optional<RoutineOutline> constructor = type.routines().stream()
-                .filter(each -> each.symbol().equals(reach.routine())).findFirst();
+        Optional<RoutineOutline> constructor = type.routine(reach.routine());
         int at = constructor.map(each -> each.parameters().stream().map(one -> one.name()).toList()
                 .indexOf(reach.source())).orElse(-1);
         Map<String, List<CreationFact>> bySource = new HashMap<>();

@@ -82,7 +82,7 @@ public final class ConstructorWork implements Detector {
         List<Finding> findings = new ArrayList<>();
         byRoutine.forEach((symbol, deeds) -> {
             Optional<TypeOutline> type = program.type(deeds.get(0).type());
-            type.flatMap(found -> found.routines().stream().filter(each -> each.symbol().equals(symbol)).findFirst())
+            type.flatMap(found -> found.routine(symbol))
                     .ifPresent(routine -> findings.add(finding(type.get(), routine, deeds)));
         });
         return findings;

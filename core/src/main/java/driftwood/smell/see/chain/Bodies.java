@@ -3,6 +3,8 @@ package driftwood.smell.see.chain;
 import driftwood.smell.Chain.Product;
 import driftwood.smell.Chain.Work;
 import driftwood.tree.*;
+import driftwood.tree.Empty;
+import driftwood.tree.Unpacked;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -52,8 +54,8 @@ final class Bodies implements TreeVisitor<Work> {
         }
 
         @Override
-        public Boolean visitOther(Other other) {
-            return other.what().equals("empty");
+        public Boolean visitEmpty(Empty empty) {
+            return true;
         }
     };
 
@@ -92,10 +94,9 @@ final class Bodies implements TreeVisitor<Work> {
 
     /** Several names given their values at once. */
     @Override
-    public Work visitOther(Other other) {
-        boolean looked = other.what().equals("unpacked") && other.parts().stream()
-                .allMatch(each -> each instanceof Local || Lookups.isLookup(each));
-        return looked ? Work.LOOKS_UP : visitNode(other);
+    public Work visitUnpacked(Unpacked names) {
+        boolean looked = names.parts().stream().allMatch(each -> each instanceof Local || Lookups.isLookup(each));
+        return looked ? Work.LOOKS_UP : visitNode(names);
     }
 
     @Override

@@ -10,16 +10,13 @@ import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
-import driftwood.tree.Other;
+import driftwood.tree.Sequence;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.Unary;
-import java.util.Set;
 
 /** Tells lookups from computations: a literal, a constant, a text assembled from those, or one plain getter. */
 final class Lookups implements TreeVisitor<Boolean> {
     private static final Lookups INSTANCE = new Lookups();
-
-    private static final Set<String> COLLECTIONS = Set.of("tuple", "list", "set", "dictionary", "expression_list");
 
     private Lookups() {
     }
@@ -55,8 +52,8 @@ final class Lookups implements TreeVisitor<Boolean> {
 
     /** A tuple or list of such. */
     @Override
-    public Boolean visitOther(Other other) {
-        return COLLECTIONS.contains(other.what()) && other.parts().stream().allMatch(Lookups::isLookup);
+    public Boolean visitSequence(Sequence collection) {
+        return collection.parts().stream().allMatch(Lookups::isLookup);
     }
 
     @Override
