@@ -33,7 +33,7 @@ class BypassedWrapperClausesTest extends Clauses {
                         Route r = new Route();
                         return new Checked(r);
                     }
-                    Voyage c() { return new Route(); }
+                    Voyage c() { return new Route(); } // <- bypassed-wrapper
                 }
                 """);
         java("always wrapped").hasNot("""
@@ -112,7 +112,7 @@ class BypassedWrapperClausesTest extends Clauses {
                 def b():
                     r = Route()
                     return Checked(r)
-                def c(): return Route()
+                def c(): return Route()  # <- bypassed-wrapper
                 """);
         java("abstract parent").has("""
                 package quay;
@@ -137,7 +137,7 @@ class BypassedWrapperClausesTest extends Clauses {
                     }
                 }
                 class C {
-                    Gauge c = new TideGauge();
+                    Gauge c = new TideGauge(); // <- bypassed-wrapper
                 }
                 """);
         java("bare only in tests").hasNot(at("src/main/java/quay/A.java", """
@@ -174,7 +174,7 @@ class BypassedWrapperClausesTest extends Clauses {
                 def a(): return CheckedGauge(TideGauge())
                 def b(): return CheckedGauge(TideGauge())
                 def c():
-                    g = TideGauge()
+                    g = TideGauge()  # <- bypassed-wrapper
                     return g.depth()
                 """);
     }

@@ -24,7 +24,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class Office {
                     int charge(String kind, int nights) {
                         Vessel v;
-                        if (kind.equals("tug")) {
+                        if (kind.equals("tug")) { // <- conditional-instantiation
                             v = new Tug();
                         } else { v = new Tanker(); }
                         int sum = v.dues() * nights;
@@ -50,7 +50,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class Office {
                     void a(String k) {
                         Vessel v = null;
-                        if (k.equals("tug")) v = new Tug();
+                        if (k.equals("tug")) v = new Tug(); // <- conditional-instantiation
                         else if (k.equals("tanker")) v = new Tanker();
                         System.out.println(v);
                     }
@@ -70,7 +70,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class Office {
                     int total;
                     void a(boolean summer, int n) {
-                        total += quote(summer ? new High() : new Low(), n);
+                        total += quote(summer ? new High() : new Low(), n); // <- conditional-instantiation
                         System.out.println(total);
                     }
                     int quote(Rate r, int n) { return r.r() * n; }
@@ -86,7 +86,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                     List<Leg> read(List<String> lines) {
                         List<Leg> legs = new ArrayList<>();
                         for (String l : lines) {
-                            if (l.startsWith("hop")) {
+                            if (l.startsWith("hop")) { // <- conditional-instantiation
                                 legs.add(new Hop());
                             } else if (l.startsWith("drift")) { legs.add(new Drift()); }
                         }
@@ -156,7 +156,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class Tanker:
                     def dues(self): return 2
                 def charge(kind, nights):
-                    if kind == "tug":
+                    if kind == "tug":  # <- conditional-instantiation
                         v = Tug()
                     else:
                         v = Tanker()
@@ -170,7 +170,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class High:
                     def r(self): return 2
                 def a(summer, n):
-                    rate = High() if summer else Low()
+                    rate = High() if summer else Low()  # <- conditional-instantiation
                     print(n)
                     return rate.r() * n
                 """);
@@ -209,7 +209,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class Office {
                     int sum;
                     void book(Season s, int n) {
-                        Rate rate = switch (s) {
+                        Rate rate = switch (s) { // <- conditional-instantiation
                             case LOW -> new Low();
                             case HIGH -> new High();
                         };
@@ -231,7 +231,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                     void add(Leg l) { System.out.println(l); }
                     void plan(int wind, int n) {
                         n++;
-                        if (wind > 20 && n > 3) {
+                        if (wind > 20 && n > 3) { // <- conditional-instantiation
                             add(new Drift(n));
                         } else { add(new Hop(n)); }
                         System.out.println(n);
@@ -245,7 +245,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 class Yacht implements V { }
                 class F {
                     static V make(String k) {
-                        if (k.equals("tug")) return new Tug();
+                        if (k.equals("tug")) return new Tug(); // <- conditional-instantiation
                         if (k.equals("yacht")) return new Yacht();
                         throw new IllegalArgumentException(k);
                     }
@@ -276,7 +276,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                     def miles(self): return 2
                 def plan(kind, n):
                     n += 1
-                    match kind:
+                    match kind:  # <- conditional-instantiation
                         case "hop":
                             leg = Hop()
                         case "drift":
@@ -295,7 +295,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                 def read(lines):
                     legs = []
                     for line in lines:
-                        if line.startswith("hop"):
+                        if line.startswith("hop"):  # <- conditional-instantiation
                             legs.append(Hop(line))
                         elif line.startswith("drift"):
                             legs.append(Drift(line))

@@ -16,7 +16,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 class Plan {
                     final List<String> out = new ArrayList<>();
                     Registry r;
-                    Plan(List<String> in, Registry r) {
+                    Plan(List<String> in, Registry r) { // <- constructor-work
                         this.r = r;
                         for (String s : in) {
                             r.add(s);
@@ -35,7 +35,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 import java.nio.file.*;
                 class Tide {
                     final String text;
-                    Tide(Path p) throws IOException { text = Files.readString(p); }
+                    Tide(Path p) throws IOException { text = Files.readString(p); } // <- constructor-work
                 }
                 """);
         java("registers itself").has("""
@@ -47,7 +47,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 }
                 class Pilot {
                     final Tower t;
-                    Pilot(Tower t) {
+                    Pilot(Tower t) { // <- constructor-work
                         this.t = t;
                         t.register(this);
                     }
@@ -57,7 +57,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 package quay;
                 abstract class Berth {
                     int f;
-                    Berth() { f = fee(); }
+                    Berth() { f = fee(); } // <- constructor-work
                     abstract int fee();
                 }
                 class Inner extends Berth {
@@ -94,13 +94,13 @@ class ConstructorWorkClausesTest extends Clauses {
                 """);
         python("io").has("""
                 class Tide:
-                    def __init__(self, path):
+                    def __init__(self, path):  # <- constructor-work
                         with open(path) as f:
                             self.text = f.read()
                 """);
         python("loop with effects").has("""
                 class Plan:
-                    def __init__(self, items, registry):
+                    def __init__(self, items, registry):  # <- constructor-work
                         self.registry = registry
                         for i in items:
                             registry.add(i)
@@ -110,7 +110,7 @@ class ConstructorWorkClausesTest extends Clauses {
                     def __init__(self): self.all = []
                     def register(self, x): self.all.append(x)
                 class Pilot:
-                    def __init__(self, tower: Tower):
+                    def __init__(self, tower: Tower):  # <- constructor-work
                         self.tower = tower
                         tower.register(self)
                 """);
@@ -129,7 +129,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 package quay;
                 class Lamp {
                     final Thread t;
-                    Lamp() {
+                    Lamp() { // <- constructor-work
                         t = new Thread(() -> System.out.println("blink"));
                         t.start();
                     }
@@ -144,7 +144,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 }
                 class Pilot {
                     final String n;
-                    Pilot(String n) {
+                    Pilot(String n) { // <- constructor-work
                         this.n = n;
                         Registry.register(this);
                     }
@@ -157,7 +157,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 }
                 class Office {
                     final Journal j;
-                    Office(Journal j, boolean open) {
+                    Office(Journal j, boolean open) { // <- constructor-work
                         this.j = j;
                         if (open) { j.open("office"); }
                     }
@@ -169,7 +169,7 @@ class ConstructorWorkClausesTest extends Clauses {
                 import java.net.*;
                 class Radio {
                     final Socket s;
-                    Radio(String host) throws IOException { s = new Socket(host, 99); }
+                    Radio(String host) throws IOException { s = new Socket(host, 99); } // <- constructor-work
                 }
                 """);
         java("requireNonNull and unmodifiable copy").hasNot("""
@@ -221,12 +221,12 @@ class ConstructorWorkClausesTest extends Clauses {
         python("connects").has("""
                 import socket
                 class Radio:
-                    def __init__(self, host):
+                    def __init__(self, host):  # <- constructor-work
                         self.s = socket.create_connection((host, 99))
                 """);
         python("overridable").has("""
                 class Berth:
-                    def __init__(self):
+                    def __init__(self):  # <- constructor-work
                         self.f = self.fee()
                     def fee(self): return 0
                 class Inner(Berth):

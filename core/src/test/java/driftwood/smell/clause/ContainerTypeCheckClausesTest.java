@@ -23,7 +23,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Planner {
                     int miles(List<Leg> legs) {
                         int sum = 0;
-                        for (Leg l : legs) {
+                        for (Leg l : legs) { // <- container-type-check
                             if (l instanceof Voyage) {
                                 sum += miles(((Voyage) l).legs);
                             } else { sum += ((Hop) l).miles; }
@@ -45,7 +45,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Plan {
                     int total(Berth b) {
                         int sum = 0;
-                        for (Berth c : b.getChildren()) {
+                        for (Berth c : b.getChildren()) { // <- container-type-check
                             if (c.isGroup()) {
                                 sum += total(c);
                             } else { sum += c.length; }
@@ -65,7 +65,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                         Deque<Leg> todo = new ArrayDeque<>();
                         todo.push(start);
                         int sum = 0;
-                        while (!todo.isEmpty()) {
+                        while (!todo.isEmpty()) { // <- container-type-check
                             Leg l = todo.pop();
                             if (l instanceof Voyage v) {
                                 for (Leg x : v.legs()) todo.push(x);
@@ -84,7 +84,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Planner {
                     int miles(List<Leg> legs) {
                         int sum = 0;
-                        for (Leg l : legs) {
+                        for (Leg l : legs) { // <- container-type-check
                             if (l instanceof Voyage v) {
                                 for (Hop h : v.hops()) { sum += h.miles(); }
                             } else if (l instanceof Hop h) { sum += h.miles(); }
@@ -105,7 +105,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Planner {
                     int miles(List<Object> parts) {
                         int sum = 0;
-                        for (Object p : parts) {
+                        for (Object p : parts) { // <- container-type-check
                             if (p instanceof Hop) sum += ((Hop) p).miles;
                             else if (p instanceof Voyage) sum += miles(((Voyage) p).parts);
                         }
@@ -201,7 +201,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                     def __init__(self): self.legs = []
                 def miles(legs):
                     total = 0
-                    for leg in legs:
+                    for leg in legs:  # <- container-type-check
                         if isinstance(leg, Voyage):
                             total += miles(leg.legs)
                         else:
@@ -217,7 +217,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Plan:
                     def total(self, berth):
                         s = 0
-                        for child in berth.children:
+                        for child in berth.children:  # <- container-type-check
                             if child.is_group:
                                 s += self.total(child)
                             else:
@@ -232,7 +232,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 def miles(start):
                     todo = [start]
                     total = 0
-                    while todo:
+                    while todo:  # <- container-type-check
                         leg = todo.pop()
                         if isinstance(leg, Voyage):
                             todo.extend(leg.legs)
@@ -283,7 +283,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Scales {
                     int weigh(List<Crate> crates) {
                         int sum = 0;
-                        for (Crate c : crates) {
+                        for (Crate c : crates) { // <- container-type-check
                             if (c.isContainer()) {
                                 sum += weigh(c.contents());
                             } else { sum += c.weight; }
@@ -301,7 +301,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Scales {
                     int weigh(List<Cargo> all) {
                         int sum = 0;
-                        for (Cargo c : all) {
+                        for (Cargo c : all) { // <- container-type-check
                             switch (c) {
                                 case Pallet p -> sum += weigh(p.cargo());
                                 case Box b -> sum += b.weight();
@@ -338,7 +338,7 @@ class ContainerTypeCheckClausesTest extends Clauses {
                 class Planner:
                     def miles(self, legs: list[Leg]) -> int:
                         total = 0
-                        for leg in legs:
+                        for leg in legs:  # <- container-type-check
                             if isinstance(leg, Voyage):
                                 for inner in leg.legs:
                                     total += self.miles([inner])

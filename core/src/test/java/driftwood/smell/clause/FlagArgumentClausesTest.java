@@ -13,7 +13,7 @@ class FlagArgumentClausesTest extends Clauses {
         java("split").has("""
                 package quay;
                 class Tower {
-                    void signal(String s, boolean urgent) {
+                    void signal(String s, boolean urgent) { // <- flag-argument
                         if (urgent) {
                             ring();
                             System.out.println(s + "!");
@@ -32,7 +32,7 @@ class FlagArgumentClausesTest extends Clauses {
         java("shared declarations and return").has("""
                 package quay;
                 class Dues {
-                    int quote(int n, boolean summer) {
+                    int quote(int n, boolean summer) { // <- flag-argument
                         int sum;
                         if (summer) {
                             sum = n * 3;
@@ -51,7 +51,7 @@ class FlagArgumentClausesTest extends Clauses {
         java("early return").has("""
                 package quay;
                 class Dues {
-                    int quote(int n, boolean summer) {
+                    int quote(int n, boolean summer) { // <- flag-argument
                         if (summer) {
                             log(n);
                             return n * 3;
@@ -103,7 +103,7 @@ class FlagArgumentClausesTest extends Clauses {
                 """);
         python("split").has("""
                 class Tower:
-                    def signal(self, text, urgent):
+                    def signal(self, text, urgent):  # <- flag-argument
                         if urgent:
                             self.ring()
                             print(text + "!")
@@ -117,7 +117,7 @@ class FlagArgumentClausesTest extends Clauses {
                 """);
         python("keyword default").has("""
                 class Tower:
-                    def signal(self, text, urgent=False):
+                    def signal(self, text, urgent=False):  # <- flag-argument
                         if urgent:
                             self.ring()
                             print(text + "!")
@@ -130,7 +130,7 @@ class FlagArgumentClausesTest extends Clauses {
                     Tower().signal("x", urgent=True)
                 """);
         python("function").has("""
-                def quote(n, summer):
+                def quote(n, summer):  # <- flag-argument
                     if summer:
                         print(n)
                         return n * 3
@@ -153,14 +153,14 @@ class FlagArgumentClausesTest extends Clauses {
                 class Horn {
                     int loud(int n) { return n; }
                     int soft(int n) { return n; }
-                    int blow(int n, boolean loud) { return loud ? loud(n) * 2 : soft(n) + 1; }
+                    int blow(int n, boolean loud) { return loud ? loud(n) * 2 : soft(n) + 1; } // <- flag-argument
                     int a() { return blow(3, true); }
                 }
                 """);
         java("negated with shared locals").has("""
                 package quay;
                 class Horn {
-                    void blow(int n, boolean quiet) {
+                    void blow(int n, boolean quiet) { // <- flag-argument
                         int times = n * 2;
                         if (!quiet) {
                             for (int i = 0; i < times; i++) { sound(); }
@@ -196,7 +196,7 @@ class FlagArgumentClausesTest extends Clauses {
                 """);
         python("conditional return").has("""
                 class Horn:
-                    def blow(self, n, loud=False):
+                    def blow(self, n, loud=False):  # <- flag-argument
                         return self.loud(n) * 2 if loud else self.soft(n) + 1
                     def loud(self, n): return n
                     def soft(self, n): return n

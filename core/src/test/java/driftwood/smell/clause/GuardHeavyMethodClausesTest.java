@@ -16,7 +16,7 @@ class GuardHeavyMethodClausesTest extends Clauses {
                     int count, last, max = 4;
                     boolean closed;
                     int level;
-                    void fill(int by) {
+                    void fill(int by) { // <- guard-heavy-method
                         if (closed) { return; }
                         if (by < 0) { throw new IllegalArgumentException("by"); }
                         if (by == last) { return; }
@@ -33,7 +33,7 @@ class GuardHeavyMethodClausesTest extends Clauses {
                     int count, last, max = 4;
                     boolean closed;
                     Pump pump;
-                    void fill(int by) {
+                    void fill(int by) { // <- guard-heavy-method
                         try {
                             if (closed) { return; }
                             if (by < 0) { return; }
@@ -95,7 +95,7 @@ class GuardHeavyMethodClausesTest extends Clauses {
                         self.count = 0
                         self.last = 0
                         self.level = 0
-                    def fill(self, by):
+                    def fill(self, by):  # <- guard-heavy-method
                         if self.closed:
                             return
                         if by < 0:
@@ -122,7 +122,7 @@ class GuardHeavyMethodClausesTest extends Clauses {
                 class Sluice {
                     int level, opened;
                     boolean closed;
-                    void fill(Integer by, String who) {
+                    void fill(Integer by, String who) { // <- guard-heavy-method
                         Objects.requireNonNull(by);
                         Objects.requireNonNull(who);
                         if (closed) { return; }
@@ -137,7 +137,7 @@ class GuardHeavyMethodClausesTest extends Clauses {
                 class Sluice {
                     int level, last;
                     boolean closed, jammed;
-                    void fill(int by) {
+                    void fill(int by) { // <- guard-heavy-method
                         if (closed) { return; }
                         if (jammed) { return; }
                         int safe = by > 9 ? 9 : by;
@@ -185,7 +185,7 @@ class GuardHeavyMethodClausesTest extends Clauses {
                         self.jammed = False
                         self.calls = 0
                         self.level = 0
-                    def fill(self, by):
+                    def fill(self, by):  # <- guard-heavy-method
                         if self.closed:
                             return
                         if self.jammed:

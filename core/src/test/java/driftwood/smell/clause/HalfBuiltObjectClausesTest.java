@@ -12,7 +12,7 @@ class HalfBuiltObjectClausesTest extends Clauses {
     void clauses() {
         java("setters needed").has("""
                 package quay;
-                class Report {
+                class Report { // <- half-built-object
                     private String title;
                     private String author;
                     private int[] rows;
@@ -40,7 +40,7 @@ class HalfBuiltObjectClausesTest extends Clauses {
                 """);
         java("fails until set").has("""
                 package quay;
-                class Sender {
+                class Sender { // <- half-built-object
                     private String host;
                     private Integer port;
                     private String user;
@@ -145,7 +145,7 @@ class HalfBuiltObjectClausesTest extends Clauses {
                 }
                 """);
         python("setters").has("""
-                class Report:
+                class Report:  # <- half-built-object
                     def __init__(self):
                         self.title = None
                         self.author = None
@@ -162,7 +162,7 @@ class HalfBuiltObjectClausesTest extends Clauses {
                     return r.text()
                 """);
         python("attributes from outside").has("""
-                class Report:
+                class Report:  # <- half-built-object
                     def __init__(self):
                         self.title = None
                         self.author = None
@@ -194,7 +194,7 @@ class HalfBuiltObjectClausesTest extends Clauses {
                 """);
         java("open fields assigned from outside").has("""
                 package quay;
-                class Pilotage {
+                class Pilotage { // <- half-built-object
                     String vessel;
                     String pilot;
                     Integer tide;
@@ -240,7 +240,7 @@ class HalfBuiltObjectClausesTest extends Clauses {
                 }
                 """);
         python("raises without").has("""
-                class Sender:
+                class Sender:  # <- half-built-object
                     def __init__(self):
                         self.host = None
                         self.port = None

@@ -18,7 +18,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     void write(String s) throws IOException { Files.writeString(Path.of("ledger.txt"), s); }
                 }
                 class Office {
-                    private final Ledger ledger = new Ledger();
+                    private final Ledger ledger = new Ledger(); // <- hard-coded-instantiation
                     int n;
                     void charge(int x) throws IOException {
                         n += x;
@@ -38,7 +38,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                 class Tower {
                     private final Radio radio;
                     int n;
-                    Tower() { radio = new Radio(); }
+                    Tower() { radio = new Radio(); } // <- hard-coded-instantiation
                     void signal(String s) throws IOException {
                         n++;
                         radio.send(s);
@@ -54,7 +54,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     int total;
                     void bill(int n) {
                         total += n;
-                        Printer p = new Printer();
+                        Printer p = new Printer(); // <- hard-coded-instantiation
                         p.print("bill " + total);
                     }
                 }
@@ -67,7 +67,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     int roll() { return r.nextInt(6); }
                 }
                 class Game {
-                    private final Dice dice = new Dice();
+                    private final Dice dice = new Dice(); // <- hard-coded-instantiation
                     int sum;
                     int turn() {
                         sum += dice.roll();
@@ -82,7 +82,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     LocalTime now() { return LocalTime.now(); }
                 }
                 class Tide {
-                    private final Clock2 clock = new Clock2();
+                    private final Clock2 clock = new Clock2(); // <- hard-coded-instantiation
                     boolean high() { return clock.now().getHour() > 6; }
                 }
                 """);
@@ -162,7 +162,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                             f.write(s)
                 class Office:
                     def __init__(self):
-                        self.ledger = Ledger()
+                        self.ledger = Ledger()  # <- hard-coded-instantiation
                         self.n = 0
                     def charge(self, x):
                         self.n += x
@@ -173,7 +173,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                 class Clock:
                     def now(self): return datetime.datetime.now()
                 class Tide:
-                    def __init__(self): self.clock = Clock()
+                    def __init__(self): self.clock = Clock()  # <- hard-coded-instantiation
                     def high(self): return self.clock.now().hour > 6
                 """);
         python("default parameter").hasNot("""
@@ -232,7 +232,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                 class Office {
                     private final Ledger ledger;
                     private int n;
-                    Office() { this.ledger = new FileLedger(); }
+                    Office() { this.ledger = new FileLedger(); } // <- hard-coded-instantiation
                     void charge(int x) {
                         n += x;
                         ledger.write("n" + n);
@@ -254,7 +254,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     private int n;
                     void charge(int x) {
                         n += x;
-                        new Mailer().send("n" + n);
+                        new Mailer().send("n" + n); // <- hard-coded-instantiation
                     }
                 }
                 """);
@@ -269,7 +269,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     }
                 }
                 class Office {
-                    private final Store store = new Store();
+                    private final Store store = new Store(); // <- hard-coded-instantiation
                     private int n;
                     void charge(int x) throws SQLException {
                         n += x;
@@ -330,7 +330,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                             s.sendall(text.encode())
                 class Tower:
                     def __init__(self):
-                        self.radio = Radio()
+                        self.radio = Radio()  # <- hard-coded-instantiation
                         self.count = 0
                     def signal(self, text):
                         self.count += 1
@@ -345,7 +345,7 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     def __init__(self):
                         self.total = 0
                     def turn(self):
-                        dice = Dice()
+                        dice = Dice()  # <- hard-coded-instantiation
                         self.total += dice.roll()
                         return self.total
                 """);

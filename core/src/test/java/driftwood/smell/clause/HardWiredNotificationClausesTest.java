@@ -33,7 +33,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                     }
                     void arrived(String vessel) {
                         count++;
-                        pilots.vesselArrived(vessel);
+                        pilots.vesselArrived(vessel); // <- hard-wired-notification
                         customs.declare(vessel);
                         keeper.prepare(vessel);
                     }
@@ -53,7 +53,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                     int height;
                     void raise(int by) {
                         height += by;
-                        board.show(this);
+                        board.show(this); // <- hard-wired-notification
                         ledger.gateMoved(this);
                     }
                 }
@@ -72,7 +72,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                     int n;
                     void arrived(String v, boolean foreign) {
                         n++;
-                        pilots.come(v);
+                        pilots.come(v); // <- hard-wired-notification
                         if (foreign) { customs.declare(v); }
                     }
                 }
@@ -168,7 +168,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                         self.count = 0
                     def arrived(self, vessel):
                         self.count += 1
-                        self.pilots.vessel_arrived(vessel)
+                        self.pilots.vessel_arrived(vessel)  # <- hard-wired-notification
                         self.customs.declare(vessel)
                 """);
         python("untyped").has("""
@@ -180,7 +180,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                         self.arrivals = []
                     def arrived(self, vessel):
                         self.arrivals.append(vessel)
-                        self.pilots.vessel_arrived(vessel)
+                        self.pilots.vessel_arrived(vessel)  # <- hard-wired-notification
                         self.customs.declare(vessel)
                         self.keeper.prepare(vessel)
                 class Pilots:
@@ -218,7 +218,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                     int n;
                     void arrived(String v) {
                         n++;
-                        new Pilots().come(v);
+                        new Pilots().come(v); // <- hard-wired-notification
                         new Customs().declare(v);
                     }
                 }
@@ -240,7 +240,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                     int n;
                     void arrived(Vessel v) {
                         n++;
-                        pilots.come(v.name());
+                        pilots.come(v.name()); // <- hard-wired-notification
                         customs.declare(v.name());
                     }
                 }
@@ -309,7 +309,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                         self.height = 0
                     def raise_by(self, n):
                         self.height += n
-                        self.board.show(self)
+                        self.board.show(self)  # <- hard-wired-notification
                         self.journal.gate_moved(self)
                 """);
         python("implicit return value of the last").has("""
@@ -324,7 +324,7 @@ class HardWiredNotificationClausesTest extends Clauses {
                         self.height = 0
                     def raise_by(self, n):
                         self.height += n
-                        self.board.show(n)
+                        self.board.show(n)  # <- hard-wired-notification
                         if n > 3:
                             self.journal.gate_moved(n)
                 """);

@@ -13,7 +13,7 @@ class LongParameterListClausesTest extends Clauses {
         java("six params").has("""
                 package quay;
                 class Plan {
-                    int q(int a, int b, int c, int d, int e, int f) { return a + b + c + d + e + f; }
+                    int q(int a, int b, int c, int d, int e, int f) { return a + b + c + d + e + f; } // <- long-parameter-list
                 }
                 """);
         java("five").hasNot("""
@@ -46,7 +46,7 @@ class LongParameterListClausesTest extends Clauses {
         java("override only interface reported").has("""
                 package quay;
                 interface Plan {
-                    int q(int a, int b, int c, int d, int e, int f);
+                    int q(int a, int b, int c, int d, int e, int f); // <- long-parameter-list
                 }
                 class P implements Plan {
                     public int q(int a, int b, int c, int d, int e, int f) { return a; }
@@ -54,11 +54,11 @@ class LongParameterListClausesTest extends Clauses {
                 """);
         python("six").has("""
                 class Plan:
-                    def q(self, a, b, c, d, e, f):
+                    def q(self, a, b, c, d, e, f):  # <- long-parameter-list
                         return a
                 """);
         python("six with keyword only").has("""
-                def q(a, b, c, *, d, e, f):
+                def q(a, b, c, *, d, e, f):  # <- long-parameter-list
                     return a
                 """);
         python("five plus kwargs and args").hasNot("""
@@ -104,7 +104,7 @@ class LongParameterListClausesTest extends Clauses {
         java("numbered parameters without overloads").has("""
                 package quay;
                 class Plan {
-                    static int sum(int a1, int a2, int a3, int a4, int a5, int a6) {
+                    static int sum(int a1, int a2, int a3, int a4, int a5, int a6) { // <- long-parameter-list
                         return a1 + a2 + a3 + a4 + a5 + a6;
                     }
                 }

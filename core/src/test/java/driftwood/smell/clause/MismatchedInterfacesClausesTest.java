@@ -22,7 +22,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                     NorthStation n;
                     SouthStation s;
                     double wind(boolean north) {
-                        if (north) {
+                        if (north) { // <- mismatched-interfaces
                             return n.windKnots();
                         } else { return s.readWind("kn"); }
                     }
@@ -39,7 +39,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                 class Weather {
                     double wind(Object st) {
                         double w;
-                        if (st instanceof NorthStation) {
+                        if (st instanceof NorthStation) { // <- mismatched-interfaces
                             w = ((NorthStation) st).windKnots();
                         } else { w = ((SouthStation) st).readWind("kn"); }
                         return w * 2;
@@ -64,7 +64,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                     B b;
                     C c;
                     double wind(Src x) {
-                        switch (x) {
+                        switch (x) { // <- mismatched-interfaces
                             case A: return a.windKnots();
                             case B: return b.readWind("kn");
                             default: return c.blow();
@@ -118,7 +118,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                         self.north = North()
                         self.south = South()
                     def wind(self, north):
-                        if north:
+                        if north:  # <- mismatched-interfaces
                             return self.north.wind_knots()
                         return self.south.read_wind("kn")
                 """);
@@ -128,7 +128,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                 class South:
                     def read_wind(self, unit): return 4
                 def wind(station):
-                    if isinstance(station, North):
+                    if isinstance(station, North):  # <- mismatched-interfaces
                         w = station.wind_knots()
                     else:
                         w = station.read_wind("kn")
@@ -140,7 +140,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                 class South:
                     def read_wind(self, unit): return 4
                 def wind(station):
-                    if isinstance(station, North):
+                    if isinstance(station, North):  # <- mismatched-interfaces
                         return station.wind_knots()
                     elif isinstance(station, South):
                         return station.read_wind("kn")
@@ -171,7 +171,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                     Sonar sonar;
                     LeadLine line;
                     double depth(String berth, boolean digital) {
-                        return digital ? sonar.measure(berth) : line.lower(berth, 30);
+                        return digital ? sonar.measure(berth) : line.lower(berth, 30); // <- mismatched-interfaces
                     }
                 }
                 """);
@@ -210,7 +210,7 @@ class MismatchedInterfacesClausesTest extends Clauses {
                         self.sonar = sonar
                         self.line = line
                     def depth(self, berth, digital):
-                        if digital:
+                        if digital:  # <- mismatched-interfaces
                             d = self.sonar.measure(berth)
                         else:
                             d = self.line.lower(berth, 30)

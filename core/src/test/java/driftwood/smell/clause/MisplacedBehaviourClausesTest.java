@@ -21,7 +21,7 @@ class MisplacedBehaviourClausesTest extends Clauses {
                 }
                 class Office {
                     int fee;
-                    int quote(Vessel v) {
+                    int quote(Vessel v) { // <- misplaced-behaviour
                         return v.getLength() * 3 + v.getDraught() * 2 + v.getName().length();
                     }
                 }
@@ -37,7 +37,7 @@ class MisplacedBehaviourClausesTest extends Clauses {
                 class Office {
                     Kind kind;
                     int n;
-                    int tugDues(Vessel v) {
+                    int tugDues(Vessel v) { // <- misplaced-behaviour
                         n++;
                         return v.power * 2;
                     }
@@ -108,7 +108,7 @@ class MisplacedBehaviourClausesTest extends Clauses {
                         self.beam = beam
                 class Office:
                     def __init__(self): self.fee = 3
-                    def quote(self, v: Vessel):
+                    def quote(self, v: Vessel):  # <- misplaced-behaviour
                         s = v.length * 3
                         s += v.draught * 2
                         return s + v.beam
@@ -122,7 +122,7 @@ class MisplacedBehaviourClausesTest extends Clauses {
                     int draught() { return draught; }
                 }
                 class Dues {
-                    static int volume(Vessel v) {
+                    static int volume(Vessel v) { // <- misplaced-behaviour
                         int deck = v.length() * v.beam();
                         return deck * v.draught();
                     }
@@ -179,7 +179,7 @@ class MisplacedBehaviourClausesTest extends Clauses {
                         self.length = length
                         self.depth = depth
                         self.rate = rate
-                def dues(berth: Berth, nights):
+                def dues(berth: Berth, nights):  # <- misplaced-behaviour
                     surface = berth.length * berth.depth
                     return surface * berth.rate * nights
                 """);

@@ -15,7 +15,7 @@ class NearTwinClassesClausesTest extends Clauses {
                 abstract class Rate {
                     abstract int quote(int n);
                 }
-                class TugRate extends Rate {
+                class TugRate extends Rate { // <- near-twin-classes
                     int quote(int n) {
                         int s = n * 4;
                         if (n > 10) { s -= 5; }
@@ -32,7 +32,7 @@ class NearTwinClassesClausesTest extends Clauses {
                 """);
         java("one routine differs, locals renamed").has("""
                 package quay;
-                class TugLog {
+                class TugLog { // <- near-twin-classes
                     int n;
                     void open() {
                         n = 0;
@@ -63,7 +63,7 @@ class NearTwinClassesClausesTest extends Clauses {
                 """);
         java("members in other order").has("""
                 package quay;
-                class A1 {
+                class A1 { // <- near-twin-classes
                     int n;
                     void open() {
                         n = 0;
@@ -134,7 +134,7 @@ class NearTwinClassesClausesTest extends Clauses {
                 }
                 """);
         python("literals").has("""
-                class TugRate:
+                class TugRate:  # <- near-twin-classes
                     def quote(self, n):
                         s = n * 4
                         if n > 10:
@@ -148,7 +148,7 @@ class NearTwinClassesClausesTest extends Clauses {
                         return s
                 """);
         python("one routine").has("""
-                class TugLog:
+                class TugLog:  # <- near-twin-classes
                     def __init__(self): self.n = 0
                     def add(self, line):
                         self.n += 1
@@ -223,7 +223,7 @@ class NearTwinClassesClausesTest extends Clauses {
                 """);
         java("three levels of repeated work").has("""
                 package quay;
-                class TugPermit {
+                class TugPermit { // <- near-twin-classes
                     int tonnage;
                     String holder;
                     int fee() {
@@ -253,7 +253,7 @@ class NearTwinClassesClausesTest extends Clauses {
                 }
                 """);
         python("order of members differs").has("""
-                class TugLog:
+                class TugLog:  # <- near-twin-classes
                     def __init__(self):
                         self.n = 0
                     def add(self, line):

@@ -19,7 +19,7 @@ class NullCheckClausesTest extends Clauses {
                 }
                 class Roster {
                     List<Pilot> all = new ArrayList<>();
-                    Pilot find(String n) {
+                    Pilot find(String n) { // <- null-check
                         for (Pilot p : all) {
                             if (p.name.equals(n)) { return p; }
                         }
@@ -42,7 +42,7 @@ class NullCheckClausesTest extends Clauses {
                 }
                 class Roster {
                     Map<String, Pilot> all = new HashMap<>();
-                    Pilot find(String n) { return all.get(n); }
+                    Pilot find(String n) { return all.get(n); } // <- null-check
                 }
                 class Office {
                     Roster r;
@@ -60,7 +60,7 @@ class NullCheckClausesTest extends Clauses {
                 }
                 class Roster {
                     Map<String, Pilot> all = new HashMap<>();
-                    Pilot find(String n) {
+                    Pilot find(String n) { // <- null-check
                         Pilot p = all.get(n);
                         return p;
                     }
@@ -83,7 +83,7 @@ class NullCheckClausesTest extends Clauses {
                     String n() { return "x"; }
                 }
                 class Ship {
-                    Pilot pilot;
+                    Pilot pilot; // <- null-check
                     void set(Pilot p) { pilot = p; }
                     void a() {
                         if (pilot != null) { pilot.board(); }
@@ -101,7 +101,7 @@ class NullCheckClausesTest extends Clauses {
                     String n() { return "x"; }
                 }
                 class Ship {
-                    private Pilot pilot;
+                    private Pilot pilot; // <- null-check
                     Pilot getPilot() { return pilot; }
                     void setPilot(Pilot p) { pilot = p; }
                 }
@@ -202,7 +202,7 @@ class NullCheckClausesTest extends Clauses {
                     def board(self): print(1)
                 class Roster:
                     def __init__(self): self.all = []
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         for p in self.all:
                             if p.name == name:
                                 return p
@@ -219,7 +219,7 @@ class NullCheckClausesTest extends Clauses {
                     def board(self): print(1)
                 class Roster:
                     def __init__(self): self.all = []
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         for p in self.all:
                             if p.name == name:
                                 return p
@@ -239,7 +239,7 @@ class NullCheckClausesTest extends Clauses {
         python("implicit None").has("""
                 class Roster:
                     def __init__(self): self.all = []
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         for p in self.all:
                             if p.name == name:
                                 return p
@@ -252,7 +252,7 @@ class NullCheckClausesTest extends Clauses {
         python("dict get handed on").has("""
                 class Roster:
                     def __init__(self): self.all = {}
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         return self.all.get(name)
                 def a(r: Roster, n):
                     p = r.find(n)
@@ -264,7 +264,7 @@ class NullCheckClausesTest extends Clauses {
                 class Ship:
                     def __init__(self, name):
                         self.name = name
-                        self.pilot = None
+                        self.pilot = None  # <- null-check
                     def take(self, pilot): self.pilot = pilot
                     def a(self):
                         if self.pilot is not None:
@@ -323,7 +323,7 @@ class NullCheckClausesTest extends Clauses {
                 }
                 class Roster {
                     List<Pilot> all = new ArrayList<>();
-                    Pilot find(String n) {
+                    Pilot find(String n) { // <- null-check
                         return all.stream().filter(p -> p.name.equals(n)).findFirst().orElse(null);
                     }
                 }
@@ -344,7 +344,7 @@ class NullCheckClausesTest extends Clauses {
                 }
                 class Roster {
                     Map<String, Pilot> all = new HashMap<>();
-                    Pilot find(String n) {
+                    Pilot find(String n) { // <- null-check
                         if (all.containsKey(n)) { return all.get(n); }
                         return null;
                     }
@@ -365,7 +365,7 @@ class NullCheckClausesTest extends Clauses {
                 class Roster {
                     Pilot duty;
                     boolean open;
-                    Pilot onDuty() { return open ? duty : null; }
+                    Pilot onDuty() { return open ? duty : null; } // <- null-check
                 }
                 class Office {
                     Roster r;
@@ -383,7 +383,7 @@ class NullCheckClausesTest extends Clauses {
                 class Roster {
                     Pilot duty;
                     boolean open;
-                    Pilot onDuty() {
+                    Pilot onDuty() { // <- null-check
                         if (!open) { return null; }
                         return duty;
                     }
@@ -404,7 +404,7 @@ class NullCheckClausesTest extends Clauses {
                 class Roster {
                     Pilot duty;
                     boolean open;
-                    Pilot onDuty() {
+                    Pilot onDuty() { // <- null-check
                         if (!open) { return null; }
                         return duty;
                     }
@@ -445,7 +445,7 @@ class NullCheckClausesTest extends Clauses {
         python("next with default None").has("""
                 class Roster:
                     def __init__(self): self.all = []
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         return next((p for p in self.all if p.name == name), None)
                 class Office:
                     def __init__(self, roster: Roster): self.roster = roster
@@ -457,7 +457,7 @@ class NullCheckClausesTest extends Clauses {
         python("walrus").has("""
                 class Roster:
                     def __init__(self): self.all = {}
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         if name in self.all:
                             return self.all[name]
                         return None
@@ -469,7 +469,7 @@ class NullCheckClausesTest extends Clauses {
                 """);
         python("or default").has("""
                 class Roster:
-                    def find(self, name):
+                    def find(self, name):  # <- null-check
                         for p in self.all:
                             if p.name == name:
                                 return p
@@ -488,7 +488,7 @@ class NullCheckClausesTest extends Clauses {
                 class Roster:
                     def __init__(self) -> None:
                         self.pilots: list[Pilot] = []
-                    def find(self, name: str) -> Optional[Pilot]:
+                    def find(self, name: str) -> Optional[Pilot]:  # <- null-check
                         for pilot in self.pilots:
                             if pilot.name == name:
                                 return pilot

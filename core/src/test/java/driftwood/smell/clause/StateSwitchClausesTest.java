@@ -18,7 +18,7 @@ class StateSwitchClausesTest extends Clauses {
                     private State state = State.CLOSED;
                     int moves;
                     void raise() {
-                        if (state == State.CLOSED) {
+                        if (state == State.CLOSED) { // <- state-switch
                             moves++;
                             state = State.MOVING;
                         } else if (state == State.MOVING) {
@@ -45,7 +45,7 @@ class StateSwitchClausesTest extends Clauses {
                     private String status = "draft";
                     int sent;
                     void submit() {
-                        if (status.equals("draft")) {
+                        if (status.equals("draft")) { // <- state-switch
                             sent++;
                             status = "filed";
                         } else if (status.equals("filed")) { System.out.println("twice"); }
@@ -67,7 +67,7 @@ class StateSwitchClausesTest extends Clauses {
                     private int state = CLOSED;
                     int n;
                     void a() {
-                        if (state == OPEN) {
+                        if (state == OPEN) { // <- state-switch
                             n++;
                             log();
                         } else if (state == CLOSED) {
@@ -211,7 +211,7 @@ class StateSwitchClausesTest extends Clauses {
                         self.state = "closed"
                         self.moves = 0
                     def raise_(self):
-                        if self.state == "closed":
+                        if self.state == "closed":  # <- state-switch
                             self.moves += 1
                             self.state = "moving"
                         elif self.state == "moving":
@@ -235,7 +235,7 @@ class StateSwitchClausesTest extends Clauses {
                         self._state = State.OPEN
                         self.n = 0
                     def a(self):
-                        if self._state == State.OPEN:
+                        if self._state == State.OPEN:  # <- state-switch
                             self.n += 1
                             print("x")
                         elif self._state is State.CLOSED:
@@ -273,7 +273,7 @@ class StateSwitchClausesTest extends Clauses {
                     private Stage stage = Stage.DRAFT;
                     int log;
                     void file() {
-                        switch (stage) {
+                        switch (stage) { // <- state-switch
                             case DRAFT -> {
                                 log++;
                                 stage = Stage.FILED;
@@ -323,7 +323,7 @@ class StateSwitchClausesTest extends Clauses {
                         self.stage = "draft"
                         self.log = []
                     def file(self):
-                        match self.stage:
+                        match self.stage:  # <- state-switch
                             case "draft":
                                 self.log.append("filed")
                                 self.stage = "filed"

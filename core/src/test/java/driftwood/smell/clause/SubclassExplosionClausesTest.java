@@ -12,7 +12,7 @@ class SubclassExplosionClausesTest extends Clauses {
     void clauses() {
         java("grid 2x2").has("""
                 package quay;
-                abstract class Boat {
+                abstract class Boat { // <- subclass-explosion
                     abstract int go(int n);
                 }
                 class FastTug extends Boat {
@@ -46,7 +46,7 @@ class SubclassExplosionClausesTest extends Clauses {
                 """);
         java("levels").has("""
                 package quay;
-                abstract class Berth {
+                abstract class Berth { // <- subclass-explosion
                     int fee;
                     abstract int dues(int n);
                 }
@@ -113,7 +113,7 @@ class SubclassExplosionClausesTest extends Clauses {
                 }
                 """);
         python("grid").has("""
-                class Boat:
+                class Boat:  # <- subclass-explosion
                     def go(self, n): raise NotImplementedError
                 class FastTug(Boat):
                     def go(self, n):

@@ -16,7 +16,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                     static int area(int width, int height) { return width * height; }
                 }
                 class Plan {
-                    int a(int width, int height) { return Berth.area(height, width); }
+                    int a(int width, int height) { return Berth.area(height, width); } // <- swapped-arguments
                 }
                 """);
         java("getters swapped").has("""
@@ -28,7 +28,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                 }
                 class Plan {
                     Plan(int width, int height) { }
-                    static Plan of(Size s) { return new Plan(s.getHeight(), s.getWidth()); }
+                    static Plan of(Size s) { return new Plan(s.getHeight(), s.getWidth()); } // <- swapped-arguments
                 }
                 """);
         java("three cycle").has("""
@@ -37,7 +37,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                     void at(int year, int month, int day) { }
                 }
                 class P {
-                    void go(D d, int year, int month, int day) { d.at(month, day, year); }
+                    void go(D d, int year, int month, int day) { d.at(month, day, year); } // <- swapped-arguments
                 }
                 """);
         java("fields").has("""
@@ -48,7 +48,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                 class P {
                     int from, to;
                     D d;
-                    void go() { d.move(to, from); }
+                    void go() { d.move(to, from); } // <- swapped-arguments
                 }
                 """);
         java("constants").has("""
@@ -59,7 +59,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                 class P {
                     static final int WIDTH = 3, HEIGHT = 4;
                     D d;
-                    void go() { d.draw(HEIGHT, WIDTH); }
+                    void go() { d.draw(HEIGHT, WIDTH); } // <- swapped-arguments
                 }
                 """);
         java("prefix only").hasNot("""
@@ -113,13 +113,13 @@ class SwappedArgumentsClausesTest extends Clauses {
                     def area(self, width, height):
                         return width - height
                 def plan(berth: Berth, width, height):
-                    return berth.area(height, width)
+                    return berth.area(height, width)  # <- swapped-arguments
                 """);
         python("function swapped").has("""
                 def area(width, height):
                     return width * height
                 def plan(width, height):
-                    return area(height, width)
+                    return area(height, width)  # <- swapped-arguments
                 """);
         python("ctor attributes").has("""
                 class Box:
@@ -131,7 +131,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                         self.width = width
                         self.height = height
                     def box(self):
-                        return Box(self.height, self.width)
+                        return Box(self.height, self.width)  # <- swapped-arguments
                 """);
         python("keyword").hasNot("""
                 def area(width, height):
@@ -146,7 +146,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                     Frame(int width, int height) { System.out.println(width - height); }
                 }
                 class Plan {
-                    Frame frame(Size s) { return new Frame(s.height(), s.width()); }
+                    Frame frame(Size s) { return new Frame(s.height(), s.width()); } // <- swapped-arguments
                 }
                 """);
         java("descending comparator").hasNot("""
@@ -175,7 +175,7 @@ class SwappedArgumentsClausesTest extends Clauses {
                         self.length = length
                         self.depth = depth
                 def make(length, depth):
-                    return Berth(depth, length, name="x")
+                    return Berth(depth, length, name="x")  # <- swapped-arguments
                 """);
         python("comparison the other way round").hasNot("""
                 def is_ge(left, right):

@@ -16,7 +16,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                     int a;
                     String n;
                     boolean h;
-                    Berth(String n) { this(n, 0); }
+                    Berth(String n) { this(n, 0); } // <- telescoping-constructor
                     Berth(String n, int a) { this(n, a, false); }
                     Berth(String n, int a, boolean h) {
                         this.n = n;
@@ -30,7 +30,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                 class Berth {
                     int a, b, c, d;
                     String n;
-                    Berth(String n, int a) { this(n, a, 0, 0, 0); }
+                    Berth(String n, int a) { this(n, a, 0, 0, 0); } // <- telescoping-constructor
                     Berth(String n, int a, int b, int c, int d) {
                         this.n = n;
                         this.a = a;
@@ -45,7 +45,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                 class Berth {
                     int a, c;
                     String n;
-                    Berth(String n) { this.n = n; }
+                    Berth(String n) { this.n = n; } // <- telescoping-constructor
                     Berth(String n, int a) {
                         this.n = n;
                         this.a = a;
@@ -67,7 +67,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                         this.a = a;
                         this.c = c;
                     }
-                    static Berth of(String n) { return of(n, 0); }
+                    static Berth of(String n) { return of(n, 0); } // <- telescoping-constructor
                     static Berth of(String n, int a) { return of(n, a, 0); }
                     static Berth of(String n, int a, int c) { return new Berth(n, a, c); }
                 }
@@ -78,7 +78,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                     int a, c;
                     String n, s;
                     boolean h;
-                    Berth(String n, int a, int c, String s, boolean h) {
+                    Berth(String n, int a, int c, String s, boolean h) { // <- telescoping-constructor
                         this.n = n;
                         this.a = a;
                         this.c = c;
@@ -97,7 +97,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                 class Berth {
                     int a, c;
                     String n, s, t;
-                    Berth(String n, int a, int c, String s, String t) {
+                    Berth(String n, int a, int c, String s, String t) { // <- telescoping-constructor
                         this.n = n;
                         this.a = a;
                         this.c = c;
@@ -166,7 +166,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                 """);
         python("positional with optional").has("""
                 class Berth:
-                    def __init__(self, name, length, depth=0, heated=False, owner=None):
+                    def __init__(self, name, length, depth=0, heated=False, owner=None):  # <- telescoping-constructor
                         self.name = name
                         self.length = length
                         self.depth = depth
@@ -206,7 +206,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                     String n;
                     int a, b;
                     boolean h, t;
-                    Berth(String n, int a, int b, boolean h, boolean t) {
+                    Berth(String n, int a, int b, boolean h, boolean t) { // <- telescoping-constructor
                         this.n = n;
                         this.a = a;
                         this.b = b;
@@ -225,7 +225,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                     String n;
                     int a, b;
                     String s, t;
-                    Berth(String n, int a, int b, @Nullable String s, @Nullable String t) {
+                    Berth(String n, int a, int b, @Nullable String s, @Nullable String t) { // <- telescoping-constructor
                         this.n = n;
                         this.a = a;
                         this.b = b;
@@ -278,7 +278,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                 """);
         python("fillers by keyword").has("""
                 class Berth:
-                    def __init__(self, name, length, depth=4, heated=False, owner=None):
+                    def __init__(self, name, length, depth=4, heated=False, owner=None):  # <- telescoping-constructor
                         self.name = name
                         self.length = length
                         self.depth = depth

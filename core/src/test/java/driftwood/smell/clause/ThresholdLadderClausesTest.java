@@ -14,7 +14,7 @@ class ThresholdLadderClausesTest extends Clauses {
                 package quay;
                 class Office {
                     void ask(int tonnage) {
-                        if (tonnage < 100) {
+                        if (tonnage < 100) { // <- threshold-ladder
                             clerk(tonnage);
                         } else if (tonnage < 1000) {
                             master(tonnage);
@@ -32,7 +32,7 @@ class ThresholdLadderClausesTest extends Clauses {
                     Clerk c;
                     Board b;
                     String ask(Permit p) {
-                        if (p.tonnage() > 5000) { return b.decide(p); }
+                        if (p.tonnage() > 5000) { return b.decide(p); } // <- threshold-ladder
                         if (p.tonnage() > 500) { return m.decide(p); }
                         return c.decide(p);
                     }
@@ -56,7 +56,7 @@ class ThresholdLadderClausesTest extends Clauses {
                 class Office {
                     int n;
                     void ask(double wind) {
-                        if (wind >= 0 && wind < 10) {
+                        if (wind >= 0 && wind < 10) { // <- threshold-ladder
                             sail();
                         } else if (wind >= 10 && wind < 20) {
                             reef();
@@ -77,7 +77,7 @@ class ThresholdLadderClausesTest extends Clauses {
                 class Desk {
                     Pilot a, b, c;
                     void assign(Ship s) {
-                        if (a.canTake(s)) {
+                        if (a.canTake(s)) { // <- threshold-ladder
                             a.take(s);
                         } else if (b.canTake(s)) {
                             b.take(s);
@@ -151,7 +151,7 @@ class ThresholdLadderClausesTest extends Clauses {
         python("ladder").has("""
                 class Office:
                     def ask(self, tonnage):
-                        if tonnage < 100:
+                        if tonnage < 100:  # <- threshold-ladder
                             return self.clerk.decide(tonnage)
                         elif tonnage < 1000:
                             return self.master.decide(tonnage)
@@ -161,7 +161,7 @@ class ThresholdLadderClausesTest extends Clauses {
         python("chained ranges").has("""
                 class Office:
                     def ask(self, wind):
-                        if 0 <= wind < 10:
+                        if 0 <= wind < 10:  # <- threshold-ladder
                             self.sail()
                         elif 10 <= wind < 20:
                             self.reef()
@@ -174,7 +174,7 @@ class ThresholdLadderClausesTest extends Clauses {
         python("candidates").has("""
                 class Desk:
                     def assign(self, ship):
-                        if self.north.can_take(ship):
+                        if self.north.can_take(ship):  # <- threshold-ladder
                             self.north.take(ship)
                         elif self.south.can_take(ship):
                             self.south.take(ship)
@@ -199,7 +199,7 @@ class ThresholdLadderClausesTest extends Clauses {
                     final Basin basin = new Basin();
                     final Roads roads = new Roads();
                     void moor(Vessel v) {
-                        if (v.length() < SMALL) {
+                        if (v.length() < SMALL) { // <- threshold-ladder
                             yard.moor(v);
                         } else if (v.length() < LARGE) {
                             basin.take(v);
@@ -223,7 +223,7 @@ class ThresholdLadderClausesTest extends Clauses {
                 package quay;
                 class Desk {
                     void go(int n) {
-                        if (100 > n) {
+                        if (100 > n) { // <- threshold-ladder
                             a(n);
                         } else if (1000 > n) {
                             b(n);
@@ -275,7 +275,7 @@ class ThresholdLadderClausesTest extends Clauses {
                         self.basin = Basin()
                         self.roads = Roads()
                     def moor(self, vessel):
-                        if vessel.length < 20:
+                        if vessel.length < 20:  # <- threshold-ladder
                             self.yard.moor(vessel)
                         elif vessel.length < 120:
                             self.basin.take(vessel)
@@ -285,7 +285,7 @@ class ThresholdLadderClausesTest extends Clauses {
         python("raising").has("""
                 class Office:
                     def approve(self, tonnage):
-                        if tonnage <= 100:
+                        if tonnage <= 100:  # <- threshold-ladder
                             self.clerk(tonnage)
                         elif tonnage <= 1000:
                             self.master(tonnage)

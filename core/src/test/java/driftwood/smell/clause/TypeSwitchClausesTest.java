@@ -22,7 +22,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Dues {
                     int total;
                     int quote(Vessel v) {
-                        if (v instanceof Tug) {
+                        if (v instanceof Tug) { // <- type-switch
                             Tug t = (Tug) v;
                             total += t.power;
                             return t.power * 2;
@@ -42,7 +42,7 @@ class TypeSwitchClausesTest extends Clauses {
                 record Tanker(int tonnage) implements Vessel { }
                 class Dues {
                     int quote(Vessel v) {
-                        if (v instanceof Tug t) return t.power() * 2 + fee();
+                        if (v instanceof Tug t) return t.power() * 2 + fee(); // <- type-switch
                         if (v instanceof Tanker t) return t.tonnage() * 3 + fee();
                         throw new IllegalArgumentException("unknown " + v);
                     }
@@ -61,7 +61,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Dues {
                     int sum;
                     void charge(Vessel v) {
-                        switch (v.kind) {
+                        switch (v.kind) { // <- type-switch
                             case TUG: sum += v.power * 2;
                             break;
                             case TANKER: sum += v.length * 7;
@@ -80,7 +80,7 @@ class TypeSwitchClausesTest extends Clauses {
                 record Tanker(int tonnage) implements Vessel { }
                 class Dues {
                     int quote(Vessel v) {
-                        return switch (v) {
+                        return switch (v) { // <- type-switch
                             case Tug t -> t.power() * 2 + 1;
                             case Tanker t -> t.tonnage() * 3 + 7;
                         };
@@ -92,7 +92,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Tower {
                     int rung;
                     void signal(String kind) {
-                        if ("arrival".equals(kind)) {
+                        if ("arrival".equals(kind)) { // <- type-switch
                             ring(1);
                             rung++;
                         } else if ("departure".equals(kind)) {
@@ -114,7 +114,7 @@ class TypeSwitchClausesTest extends Clauses {
                 }
                 class Dues {
                     int quote(Vessel v) {
-                        if (v.getType() == Vessel.TUG) { return v.power * 2; }
+                        if (v.getType() == Vessel.TUG) { return v.power * 2; } // <- type-switch
                         if (v.getType() == Vessel.TANKER) { return v.tonnage * 3 + 1; }
                         return 0;
                     }
@@ -126,7 +126,7 @@ class TypeSwitchClausesTest extends Clauses {
                     TUG, TANKER, YACHT }
                 class Dues {
                     int quote(Kind kind, int n) {
-                        return kind == Kind.TUG ? n * 2 + base(n) : kind == Kind.TANKER ? n * 9 + base(n + 1) : 0;
+                        return kind == Kind.TUG ? n * 2 + base(n) : kind == Kind.TANKER ? n * 9 + base(n + 1) : 0; // <- type-switch
                     }
                     int base(int n) { return n; }
                 }
@@ -142,7 +142,7 @@ class TypeSwitchClausesTest extends Clauses {
                 }
                 class Crew {
                     void work(Vessel v) {
-                        if (v.getClass() == Tug.class) {
+                        if (v.getClass() == Tug.class) { // <- type-switch
                             ((Tug) v).tow();
                             log(v);
                         } else if (v.getClass() == Tanker.class) {
@@ -167,7 +167,7 @@ class TypeSwitchClausesTest extends Clauses {
                     int paid;
                     void pay(Vessel v) {
                         Kind k = v.getKind();
-                        if (k == Kind.TUG) {
+                        if (k == Kind.TUG) { // <- type-switch
                             paid += v.getPower() * 2;
                         } else if (k == Kind.TANKER) { paid += v.getPower() * 3; }
                     }
@@ -359,7 +359,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Dues:
                     def __init__(self): self.total = 0
                     def quote(self, v):
-                        if isinstance(v, Tug):
+                        if isinstance(v, Tug):  # <- type-switch
                             self.total += v.power
                             return v.power * 2
                         elif isinstance(v, Tanker):
@@ -370,7 +370,7 @@ class TypeSwitchClausesTest extends Clauses {
         python("string tag").has("""
                 class Tower:
                     def signal(self, kind):
-                        if kind == "arrival":
+                        if kind == "arrival":  # <- type-switch
                             self.ring(1)
                             self.count += 1
                         elif kind == "departure":
@@ -389,7 +389,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Dues:
                     def __init__(self): self.sum = 0
                     def charge(self, vessel, kind: Kind):
-                        match kind:
+                        match kind:  # <- type-switch
                             case Kind.TUG:
                                 self.sum += vessel.power * 2
                             case Kind.TANKER:
@@ -401,7 +401,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Tanker:
                     def __init__(self, tonnage): self.tonnage = tonnage
                 def quote(v):
-                    match v:
+                    match v:  # <- type-switch
                         case Tug(power=p):
                             return p * 2 + fee()
                         case Tanker(tonnage=t):
@@ -416,7 +416,7 @@ class TypeSwitchClausesTest extends Clauses {
                         self.kind = kind
                         self.power = power
                 def quote(vessel):
-                    if vessel.kind == "tug":
+                    if vessel.kind == "tug":  # <- type-switch
                         return vessel.power * 2 + base(vessel)
                     if vessel.kind == "tanker":
                         return vessel.power * 5 + base(vessel)
@@ -429,7 +429,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Tanker:
                     def pump(self): print("p")
                 def work(v):
-                    if type(v) is Tug:
+                    if type(v) is Tug:  # <- type-switch
                         v.tow()
                         print("done")
                     elif type(v) == Tanker:
@@ -494,7 +494,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Ledger {
                     int sum;
                     void book(Kind kind, int n) {
-                        switch (kind) {
+                        switch (kind) { // <- type-switch
                             case TUG -> {
                                 sum += n;
                                 note("tug");
@@ -515,7 +515,7 @@ class TypeSwitchClausesTest extends Clauses {
                     int n;
                     void take(Form form) {
                         String type = form.type();
-                        switch (type) {
+                        switch (type) { // <- type-switch
                             case "arrival": n++;
                             file(form);
                             break;
@@ -545,7 +545,7 @@ class TypeSwitchClausesTest extends Clauses {
                 class Dues {
                     int log;
                     int quote(Vessel v) {
-                        if (v instanceof Tug) {
+                        if (v instanceof Tug) { // <- type-switch
                             log++;
                             return ((Tug) v).pull() * 3;
                         }
@@ -641,7 +641,7 @@ class TypeSwitchClausesTest extends Clauses {
                     def __init__(self):
                         self.total = 0
                     def book(self, vessel):
-                        if vessel.kind is Kind.TUG:
+                        if vessel.kind is Kind.TUG:  # <- type-switch
                             self.total += vessel.pull
                             self.note("tug")
                         elif vessel.kind is Kind.TANKER:
@@ -656,7 +656,7 @@ class TypeSwitchClausesTest extends Clauses {
                     def __init__(self, load): self.load = load
                 class Office:
                     def dues(self, vessel):
-                        if isinstance(vessel, Tug):
+                        if isinstance(vessel, Tug):  # <- type-switch
                             self.count("tug")
                             return vessel.pull * 3
                         if isinstance(vessel, Tanker):

@@ -13,7 +13,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
         java("file two sites").has("""
                 package quay;
                 import java.io.*;
-                class Ledger {
+                class Ledger { // <- uncontrolled-instances
                     private final FileWriter out;
                     Ledger() throws IOException { out = new FileWriter("ledger.txt", true); }
                     void write(String s) throws IOException { out.write(s); }
@@ -31,7 +31,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
         java("same path passed").has("""
                 package quay;
                 import java.io.*;
-                class Ledger {
+                class Ledger { // <- uncontrolled-instances
                     private final FileWriter out;
                     Ledger(String f) throws IOException { out = new FileWriter(f, true); }
                     void write(String s) throws IOException { out.write(s); }
@@ -51,7 +51,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
                 import java.io.*;
                 import java.net.*;
                 import java.util.function.*;
-                class Radio {
+                class Radio { // <- uncontrolled-instances
                     private ServerSocket s;
                     Radio() {
                         try {
@@ -131,7 +131,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
                 }
                 """);
         python("file").has("""
-                class Ledger:
+                class Ledger:  # <- uncontrolled-instances
                     def __init__(self):
                         self.out = open("ledger.txt", "a")
                     def write(self, s): self.out.write(s)
@@ -143,7 +143,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
                 """);
         python("sqlite").has("""
                 import sqlite3
-                class Store:
+                class Store:  # <- uncontrolled-instances
                     def __init__(self):
                         self.db = sqlite3.connect("quay.db")
                     def put(self, s): self.db.execute("insert", (s,))
@@ -167,7 +167,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
                 package quay;
                 import java.io.*;
                 import java.net.*;
-                class Beacon {
+                class Beacon { // <- uncontrolled-instances
                     private final ServerSocket socket;
                     Beacon() throws IOException { socket = new ServerSocket(4711); }
                     void accept() throws IOException { socket.accept(); }
@@ -190,7 +190,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
         java("connection").has("""
                 package quay;
                 import java.sql.*;
-                class Store {
+                class Store { // <- uncontrolled-instances
                     private final Connection c;
                     Store() throws SQLException { c = DriverManager.getConnection("jdbc:quay"); }
                     void put(String s) throws SQLException { c.createStatement().execute(s); }
@@ -208,7 +208,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
         java("constant path").has("""
                 package quay;
                 import java.io.*;
-                class Ledger {
+                class Ledger { // <- uncontrolled-instances
                     static final String FILE = "ledger.txt";
                     private final RandomAccessFile f;
                     Ledger() throws IOException { f = new RandomAccessFile(FILE, "rw"); }
@@ -262,7 +262,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
                 """));
         python("socket").has("""
                 import socket
-                class Beacon:
+                class Beacon:  # <- uncontrolled-instances
                     def __init__(self):
                         self.s = socket.socket()
                         self.s.bind(("", 4711))
@@ -284,7 +284,7 @@ class UncontrolledInstancesClausesTest extends Clauses {
                     Ledger("b.txt").write("b")
                 """);
         python("same path passed").has("""
-                class Ledger:
+                class Ledger:  # <- uncontrolled-instances
                     def __init__(self, path):
                         self.out = open(path, "a")
                     def write(self, s): self.out.write(s)
