@@ -71,7 +71,7 @@ final class Judging {
             return List.of();
         }
         List<Ruling> rulings = new ArrayList<>();
-        for (String tree : linked.trees().roots()) {
+        for (String tree : linked.trees().layers()) {
             List<Ruling> more = rulings(detectors, tree, only);
             for (int i = 0; i < more.size(); i++) {
                 if (tree.isEmpty()) {

@@ -4,6 +4,7 @@ import driftwood.program.Outline;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,68 +13,96 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The source trees of a project. Where two trees declare a type of the same full name (two copies of a module, a version
- * for a newer platform), a name means the type of the reader's own tree; so each such tree is a program of its own,
- * together with everything that does not contradict it.
+ * The source trees of a project. Where two declare a type of the same full name (two copies of a module, a version for a
+ * newer platform, two scripts of one name), a name means the type of the reader's own tree. So those that contradict what
+ * came before them are layers of their own: each is linked with everything that it does not contradict, and judged by
+ * itself.
  */
 final class Trees {
-    /** With more trees than this that contradict one another, they are samples: each is linked by itself. */
-    private static final int MOST_TOGETHER = 4;
+    /** What contradicts more layers than this is a heap of samples: each of the rest is linked by itself. */
+    private static final int MOST_LAYERS = 4;
+    /** Begins the name of what is linked by itself. */
+    private static final String ALONE = "alone ";
+    private static final String FIRST = "";
 
     private final List<Outline> outlines;
-    /** Files of each contradicting tree, by its folder. */
-    private final Map<String, Set<String>> apart = new LinkedHashMap<>();
+    /** The files of all layers but the first, with their layer. */
+    private final Map<String, String> apart = new HashMap<>();
     private final Map<String, Program> programs = new HashMap<>();
 
     /** @param outlines of all files, in the order of their paths */
     Trees(List<Outline> outlines) {
         this.outlines = outlines;
-        Map<String, Outline> declared = new HashMap<>();
+        Map<String, String> first = new HashMap<>();
+        Set<String> contradicting = new HashSet<>();
         for (Outline each : outlines) {
             for (String name : names(each)) {
-                Outline first = declared.putIfAbsent(name, each);
-                if (first != null && !each.test() && !root(first).equals(root(each))) {
-                    apart.putIfAbsent(root(each), new HashSet<>());
+                String there = first.putIfAbsent(name, group(each));
+                if (there != null && !there.equals(group(each)) && !each.test()) {
+                    contradicting.add(group(each));
                 }
             }
         }
-        if (!apart.isEmpty()) {
-            outlines.stream().filter(each -> apart.containsKey(root(each))).forEach(each -> apart.get(root(each)).add(each.file()));
+        if (!contradicting.isEmpty()) {
+            divide(contradicting);
         }
     }
 
-    /** Whether all is one tree. */
+    private void divide(Set<String> contradicting) {
+        Map<String, List<Outline>> groups = new LinkedHashMap<>();
+        outlines.stream().filter(each -> contradicting.contains(group(each)))
+                .forEach(each -> groups.computeIfAbsent(group(each), key -> new ArrayList<>()).add(each));
+        List<Set<String>> layers = new ArrayList<>();
+        groups.forEach((group, files) -> {
+            List<String> declared = files.stream().map(Trees::names).flatMap(Collection::stream).toList();
+            int at = 0;
+            while (at < layers.size() && declared.stream().anyMatch(layers.get(at)::contains)) {
+                at++;
+            }
+            if (at == layers.size() && at < MOST_LAYERS) {
+                layers.add(new HashSet<>());
+            }
+            String layer = at < layers.size() ? "layer " + (at + 1) : ALONE + group;
+            if (at < layers.size()) {
+                layers.get(at).addAll(declared);
+            }
+            files.forEach(each -> apart.put(each.file(), layer));
+        });
+    }
+
+    /** Whether nothing contradicts anything. */
     boolean isOne() {
         return apart.isEmpty();
     }
 
-    /** The folders of the trees; the first stands for all that contradicts nothing. */
-    List<String> roots() {
-        List<String> roots = new ArrayList<>(List.of(""));
-        apart.keySet().stream().map(each -> each + "/").forEach(roots::add);
-        return roots;
+    /** All layers, the first first. */
+    List<String> layers() {
+        List<String> layers = new ArrayList<>(List.of(FIRST));
+        layers.addAll(apart.values().stream().distinct().sorted().toList());
+        return layers;
     }
 
-    /** The tree that a file belongs to. */
+    /** The layer that a file belongs to. */
     String of(String file) {
-        return apart.entrySet().stream().filter(each -> each.getValue().contains(file)).map(each -> each.getKey() + "/")
-                .findFirst().orElse("");
+        return apart.getOrDefault(file, FIRST);
     }
 
-    /** What a tree sees, linked. */
-    Program program(String tree) {
-        return programs.computeIfAbsent(tree, key -> Program.link(seenBy(key)));
+    /** What a layer sees, linked. */
+    Program program(String layer) {
+        return programs.computeIfAbsent(layer, key -> Program.link(seenBy(key)));
     }
 
-    private List<Outline> seenBy(String tree) {
+    private List<Outline> seenBy(String layer) {
         if (isOne()) {
             return outlines;
         }
         Set<String> own = new HashSet<>();
-        outlines.stream().filter(each -> of(each.file()).equals(tree)).forEach(each -> own.addAll(names(each)));
-        boolean alone = !tree.isEmpty() && apart.size() > MOST_TOGETHER;
-        return outlines.stream().filter(each -> of(each.file()).equals(tree)
-                || !alone && names(each).stream().noneMatch(own::contains)).toList();
+        outlines.stream().filter(each -> of(each.file()).equals(layer)).forEach(each -> own.addAll(names(each)));
+        boolean alone = layer.startsWith(ALONE);
+        Set<String> declared = new HashSet<>(own);
+        return outlines.stream().filter(each -> of(each.file()).equals(layer)
+                || !alone && names(each).stream().noneMatch(own::contains) && (of(each.file()).equals(FIRST)
+                || names(each).stream().allMatch(declared::add))).toList();
     }
 
     /** Names by which others know what a file declares. */
@@ -81,11 +110,11 @@ final class Trees {
         return file.types().stream().filter(each -> each.outer().isEmpty() && !each.anonymous()).map(TypeOutline::name).toList();
     }
 
-    /** The folder that the packages of a file's tree begin in. */
-    private static String root(Outline file) {
+    /** What belongs together: the folder that the packages of its tree begin in; a file without a package by itself. */
+    private static String group(Outline file) {
         String folder = file.file().substring(0, Math.max(0, file.file().lastIndexOf('/')));
         String packages = file.packageName().replace('.', '/');
-        return folder.equals(packages) ? "" : folder.endsWith("/" + packages)
+        return packages.isEmpty() ? file.file() : folder.equals(packages) ? "" : folder.endsWith("/" + packages)
                 ? folder.substring(0, folder.length() - packages.length() - 1) : folder;
     }
 }

@@ -2,11 +2,11 @@ package driftwood.read.python;
 
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
+import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Rules;
 import driftwood.tree.*;
-import driftwood.tree.Named;
 import driftwood.tree.Sequence;
 import driftwood.tree.Unpacked;
-import driftwood.tree.Yield;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -51,67 +51,43 @@ abstract class PythonExpressions {
     }
 
     Node expression(Cst node) {
-        int start = node.start();
-        int end = node.end();
+        Rules.Maker<PythonExpressions> maker = PythonRules.EXPRESSIONS.of(node.kind());
+        return maker == null ? other(node) : maker.of(this, node);
+    }
+
+    static Node literal(Cst node, LiteralKind kind, String text) {
+        return new Literal(node.start(), node.end(), kind, text);
+    }
+
+    /** What stands for its only part. */
+    Node only(Cst node) {
+        return node.inner().size() == 1 ? expression(node.inner().get(0)) : other(node);
+    }
+
+    Node sequence(Cst node, String type) {
+        return new Sequence(node.start(), node.end(), type, expressions(node.inner()));
+    }
+
+    Node conditional(Cst node) {
         List<Cst> inner = node.inner();
-        switch (node.kind()) {
-            case "identifier":
-                return name(node);
-            case "none":
-                return new Literal(start, end, LiteralKind.NULL, "None");
-            case "true", "false":
-                return new Literal(start, end, LiteralKind.BOOLEAN, node.kind());
-            case "integer":
-                return new Literal(start, end, LiteralKind.INTEGER, text(node));
-            case "float":
-                return new Literal(start, end, LiteralKind.DECIMAL, text(node));
-            case "string", "concatenated_string":
-                return string(node);
-            case "expression_list":
-                return inner.size() == 1 ? expression(inner.get(0)) : new Sequence(start, end, "tuple", expressions(inner));
-            case "parenthesized_expression", "await", "type", "list_splat", "dictionary_splat", "pattern_list", "interpolation",
-                    "case_pattern":
-                return inner.size() == 1 ? expression(inner.get(0)) : other(node);
-            case "attribute":
-                return new Member(start, end, expression(node.part("object").orElse(inner.get(0))),
-                        text(node.part("attribute").orElse(node)));
-            case "subscript":
-                return new Index(start, end, expression(inner.get(0)),
-                        inner.size() > 1 ? expression(inner.get(1)) : new Absent(end, end));
-            case "call":
-                return call(node);
-            case "keyword_argument":
-                return new Named(start, end, text(inner.get(0)).intern(), expression(inner.get(inner.size() - 1)));
-            case "not_operator":
-                return Normal.negated(start, end, expression(inner.get(0)));
-            case "unary_operator":
-                return new Unary(start, end, operator(node), expression(inner.get(0)));
-            case "boolean_operator":
-                return new Binary(start, end, LOGIC.getOrDefault(operator(node), operator(node)),
-                        expression(inner.get(0)), expression(inner.get(1)));
-            case "binary_operator":
-                return new Binary(start, end, operator(node), expression(inner.get(0)), expression(inner.get(1)));
-            case "comparison_operator":
-                return comparison(node);
-            case "conditional_expression":
-                return inner.size() < 3 ? other(node) : conditionals.in(() -> new Conditional(start, end, expression(inner.get(1)),
-                        expression(inner.get(0)), expression(inner.get(2))));
-            case "lambda":
-                return new Lambda(start, end, node.part("parameters").map(this::parameters).orElse(List.of()),
-                        expression(node.part("body").orElse(inner.get(inner.size() - 1))));
-            case "named_expression":
-                return new Assignment(start, end, expression(inner.get(0)), "=", expression(inner.get(1)));
-            case "list", "tuple", "set":
-                return new Sequence(start, end, node.kind().intern(), expressions(inner));
-            case "dictionary":
-                return new Sequence(start, end, "dict", expressions(inner));
-            case "yield":
-                return new Yield(start, end, expressions(inner));
-            case "list_comprehension", "set_comprehension", "dictionary_comprehension", "generator_expression":
-                return comprehension(node);
-            default:
-                return other(node);
-        }
+        return inner.size() < 3 ? other(node) : conditionals.in(() -> new Conditional(node.start(), node.end(),
+                expression(inner.get(1)), expression(inner.get(0)), expression(inner.get(2))));
+    }
+
+    Node binary(Cst node) {
+        return new Binary(node.start(), node.end(), LOGIC.getOrDefault(operator(node), operator(node)),
+                expression(node.inner().get(0)), expression(node.inner().get(1)));
+    }
+
+    Node lambda(Cst node) {
+        return new Lambda(node.start(), node.end(), node.part("parameters").map(this::parameters).orElse(List.of()),
+                expression(node.part("body").orElse(node.inner().get(node.inner().size() - 1))));
+    }
+
+    Node index(Cst node) {
+        List<Cst> inner = node.inner();
+        return new Index(node.start(), node.end(), expression(inner.get(0)),
+                inner.size() > 1 ? expression(inner.get(1)) : new Absent(node.end(), node.end()));
     }
 
     Node other(Cst node) {
@@ -119,17 +95,17 @@ abstract class PythonExpressions {
     }
 
     /** Where the parser only supposes a name, there is none. */
-    private Node name(Cst node) {
+    Node name(Cst node) {
         String name = text(node);
         return name.isBlank() ? new Absent(node.start(), node.end()) : new Name(node.start(), node.end(), name.equals("self") ? "this" : name.intern());
     }
 
-    private static String operator(Cst node) {
+    static String operator(Cst node) {
         return node.children().stream().filter(child -> !child.named()).map(Cst::kind).findFirst().orElse("?");
     }
 
     /** Strings keep their contents; with values inside they are sums of texts. */
-    private Node string(Cst node) {
+    Node string(Cst node) {
         List<Node> parts = new ArrayList<>();
         StringBuilder plain = new StringBuilder();
         if (node.children().isEmpty()) {
@@ -174,7 +150,7 @@ abstract class PythonExpressions {
     }
 
     /** Tests for None, for types and for equality; a chain of comparisons is their conjunction. */
-    private Node comparison(Cst node) {
+    Node comparison(Cst node) {
         List<Cst> operands = node.inner();
         List<String> operators = new ArrayList<>();
         for (Cst child : node.children()) {
@@ -189,7 +165,7 @@ abstract class PythonExpressions {
         return Normal.all(node.start(), node.end(), each).orElseGet(() -> other(node));
     }
 
-    private Node comparison(Cst left, String operator, Cst right) {
+    Node comparison(Cst left, String operator, Cst right) {
         int start = left.start();
         int end = right.end();
         boolean negated = operator.contains("not") || operator.equals("!=");
@@ -212,7 +188,7 @@ abstract class PythonExpressions {
     }
 
     /** {@code isinstance} is a type test, {@code super()} the parent, a name spelled like a class a creation. */
-    private Node call(Cst node) {
+    Node call(Cst node) {
         int start = node.start();
         int end = node.end();
         Cst callee = node.part("function").orElse(node.inner().get(0));
@@ -261,7 +237,7 @@ abstract class PythonExpressions {
     }
 
     /** A loop whose value is collected. */
-    private Node comprehension(Cst node) {
+    Node comprehension(Cst node) {
         Node body = new Other(node.start(), node.end(), "collected", expressions(node.inner().stream()
                 .filter(each -> !each.is("for_in_clause")).toList()));
         List<Cst> clauses = node.inner().stream().filter(each -> each.is("for_in_clause")).toList();

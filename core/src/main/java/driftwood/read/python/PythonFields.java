@@ -1,6 +1,7 @@
 package driftwood.read.python;
 
 import driftwood.read.python.PythonTypes.Annotated;
+import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import driftwood.tree.Sequence;
 import java.util.LinkedHashMap;

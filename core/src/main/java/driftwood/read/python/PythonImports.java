@@ -1,5 +1,6 @@
 package driftwood.read.python;
 
+import driftwood.read.sitter.Cst;
 import driftwood.tree.Import;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,6 @@
 package driftwood.read.python;
 
+import driftwood.read.sitter.Cst;
 import driftwood.source.SourceText;
 import driftwood.tree.*;
 import java.nio.file.Files;

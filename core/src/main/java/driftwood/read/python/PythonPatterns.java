@@ -1,6 +1,7 @@
 package driftwood.read.python;
 
 import driftwood.read.Normal;
+import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;

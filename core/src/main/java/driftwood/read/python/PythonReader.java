@@ -1,25 +1,43 @@
 package driftwood.read.python;
 
-import driftwood.read.FileTree;
-import driftwood.read.Reader;
-import driftwood.source.Lines;
+import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Grammar;
+import driftwood.read.sitter.Grammar.Habits;
+import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
-import driftwood.source.Unread;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.function.Consumer;
+import driftwood.tree.Unit;
+import java.util.Set;
+import java.util.TreeSet;
+import org.treesitter.TreeSitterPython;
 
 /**
  * Reads Python. A module becomes a type that holds its routines, with its classes nested inside, so that
- * {@code quay.office.Tug} is the class Tug of the module quay.office. Regions with syntax errors are left out and told.
+ * {@code quay.office.Tug} is the class Tug of the module quay.office.
  */
-public final class PythonReader implements Reader {
-    private final ThreadLocal<Grammar> grammars = ThreadLocal.withInitial(Grammar::new);
+public final class PythonReader extends SitterReader {
+    private static final Habits HABITS = new Habits(
+            Set.of("identifier", "integer", "float", "comment", "string_start", "string_end", "escape_sequence", "line_continuation"),
+            Set.of("module", "block", "expression_statement", "argument_list", "list", "tuple", "set", "dictionary", "binary_operator",
+                    "boolean_operator", "comparison_operator", "parenthesized_expression", "return_statement", "string",
+                    "concatenated_string", "parameters", "expression_list", "pattern_list", "not_operator", "unary_operator", "subscript",
+                    "keyword_argument"),
+            Set.of("comment", "line_continuation"), PythonReader::isPlainText);
+
+    public PythonReader() {
+        super(() -> new Grammar(Pointer.ofPython(), HABITS));
+    }
+
+    /** Hands out the grammar's address, which its class keeps for subclasses. */
+    private static final class Pointer extends TreeSitterPython {
+        static Object ofPython() {
+            return new Pointer().getPtr();
+        }
+    }
 
     @Override
     public int version() {
-        return 4;
+        return 5;
     }
 
     @Override
@@ -28,24 +46,24 @@ public final class PythonReader implements Reader {
     }
 
     @Override
-    public void read(List<SourceText> sources, Consumer<FileTree> take) {
-        for (SourceText source : sources) {
-            take.accept(read(source));
+    protected Unit unit(SourceText source, Cst root) {
+        return new PythonModule(source, root).unit();
+    }
+
+    @Override
+    public Set<String> ruled() {
+        Set<String> kinds = new TreeSet<>(PythonRules.EXPRESSIONS.kinds());
+        kinds.addAll(PythonRules.STATEMENTS.kinds());
+        return kinds;
+    }
+
+    /** Nobody needs the parts of a text without values in it. */
+    private static boolean isPlainText(String kind, String text, int start) {
+        if (!kind.equals("string")) {
+            return false;
         }
-    }
-
-    private FileTree read(SourceText source) {
-        Lines lines = new Lines(source.text());
-        List<Unread> unread = new ArrayList<>();
-        Grammar.Parsed parsed = grammars.get().parse(source.text());
-        parsed.errors().forEach(each -> unread.add(unread(each, lines, source)));
-        return new FileTree(source, new PythonModule(source, parsed.root()).unit(), lines, unread);
-    }
-
-    private static Unread unread(Cst error, Lines lines, SourceText source) {
-        int from = lines.lineOf(error.start());
-        int to = lines.lineOf(Math.max(error.start(), error.end() - 1));
-        return new Unread(source.file().path(), from, from == to ? "syntax: not understood"
-                : "syntax: not understood up to line " + to);
+        char first = start < text.length() ? text.charAt(start) : 'f';
+        char second = start + 1 < text.length() ? text.charAt(start + 1) : 'f';
+        return first == '"' || first == '\'' || (second == '"' || second == '\'') && first != 'f' && first != 'F';
     }
 }

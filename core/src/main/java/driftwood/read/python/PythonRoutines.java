@@ -1,6 +1,7 @@
 package driftwood.read.python;
 
 import driftwood.read.python.PythonTypes.Annotated;
+import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.EnumSet;

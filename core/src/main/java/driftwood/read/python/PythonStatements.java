@@ -1,6 +1,8 @@
 package driftwood.read.python;
 
 import driftwood.read.python.PythonTypes.Annotated;
+import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Rules;
 import driftwood.tree.*;
 import driftwood.tree.Assertion;
 import driftwood.tree.Empty;
@@ -25,7 +27,7 @@ abstract class PythonStatements extends PythonExpressions {
     /** Names first assigned inside a branch or loop: a routine has them all the way through. */
     private final Deque<Set<String>> hoisted = new ArrayDeque<>();
     private final Deque<Integer> depth = new ArrayDeque<>();
-    private final PythonPatterns patterns = new PythonPatterns(this);
+    final PythonPatterns patterns = new PythonPatterns(this);
 
     PythonStatements(String text, Set<String> functions) {
         super(text, functions);
@@ -83,53 +85,26 @@ abstract class PythonStatements extends PythonExpressions {
     }
 
     Node statement(Cst node) {
-        int start = node.start();
-        int end = node.end();
-        List<Cst> inner = node.inner();
-        switch (node.kind()) {
-            case "expression_statement":
-                return inner.isEmpty() ? empty(node) : inner.size() > 1 ? other(node) : simple(inner.get(0), node);
-            case "return_statement":
-                return new Return(start, end, inner.stream().findFirst().map(this::expression));
-            case "raise_statement":
-                return new Throw(start, end, inner.stream().findFirst().map(this::expression));
-            case "pass_statement":
-                return empty(node);
-            case "break_statement":
-                return new Jump(start, end, JumpKind.BREAK, Optional.empty());
-            case "continue_statement":
-                return new Jump(start, end, JumpKind.CONTINUE, Optional.empty());
-            case "if_statement":
-                return branch(node, 0);
-            case "for_statement":
-                return loop(node);
-            case "while_statement":
-                return new Loop(start, end, LoopKind.WHILE, List.of(expression(node.part("condition").orElse(node))),
-                        body(node));
-            case "try_statement":
-                return attempt(node);
-            case "with_statement":
-                return with(node);
-            case "match_statement":
-                return patterns.match(node);
-            case "function_definition", "class_definition", "decorated_definition":
-                return declaration(node);
-            case "import_statement", "import_from_statement", "future_import_statement":
-                imported(node);
-                return empty(node);
-            case "global_statement", "nonlocal_statement":
-                inner.forEach(each -> locals.peek().add(text(each)));
-                return empty(node);
-            case "block":
-                return block(node);
-            case "assert_statement":
-                return new Assertion(start, end, expressions(inner));
-            default:
-                return other(node);
-        }
+        Rules.Maker<PythonStatements> maker = PythonRules.STATEMENTS.of(node.kind());
+        return maker == null ? other(node) : maker.of(this, node);
     }
 
-    private static Node empty(Cst node) {
+    Node evaluated(Cst node) {
+        List<Cst> inner = node.inner();
+        return inner.isEmpty() ? empty(node) : inner.size() > 1 ? other(node) : simple(inner.get(0), node);
+    }
+
+    Node imports(Cst node) {
+        imported(node);
+        return empty(node);
+    }
+
+    Node shares(Cst node) {
+        node.inner().forEach(each -> locals.peek().add(text(each)));
+        return empty(node);
+    }
+
+    static Node empty(Cst node) {
         return new Empty(node.start(), node.end());
     }
 
@@ -203,7 +178,7 @@ abstract class PythonStatements extends PythonExpressions {
     }
 
     /** An if with its elifs and else. @param from which of its alternatives comes next */
-    private Node branch(Cst node, int from) {
+    Node branch(Cst node, int from) {
         List<Cst> alternatives = node.parts("alternative");
         Optional<Node> otherwise = Optional.empty();
         for (int i = alternatives.size() - 1; i >= from; i--) {
@@ -219,7 +194,7 @@ abstract class PythonStatements extends PythonExpressions {
         return new If(node.start(), node.end(), expression(node.part("condition").orElse(node)), body(node), otherwise);
     }
 
-    private Node loop(Cst node) {
+    Node loop(Cst node) {
         Cst left = node.part("left").orElse(node);
         Node variable = variable(left);
         if (variable instanceof Local local) {
@@ -229,7 +204,7 @@ abstract class PythonStatements extends PythonExpressions {
         return new Loop(node.start(), node.end(), LoopKind.EACH, header, body(node));
     }
 
-    private Node attempt(Cst node) {
+    Node attempt(Cst node) {
         List<Node> handlers = new ArrayList<>();
         Optional<Block> last = Optional.empty();
         List<Node> after = new ArrayList<>();
@@ -269,7 +244,7 @@ abstract class PythonStatements extends PythonExpressions {
         return Optional.empty();
     }
 
-    private Node with(Cst node) {
+    Node with(Cst node) {
         List<Node> resources = new ArrayList<>();
         for (Cst clause : node.inner()) {
             if (clause.is("with_clause")) {

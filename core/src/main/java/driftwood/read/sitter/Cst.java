@@ -1,9 +1,8 @@
-package driftwood.read.python;
+package driftwood.read.sitter;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A node of the parsed text.
@@ -16,20 +15,11 @@ import java.util.Set;
  * @param children in order
  * @param inner    those that are neither punctuation nor comments
  */
-record Cst(String kind, boolean named, String field, int start, int end, List<Cst> children, List<Cst> inner) {
+public record Cst(String kind, boolean named, String field, int start, int end, List<Cst> children, List<Cst> inner) {
     /** A region that the parser could not make sense of. */
-    static final String ERROR = "ERROR";
-    /** Kinds whose inner parts nobody needs. */
-    static final Set<String> LEAVES = Set.of("identifier", "integer", "float", "comment", "string_start", "string_end",
-            "escape_sequence", "line_continuation");
-    /** Kinds of which the children play no part but follow one another. */
-    static final Set<String> ROWS = Set.of("module", "block", "expression_statement", "argument_list", "list", "tuple",
-            "set", "dictionary", "binary_operator", "boolean_operator", "comparison_operator", "parenthesized_expression",
-            "return_statement", "string", "concatenated_string", "parameters", "expression_list", "pattern_list",
-            "not_operator", "unary_operator", "subscript", "keyword_argument");
-
+    public static final String ERROR = "ERROR";
     /** The child that plays a part. */
-    Optional<Cst> part(String wanted) {
+    public Optional<Cst> part(String wanted) {
         for (Cst child : children) {
             if (child.field.equals(wanted)) {
                 return Optional.of(child);
@@ -39,7 +29,7 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
     }
 
     /** All children that play a part. */
-    List<Cst> parts(String wanted) {
+    public List<Cst> parts(String wanted) {
         List<Cst> found = new ArrayList<>();
         for (Cst child : children) {
             if (child.field.equals(wanted)) {
@@ -49,17 +39,13 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
         return found;
     }
 
-    /** Whether it is neither punctuation nor a comment. */
-    boolean isInner() {
-        return named && !kind.equals("comment") && !kind.equals("line_continuation");
-    }
-
-    boolean is(String wanted) {
+    /** Whether it is of that kind. */
+    public boolean is(String wanted) {
         return kind.equals(wanted);
     }
 
     /** Whether a keyword or operator stands directly in it. */
-    boolean has(String keyword) {
+    public boolean has(String keyword) {
         for (Cst child : children) {
             if (!child.named && child.kind.equals(keyword)) {
                 return true;
@@ -68,7 +54,8 @@ record Cst(String kind, boolean named, String field, int start, int end, List<Cs
         return false;
     }
 
-    String text(String source) {
+    /** The source text that it stands for. */
+    public String text(String source) {
         return source.substring(start, Math.min(end, source.length()));
     }
 }

@@ -1,4 +1,4 @@
-package driftwood.read.python;
+package driftwood.read.sitter;
 
 /** Turns the parser's offsets in bytes into offsets in characters. */
 final class Offsets {

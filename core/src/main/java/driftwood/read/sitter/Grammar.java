@@ -1,4 +1,4 @@
-package driftwood.read.python;
+package driftwood.read.sitter;
 
 import io.github.treesitter.ktreesitter.Language;
 import io.github.treesitter.ktreesitter.Node;
@@ -7,13 +7,16 @@ import io.github.treesitter.ktreesitter.Tree;
 import io.github.treesitter.ktreesitter.TreeCursor;
 import java.util.ArrayList;
 import java.util.List;
-import org.treesitter.TreeSitterPython;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
- * The grammar of Python and its parser. Symbols and fields are known by number; only their names, once read, are kept.
- * A parser belongs to one thread.
+ * A grammar and its parser. Symbols and fields are known by number; only their names, once read, are kept. A parser
+ * belongs to one thread.
  */
-final class Grammar {
+public final class Grammar {
+    /** Leaves, rows and comments of the grammar: what need not be asked of the binding, as each question costs. */
+    private final Habits habits;
     private final Language language;
     private final Parser parser;
     private final String[] symbols;
@@ -22,8 +25,10 @@ final class Grammar {
     /** Keywords and punctuation, by symbol: one node serves for all. */
     private final Cst[] tokens;
 
-    Grammar() {
-        language = new Language(Pointer.ofPython());
+    /** @param pointer address of the grammar's native table */
+    public Grammar(Object pointer, Habits habits) {
+        this.habits = habits;
+        language = new Language(pointer);
         parser = new Parser(language);
         symbols = new String[language.getSymbolCount()];
         named = new boolean[symbols.length];
@@ -42,11 +47,31 @@ final class Grammar {
         }
     }
 
-    /** Hands out the grammar's address, which its class keeps for subclasses. */
-    private static final class Pointer extends TreeSitterPython {
-        static Object ofPython() {
-            return new Pointer().getPtr();
+    /**
+     * What is known of a grammar's kinds beforehand.
+     *
+     * @param leaves   kinds whose inner parts nobody needs
+     * @param rows     kinds of which the children play no part but follow one another
+     * @param skipped  kinds that stand for nothing, such as comments
+     * @param leaf     finds out of a node whether it is a leaf, where its kind does not say so
+     */
+    public record Habits(Set<String> leaves, Set<String> rows, Set<String> skipped, Leaf leaf) {
+    }
+
+    /** Whether nobody needs the parts of a node. */
+    public interface Leaf {
+        boolean is(String kind, String text, int start);
+    }
+
+    /** All kinds of nodes that have a name. */
+    public Set<String> kinds() {
+        Set<String> kinds = new TreeSet<>();
+        for (short i = 0; i < symbols.length; i++) {
+            if (named[i] && language.isVisible(i) && !language.isSupertype(i)) {
+                kinds.add(symbols[i]);
+            }
         }
+        return kinds;
     }
 
     /**
@@ -55,10 +80,11 @@ final class Grammar {
      * @param root   as plain nodes, offsets in characters
      * @param errors the outermost regions that the parser could not make sense of, in order
      */
-    record Parsed(Cst root, List<Cst> errors) {
+    public record Parsed(Cst root, List<Cst> errors) {
     }
 
-    Parsed parse(String text) {
+    /** Parses a text; what is wrong in it is told and left out. */
+    public Parsed parse(String text) {
         Offsets offsets = Offsets.of(text);
         Tree tree = parser.parse(text, null);
         TreeCursor cursor = tree.walk();
@@ -83,14 +109,14 @@ final class Grammar {
         int end = offsets.at(node.getEndByte());
         List<Cst> children = List.of();
         List<Cst> inner = children;
-        if (!isLeaf(kind, text, start) && cursor.gotoFirstChild()) {
+        if (!habits.leaves().contains(kind) && !habits.leaf().is(kind, text, start) && cursor.gotoFirstChild()) {
             children = new ArrayList<>(4);
             inner = new ArrayList<>(4);
-            boolean parts = !Cst.ROWS.contains(kind);
+            boolean parts = !habits.rows().contains(kind);
             do {
                 Cst child = node(cursor, offsets, text, errors, parts);
                 children.add(child);
-                if (child.isInner()) {
+                if (child.named() && !habits.skipped().contains(child.kind())) {
                     inner.add(child);
                 }
             } while (cursor.gotoNextSibling());
@@ -103,15 +129,5 @@ final class Grammar {
             errors.add(made);
         }
         return made;
-    }
-
-    /** Nobody needs the parts of a name, a number, or a text without values in it. */
-    private static boolean isLeaf(String kind, String text, int start) {
-        if (!kind.equals("string")) {
-            return Cst.LEAVES.contains(kind);
-        }
-        char first = start < text.length() ? text.charAt(start) : 'f';
-        char second = start + 1 < text.length() ? text.charAt(start + 1) : 'f';
-        return first == '"' || first == '\'' || (second == '"' || second == '\'') && first != 'f' && first != 'F';
     }
 }

@@ -1,0 +1,50 @@
+package driftwood.read.sitter;
+
+import driftwood.read.FileTree;
+import driftwood.read.Reader;
+import driftwood.source.Lines;
+import driftwood.source.SourceText;
+import driftwood.source.Unread;
+import driftwood.tree.Unit;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+
+/** Reads a language by its grammar. Regions with syntax errors are left out and told; the rest of the file is read. */
+public abstract class SitterReader implements Reader {
+    private final ThreadLocal<Grammar> grammars;
+
+    /** @param grammar makes the grammar, once for each thread */
+    protected SitterReader(Supplier<Grammar> grammar) {
+        this.grammars = ThreadLocal.withInitial(grammar);
+    }
+
+    /** The file in Driftwood's own terms. */
+    protected abstract Unit unit(SourceText source, Cst root);
+
+    /** All kinds of the grammar's nodes that the rules say something of. */
+    public abstract Set<String> ruled();
+
+    /** All kinds of nodes that the grammar has. */
+    public final Set<String> kinds() {
+        return grammars.get().kinds();
+    }
+
+    @Override
+    public void read(List<SourceText> sources, Consumer<FileTree> take) {
+        for (SourceText source : sources) {
+            Lines lines = new Lines(source.text());
+            Grammar.Parsed parsed = grammars.get().parse(source.text());
+            List<Unread> unread = parsed.errors().stream().map(each -> unread(each, lines, source)).toList();
+            take.accept(new FileTree(source, unit(source, parsed.root()), lines, unread));
+        }
+    }
+
+    private static Unread unread(Cst error, Lines lines, SourceText source) {
+        int from = lines.lineOf(error.start());
+        int to = lines.lineOf(Math.max(error.start(), error.end() - 1));
+        return new Unread(source.file().path(), from, from == to ? "syntax: not understood"
+                : "syntax: not understood up to line " + to);
+    }
+}

@@ -1,0 +1,103 @@
+package driftwood.read;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.source.Language;
+import driftwood.source.SourceFinder;
+import driftwood.source.SourceText;
+import driftwood.tree.Routine;
+import driftwood.tree.Search;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * What every reader makes of the constructs that detectors look at: a row a construct, a column a language, and the tree
+ * that all of them must give. A language that has no such construct leaves its column out.
+ */
+class ReaderContractTest {
+    /** The body of a routine f with parameters v and w goes where the % stands. */
+    private static final Map<String, String> AROUND = Map.of("java", "class Desk { Object f(Object v, Object w) { % } }",
+            "python", "class Desk:\n    def f(self, v, w):\n        %\n");
+    private static final Map<String, String> FILE = Map.of("java", "Desk.java", "python", "desk.py");
+
+    /** In the code, {@code ~} begins a new line and {@code >} one that is further in. */
+    private static final String ROWS = """
+            construct             | java                                      | python                            | tree
+            null test             | return v == null;                         | return v is None                  | Return(NullTest(v))
+            negated null test     | return v != null;                         | return v is not None              | Return(NullTest(v negated))
+            negation of it        | return !(v == null);                      | return not v is None              | Return(NullTest(v negated))
+            null on the left      | return null == v;                         | return None is v                  | Return(NullTest(v))
+            equality              | return v == 4;                            | return v == 4                     | Return(EqualityTest(v INTEGER:4))
+            unequal               | return v != 4;                            | return v != 4                     | Return(EqualityTest(v INTEGER:4 negated))
+            type test             | return v instanceof Tug;                  | return isinstance(v, Tug)         | Return(TypeTest(v Tug))
+            exact type            | return v.getClass() == Tug.class;         | return type(v) is Tug             | Return(TypeTest(v Tug exact))
+            both                  | return v && w;                            | return v and w                    | Return(Binary(&& v w))
+            either                | return v || w;                            | return v or w                     | Return(Binary(|| v w))
+            negation              | return !v;                                | return not v                      | Return(Unary(! v))
+            order                 | return v < 4;                             | return v < 4                      | Return(Binary(< v INTEGER:4))
+            conditional           | return v ? w : 4;                         | return w if v else 4              | Return(Conditional(v w INTEGER:4))
+            creation              | return new Tug(v);                        | return Tug(v)                     | Return(Creation(Tug [v]))
+            call                  | v.tow(w);                                 | v.tow(w)                          | Evaluate(Call(v tow [w]))
+            call of its own       | this.tow(w);                              | self.tow(w)                       | Evaluate(Call(this tow [w]))
+            member                | return v.depth;                           | return v.depth                    | Return(Member(v depth))
+            element               | return v[4];                              | return v[4]                       | Return(Index(v INTEGER:4))
+            nothing               | return null;                              | return None                       | Return(NULL)
+            truth                 | return true;                              | return True                       | Return(BOOLEAN:true)
+            text                  | return "ebb";                             | return "ebb"                      | Return(STRING:ebb)
+            assignment            | this.depth = v;                           | self.depth = v                    | Evaluate(Assignment(Member(this depth) = v))
+            added                 | v.depth += 4;                             | v.depth += 4                      | Evaluate(Assignment(Member(v depth) + INTEGER:4))
+            local                 | var x = v;                                | x = v                             | Local(x v)
+            branch                | if (v) { go(); }                          | if v:~>self.go()                  | If(v {Evaluate(Call(%go []))})
+            branch with another   | if (v) { return w; } else { return v; }   | if v:~>return w~else:~>return v   | If(v {Return(w)} {Return(v)})
+            ladder                | if (v) { return w; } else if (w) { return v; } | if v:~>return w~elif w:~>return v | If(v {Return(w)} If(w {Return(v)}))
+            loop over elements    | for (var x : v) { w.go(x); }              | for x in v:~>w.go(x)              | Loop(EACH [Local(x) v] {Evaluate(Call(w go [x]))})
+            loop while            | while (v) { w.go(); }                     | while v:~>w.go()                  | Loop(WHILE [v] {Evaluate(Call(w go []))})
+            next                  | while (v) { continue; }                   | while v:~>continue                | Loop(WHILE [v] {Jump(CONTINUE)})
+            end of a loop         | while (v) { break; }                      | while v:~>break                   | Loop(WHILE [v] {Jump(BREAK)})
+            thrown                | throw new Bad();                          | raise Bad()                       | Throw(Creation(Bad []))
+            nothing done          | ;                                         | pass                              | Empty()
+            asserted              | assert v;                                 | assert v                          | Assertion([v])
+            selection             | switch (v) { case 1: return w; default: return v; } | match v:~>case 1:~>>return w~>case _:~>>return v | Match(v [Arm([INTEGER:1] {Return(w)}) Arm([] isDefault {Return(v)})])
+            lambda                | return x -> w;                            | return lambda x: w                | Return(Lambda([x] w))
+            """;
+
+    @TempDir
+    Path root;
+
+    @TestFactory
+    Stream<DynamicTest> everyLanguageGivesTheSameTree() {
+        List<String[]> rows = ROWS.lines().map(each -> each.strip().split("\\s* \\| \\s*")).toList();
+        String[] head = rows.get(0);
+        List<DynamicTest> tests = new ArrayList<>();
+        for (String[] row : rows.subList(1, rows.size())) {
+            for (int i = 1; i < head.length - 1; i++) {
+                String language = head[i];
+                String code = row[i];
+                String wanted = row[row.length - 1];
+                tests.add(DynamicTest.dynamicTest(row[0] + " in " + language, () -> assertThat(read(language, code))
+                        .isEqualTo(wanted.replace("%", language.equals("python") ? "this " : ""))));
+            }
+        }
+        return tests.stream();
+    }
+
+    private String read(String key, String code) throws Exception {
+        Language language = Language.ofKey(key).orElseThrow();
+        String shift = "\n        ";
+        String body = code.replace("~>>", shift + "        ").replace("~>", shift + "    ").replace("~", shift);
+        Path file = Given.write(root.resolve(FILE.get(key)), AROUND.get(key).replace("%", body));
+        List<FileTree> trees = new ArrayList<>();
+        new Readers().of(language).read(List.of(SourceText.read(new SourceFinder(root).find(List.of(file)).files().get(0))), trees::add);
+        assertThat(trees.get(0).unread()).isEmpty();
+        Routine routine = Search.all(trees.get(0).unit(), Routine.class).stream().filter(each -> each.name().equals("f")).findFirst().orElseThrow();
+        String text = TreeText.of(routine.body().orElseThrow());
+        return text.substring(1, text.length() - 1);
+    }
+}
