@@ -200,8 +200,21 @@ final class Forms {
         private final List<Class<?>> kinds;
         private final List<Form> forms = new ArrayList<>();
 
+        /** The records of a family, those of families in it among them. */
+        private static List<Class<?>> leaves(Class<?>[] kinds) {
+            List<Class<?>> leaves = new ArrayList<>();
+            for (Class<?> kind : kinds) {
+                if (kind.isRecord()) {
+                    leaves.add(kind);
+                } else {
+                    leaves.addAll(leaves(kind.getPermittedSubclasses()));
+                }
+            }
+            return leaves;
+        }
+
         Family(Class<?>[] kinds) {
-            this.kinds = List.of(kinds);
+            this.kinds = leaves(kinds);
             this.kinds.forEach(each -> forms.add(of(each)));
         }
 

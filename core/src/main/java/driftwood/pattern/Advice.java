@@ -4,7 +4,7 @@ import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
-import driftwood.smell.Detail.Gathered;
+import driftwood.smell.Gathered;
 import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;

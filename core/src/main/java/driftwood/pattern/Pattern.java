@@ -1,7 +1,7 @@
 package driftwood.pattern;
 
 import driftwood.program.Program;
-import driftwood.smell.Detail.Gathered;
+import driftwood.smell.Gathered;
 import driftwood.smell.Finding;
 import java.util.List;
 import java.util.Map;

@@ -8,6 +8,7 @@ import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Gathered;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -76,7 +77,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
     }
 
     @Override
-    public List<Evidence> visitGathered(Detail.Gathered gathered) {
+    public List<Evidence> visitGathered(Gathered gathered) {
         List<Evidence> places = new ArrayList<>(List.of(here("one more " + gathered.change() + " here")));
         gathered.places().forEach(place -> places.add(place.evidence()));
         return places;
@@ -133,7 +134,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         }
 
         @Override
-        public String visitGathered(Detail.Gathered gathered) {
+        public String visitGathered(Gathered gathered) {
             return gathered.change();
         }
 

@@ -44,6 +44,11 @@ public record Symbol(String type, String member, boolean isRoutine, List<String>
         return new Symbol(type, other, isRoutine, parameters);
     }
 
+    /** The type's name without its package and the types around it. */
+    public String simpleType() {
+        return type.substring(type.lastIndexOf('.') + 1);
+    }
+
     /** The member with its parameters, without the type. */
     public String local() {
         return isRoutine ? member + '(' + String.join(",", parameters) + ')' : member;

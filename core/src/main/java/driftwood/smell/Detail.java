@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 
 /** What a finding knows beyond its text: the facts from which plans and recordings are made. */
-public sealed interface Detail {
+public sealed interface Detail permits Detail.Branching, Detail.Ladder, Detail.Nothing, Detail.Choosing, Gathered {
 
     /** Does something for each kind of detail. Kinds that are not overridden come to {@link #visitDetail}. */
     interface Visitor<R> {
@@ -100,20 +100,6 @@ public sealed interface Detail {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.visitChoosing(this);
-        }
-    }
-
-    /**
-     * Names and places, for a smell that needs no more.
-     *
-     * @param change what the change drill adds, as in "one more <em>collaborator to tell</em>"
-     * @param parts  those who take part, in the order of reading
-     * @param places where that change must be made today, the place of the finding not among them
-     */
-    record Gathered(String change, List<Part> parts, List<Place> places) implements Detail {
-        @Override
-        public <R> R accept(Visitor<R> visitor) {
-            return visitor.visitGathered(this);
         }
     }
 

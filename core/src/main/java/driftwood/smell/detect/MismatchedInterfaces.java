@@ -10,15 +10,15 @@ import driftwood.smell.Chain;
 import driftwood.smell.Chain.Arm;
 import driftwood.smell.Chain.Deed;
 import driftwood.smell.Chain.Label;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
@@ -195,7 +195,7 @@ public final class MismatchedInterfaces implements Detector {
         }
         places.forEach(place -> evidence.add(place.evidence()));
         Drag drag = Drag.of(1 + repeats.size(), files.size(), one.calls().size()).build();
-        Detail detail = new Detail.Gathered("way of doing it", List.of(new Part("adaptee", one.calls().keySet().stream().map(TypeOutline::simpleName).toList()), new Part("calls", names)), places);
+        Gathered detail = new RoutineFacts.Mismatch(one.chain(), one.calls().keySet().stream().map(TypeOutline::name).toList(), names, places);
         return SMELL.finding(new Spot(one.file(), one.chain().line(), one.chain().endLine(), one.chain().routine()),
                 drag, "for one purpose chooses between unrelated types: " + Listing.of(names), evidence, detail);
     }

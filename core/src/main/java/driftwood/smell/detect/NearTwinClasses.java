@@ -2,19 +2,19 @@ package driftwood.smell.detect;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.smell.see.shape.Shape;
 import driftwood.smell.see.shape.ShapeWalk;
 import driftwood.source.Language;
@@ -160,7 +160,7 @@ public final class NearTwinClasses implements Detector {
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other").build();
         List<String> names = names(twins);
-        Detail detail = new Detail.Gathered("twin of " + first.simpleName(), List.of(new Part("twins", names), new Part("differs", differing.isEmpty() ? List.of("some literals") : named(differing, own))), places);
+        Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
     }

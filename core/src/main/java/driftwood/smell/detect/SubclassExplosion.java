@@ -2,19 +2,19 @@ package driftwood.smell.detect;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.smell.see.shape.Shape;
 import driftwood.smell.see.shape.ShapeWalk;
 import java.util.ArrayList;
@@ -211,7 +211,7 @@ public final class SubclassExplosion implements Detector {
         Drag drag = Drag.of(Math.max(rows.size(), columns.size()), files.size(), grid.size())
                 .risk(grid.size() < rows.size() * columns.size(), 0.2, rows.size() * columns.size() - grid.size()
                         + " combinations are missing").build();
-        Detail detail = new Detail.Gathered("word in either direction", List.of(new Part("rows", List.copyOf(rows.keySet())), new Part("columns", List.copyOf(columns))), places);
+        Gathered detail = new TypeFacts.Grid(parent.name(), List.copyOf(rows.keySet()), List.copyOf(columns), places);
         return SMELL.finding(Spot.of(parent), drag, "its subclasses are a grid of " + Listing.of(List.copyOf(rows.keySet()))
                 + " by " + Listing.of(List.copyOf(columns)) + ": " + grid.size() + " classes with repeated bodies",
                 evidence, detail);

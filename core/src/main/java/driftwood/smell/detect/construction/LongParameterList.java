@@ -7,14 +7,15 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seer;
 import driftwood.smell.Settings;
 import driftwood.smell.Sightings;
@@ -137,7 +138,7 @@ public final class LongParameterList implements Detector {
         String message = (routine.isConstructor() ? "the constructor" : routine.name() + "()") + " takes " + count
                 + " parameters" + (neighbours.isEmpty() ? "" : "; easily mixed up: " + neighbours.get(0))
                 + (callers.isEmpty() ? "" : "; called from " + Listing.count(callers.size(), "place") + " outside");
-        Detail detail = new Detail.Gathered("parameter of " + routine.name(), List.of(new Part("routine", List.of(routine.name())), new Part("parameters", routine.parameters().stream().map(ParameterOutline::name).toList())), callers);
+        Gathered detail = new RoutineFacts.Parameters(routine.symbol(), routine.parameters().stream().map(ParameterOutline::name).toList(), callers);
         return SMELL.finding(Spot.of(routine, type.file()), drag, message, evidence, detail);
     }
 }

@@ -9,13 +9,13 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
@@ -283,7 +283,7 @@ public final class SwappedArguments implements Detector {
                 new Evidence(home, called.line(), called.line(), "called: " + called.signature()));
         Drag drag = Drag.of(1, 1, arguments.size()).risk(true, 2.0, "almost always a defect: the compiler cannot see it")
                 .build();
-        Detail detail = new Detail.Gathered("call of " + called.name(), List.of(new Part("routine", List.of(called.name())), new Part("parameters", cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList())), List.of());
+        Gathered detail = new RoutineFacts.Swap(called.symbol(), cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList());
         return SMELL.finding(spot, drag,
                 "calls " + called.signature() + " with " + String.join(", ", wrong), evidence, detail);
     }

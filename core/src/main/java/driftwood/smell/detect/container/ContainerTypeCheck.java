@@ -4,19 +4,19 @@ import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -193,7 +193,7 @@ public final class ContainerTypeCheck implements Detector {
                         + (leaves.isEmpty() ? "" : "; leaves beside it: " + Listing.of(leaves)))));
         others.forEach(place -> evidence.add(place.evidence()));
         Drag drag = Drag.of(1 + others.size(), files.size(), 2).build();
-        Detail detail = new Detail.Gathered("kind of " + one.container().simpleName(), List.of(new Part("container", List.of(one.container().simpleName())), new Part("leaf", leaves)), others);
+        Gathered detail = new TypeFacts.Descent(one.container().name(), leaves, others);
         return SMELL.finding(new Spot(one.file(), descent.line(), descent.endLine(), descent.routine()), drag,
                 "asks each part whether it is a " + one.container().simpleName() + " and descends into it by itself"
                         + (others.isEmpty() ? "" : "; asked in " + Listing.count(others.size(), "other place")),

@@ -7,15 +7,15 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
@@ -142,7 +142,7 @@ public final class FlagArgument implements Detector {
                 new Evidence(type.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
                 new Evidence(type.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));
         literals.forEach(each -> evidence.add(each.evidence()));
-        Detail detail = new Detail.Gathered("behaviour of " + routine.name(), List.of(new Part("routine", List.of(routine.name())), new Part("flag", List.of(split.flag()))), literals);
+        Gathered detail = new RoutineFacts.Flag(routine.symbol(), split.flag(), split.at(), literals);
         return SMELL.finding(Spot.of(routine, type.file()), drag, "the " + (split.flag().isEmpty() ? "flag" : "boolean " + split.flag()) + " splits "
                 + routine.name() + "() in two; " + Listing.count(literals.size(), "call") + " with a bare true or false",
                 evidence, detail);

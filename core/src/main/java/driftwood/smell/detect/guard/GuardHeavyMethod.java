@@ -5,12 +5,13 @@ import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.program.Whereabouts;
 import driftwood.read.FileTree;
-import driftwood.smell.Detail;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
@@ -144,7 +145,7 @@ public final class GuardHeavyMethod implements Detector {
             }
         }
         Drag drag = Drag.of(1, 1, guarded.parts().size()).build();
-        Detail detail = new Detail.Gathered("guard", List.of(new Detail.Part("core", List.of(core.text()))), List.of());
+        Gathered detail = new RoutineFacts.Guarded(guarded.routine(), core.text());
         return SMELL.finding(new Spot(file, guarded.line(), guarded.endLine(), guarded.routine()), drag,
                 guards + " of " + guarded.parts().size() + " statements guard one: " + core.text(), evidence, detail);
     }

@@ -2,19 +2,19 @@ package driftwood.smell.detect.half;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.smell.detect.half.FieldUse.Kind;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.creation.Instantiation;
@@ -144,7 +144,7 @@ public final class HalfBuiltObject implements Detector {
         });
         Drag drag = Drag.of(1 + sites.size(), files.size(), reason.size())
                 .risk(true, 0.3, "a forgotten setter shows only at run time").build();
-        Detail detail = new Detail.Gathered("required part of " + type.simpleName(), List.of(new Part("type", List.of(type.simpleName())), new Part("setters", List.copyOf(setters))), sites);
+        Gathered detail = new TypeFacts.Unfinished(type.name(), List.copyOf(setters), sites);
         FieldUse first = reason.values().iterator().next();
         return SMELL.finding(Spot.of(type), drag, "unusable until " + Listing.of(List.copyOf(setters))
                 + (setters.size() == 1 ? " was " : " were ") + (setters.stream().allMatch(each -> each.endsWith(")"))

@@ -7,14 +7,14 @@ import driftwood.smell.Chain;
 import driftwood.smell.Chain.Arm;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.Chain.Work;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
@@ -168,7 +168,7 @@ public final class ThresholdLadder implements Detector {
                 .risk(chain.otherwise().isEmpty(), 0.5, "past the last limit nothing happens, and nobody hears of it")
                 .build();
         List<String> limits = chain.arms().stream().map(Arm::title).toList();
-        Detail detail = new Detail.Gathered("limit", List.of(new Part("handlers", chain.arms().stream().map(TypeSwitch::does).toList()), new Part("limits", limits)), List.of());
+        Gathered detail = new RoutineFacts.Limits(chain, chain.arms().stream().map(TypeSwitch::does).toList());
         return SMELL.finding(new Spot(file, chain.line(), chain.endLine(), chain.routine()), drag,
                 asked ? "asks " + Listing.count(limits.size(), "candidate") + " in turn: " + Listing.of(limits)
                         : "a ladder of " + Listing.count(rungs, "rung") + " on " + chain.subject().text() + ": "

@@ -5,19 +5,20 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.Step;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -117,8 +118,8 @@ public final class MisplacedBehaviour implements Detector {
         evidence.add(new Evidence(kept.family().file(), kept.family().line(), kept.family().line(), "the variants are here"));
         Drag drag = Drag.of(names.size(), file.equals(kept.family().file()) ? 1 : 2, kept.routines().size()).build();
         String family = kept.family().simpleName();
-        Detail detail = new Detail.Gathered(family, List.of(new Part("routine", List.copyOf(kept.routines().keySet())), new Part("home", List.of("each " + family))), List.of(new Place(kept.family().file(), kept.family().line(),
-                kept.family().line(), kept.family().name(), "the variants are here")));
+        Gathered detail = new TypeFacts.Kept(kept.keeper().name(), kept.family().name(), List.copyOf(kept.routines().keySet()),
+                List.of(new Place(kept.family().file(), kept.family().line(), kept.family().line(), kept.family().name(), "the variants are here")));
         return SMELL.finding(new Spot(file, first, last, kept.keeper().name()), drag, kept.keeper().simpleName()
                 + " keeps " + kept.routines().size() + " duties apart for each " + family + " ("
                 + String.join(", ", kept.variants()) + "): " + Listing.of(names), evidence, detail);
@@ -194,8 +195,8 @@ public final class MisplacedBehaviour implements Detector {
                         : "uses of its own object only " + Listing.of(List.copyOf(usage.own()))),
                 new Evidence(envy.type().file(), envy.type().line(), envy.type().line(), "the parts are here"));
         Drag drag = Drag.of(2, file.equals(envy.type().file()) ? 1 : 2, members.size()).build();
-        Detail detail = new Detail.Gathered("part of " + envy.type().simpleName(), List.of(new Part("routine", List.of(usage.name())), new Part("home", List.of(envy.type().simpleName()))), List.of(new Place(envy.type().file(), envy.type().line(),
-                envy.type().line(), envy.type().name(), "the parts are here")));
+        Gathered detail = new RoutineFacts.Envy(usage.routine(), envy.type().name(), envy.members().stream().map(Step::name).toList(),
+                List.of(new Place(envy.type().file(), envy.type().line(), envy.type().line(), envy.type().name(), "the parts are here")));
         return SMELL.finding(new Spot(file, usage.line(), usage.endLine(), usage.routine()), drag, usage.name()
                 + "() uses " + members.size() + " members of " + envy.type().simpleName() + " and "
                 + (usage.own().isEmpty() ? "none" : "one") + " of its own: " + Listing.of(members), evidence, detail);

@@ -6,14 +6,14 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
@@ -122,7 +122,7 @@ public final class HardWiredNotification implements Detector {
         List<String> names = calls.stream().map(Told::receiver).toList();
         Drag drag = Drag.of(calls.size(), 1, calls.size())
                 .risk(true, 0.2, "an error in one keeps the rest from hearing of it").build();
-        Detail detail = new Detail.Gathered("collaborator to tell", List.of(new Part("collaborators", names), new Part("shared", List.of(shared.get()))), List.of());
+        Gathered detail = new RoutineFacts.Telling(telling.routine(), names, shared.get());
         int first = calls.get(0).line();
         int last = calls.get(calls.size() - 1).line();
         return Optional.of(SMELL.finding(new Spot(file, first, last, telling.routine()), drag, "tells "

@@ -3,19 +3,19 @@ package driftwood.smell.detect.wiring;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.creation.Instantiation;
 import driftwood.smell.see.creation.Instantiation.How;
@@ -141,7 +141,7 @@ public final class BypassedWrapper implements Detector {
                 .risk(true, 0.8, Listing.count(bare.size(), "place") + " silently without " + usual.get().simpleName())
                 .build();
         Site first = bare.get(0);
-        Detail detail = new Detail.Gathered("place that creates " + type.simpleName(), List.of(new Part("wrapped", List.of(type.simpleName())), new Part("wrapper", List.of(usual.get().simpleName()))), places);
+        Gathered detail = new TypeFacts.Wrapping(type.name(), usual.get().name(), places);
         return Optional.of(SMELL.finding(new Spot(first.file(), first.instantiation().line(), first.instantiation().line(),
                 first.instantiation().routine()), drag, type.simpleName() + " is wrapped in " + usual.get().simpleName() + " at "
                 + Listing.count(wrapped.size(), "place") + ", but not here"

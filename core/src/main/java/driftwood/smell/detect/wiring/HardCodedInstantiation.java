@@ -5,20 +5,20 @@ import driftwood.program.Program;
 import driftwood.program.Step;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Settings;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.creation.Instantiation;
 import driftwood.smell.see.creation.Instantiation.How;
@@ -178,8 +178,8 @@ public final class HardCodedInstantiation implements Detector {
                 .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet").build();
         Instantiation instantiation = group.instantiations().get(0);
         Optional<FieldOutline> field = instantiation.how() == How.FIELD ? group.client().field(instantiation.name()) : Optional.empty();
-        Detail detail = new Detail.Gathered("kind of " + made.simpleName(), List.of(new Part("client", List.of(group.client().simpleName())), new Part("collaborator", List.of(made.simpleName()))), places.subList(1,
-                places.size()));
+        Gathered detail = new TypeFacts.Creating(group.client().name(), made.name(), abstractions.stream().map(TypeOutline::name).toList(),
+                places.subList(1, places.size()));
         String symbol = field.map(each -> Symbol.member(group.client().name(), each.name())).orElse(instantiation.routine());
         return SMELL.finding(new Spot(group.file(), instantiation.line(), instantiation.line(), symbol), drag, "creates its own "
                 + made.simpleName() + ", which reaches " + Listing.of(reached) + ", and cannot be given another", evidence,

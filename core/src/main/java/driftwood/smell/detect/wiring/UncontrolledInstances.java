@@ -5,19 +5,19 @@ import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.TypeFacts;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.reach.Reach;
 import driftwood.smell.see.reach.ReachWalk;
@@ -120,7 +120,7 @@ public final class UncontrolledInstances implements Detector {
         places.forEach(each -> evidence.add(each.evidence()));
         Drag drag = Drag.of(sites.size(), files.size(), 1)
                 .risk(true, 0.5, "two instances get in each other's way at run time, not before").build();
-        Detail detail = new Detail.Gathered("user of " + type.simpleName(), List.of(new Part("type", List.of(type.simpleName())), new Part("resource", List.of(reach.source()))), places);
+        Gathered detail = new TypeFacts.Holding(type.name(), reach.source(), places);
         return SMELL.finding(Spot.of(type), drag, "every " + type.simpleName() + " opens " + reach.resource().kind().title()
                 + " for itself, always the same (" + reach.source() + "); created in " + Listing.count(sites.size(), "place"),
                 evidence, detail);

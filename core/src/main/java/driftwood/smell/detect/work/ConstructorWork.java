@@ -4,13 +4,13 @@ import driftwood.pack.Line;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
-import driftwood.smell.Detail.Part;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Gathered;
+import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
@@ -119,7 +119,7 @@ public final class ConstructorWork implements Detector {
                 .risk(overridable, 0.9, "an overriding routine runs before the subclass has its values")
                 .risk(escapes, 0.6, "others see the object before it is whole")
                 .risk(outside, 0.6, "no test can have the object without the outside world").build();
-        Detail detail = new Detail.Gathered("way to make a " + type.simpleName(), List.of(new Part("type", List.of(type.simpleName()))), List.of());
+        Gathered detail = new RoutineFacts.Work(constructor.symbol(), type.name());
         String first = says(deeds.get(0));
         return SMELL.finding(Spot.of(constructor, type.file()), drag, "the constructor does more than take its values: "
                 + first + (deeds.size() > 1 ? ", and " + (deeds.size() - 1) + " more" : ""), evidence, detail);
