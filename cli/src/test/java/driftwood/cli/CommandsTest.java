@@ -174,6 +174,9 @@ class CommandsTest {
         assertThat(run.code()).isEqualTo(ExitCode.FINE);
         assertThat(run.out()).contains("of quay.Leg:", "of " + id + ":", "Saved as " + Path.of(project, ".driftwood/recordings/" + id + ".json"));
         assertThat(run.err()).containsOnlyOnce("compiling");
+        Files.writeString(Path.of(project, "src/main/java/quay/HarbourDues.java"), "\n", java.nio.file.StandardOpenOption.APPEND);
+        assertThat(InProcess.run("characterize", Path.of(project, ".driftwood/plans", plans(id).get(0)).toString(), "--trial-time", "0", "--anew",
+                "--project", project).err()).contains("was made for other sources; changed since: src/main/java/quay/HarbourDues.java");
         assertThat(InProcess.run("characterize", "Leg", "Nope", "--project", project).err()).contains("there is no type and no finding 'Nope'");
         assertThat(InProcess.run("characterize", "absent.json", "--project", project).err()).contains("absent.json is not a plan");
     }

@@ -13,6 +13,7 @@ import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Idiom;
 import driftwood.source.Language;
 import java.util.List;
 import java.util.Optional;
@@ -55,9 +56,10 @@ final class OptionalValue implements Computed {
                 new Step("Decide for the callers that forgot.", nothing.careless().stream().map(Place::evidence).toList(),
                         Check.TOLD),
                 new Step("Move the body into the new routine and remove the old one.", yields, Check.CONFIRM));
+        String reminds = Language.ofKey(finding.language()).map(Language::idiom).orElse(Idiom.PLAIN).reminds();
         return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
                 List.of(new Evidence(finding.file(), finding.line(), finding.line(),
-                        "the new caller says what it does for nothing: the compiler asks")), edit.sketch());
+                        "the new caller says what it does for nothing: " + reminds + " asks")), edit.sketch());
     }
 
     /** The type's name as the file can say it. */

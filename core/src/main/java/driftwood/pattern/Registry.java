@@ -35,7 +35,7 @@ final class Registry implements Computed {
         boolean guarded = chain.form() == Chain.Form.MATCH_VALUE && chain.otherwise().isEmpty();
         double score = 0.44 + 0.02 * Math.min(8, chain.arms().size()) - (guarded ? 0.15 : 0);
         return new Fit(key(), score, "every arm is chosen by a key of its own, so a table of " + chain.arms().size()
-                + " entries can choose" + (guarded ? ", but the compiler's guard is lost" : ""));
+                + " entries can choose" + (guarded ? ", but that it is complete is checked no more" : ""));
     }
 
     private static boolean isKeyed(Chain.Arm arm) {

@@ -2,6 +2,8 @@ package driftwood.plan;
 
 import driftwood.pattern.Answer.Role;
 import driftwood.smell.Evidence;
+import driftwood.source.Texts;
+import driftwood.store.Hash;
 import java.util.List;
 import java.util.Map;
 
@@ -39,4 +41,10 @@ public record Plan(String format, String finding, String smell, String symbol, S
 
     /** The format of plan files. */
     public static final String FORMAT = "driftwood-plan/1";
+
+    /** Files that are not what the plan was made from any more, or are gone. @param texts of the project */
+    public List<String> changed(Texts texts) {
+        return sources.entrySet().stream().filter(each -> !texts.text(each.getKey()).map(Hash::of).filter(each.getValue()::equals).isPresent())
+                .map(Map.Entry::getKey).toList();
+    }
 }

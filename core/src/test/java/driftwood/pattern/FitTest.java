@@ -44,7 +44,7 @@ class FitTest {
                 + "{ case A -> Math.max(n, 1); case B -> Math.min(n, 1); }; } }");
         Fit registry = Patterns.fits(result.findings().get(0), result.program()).stream()
                 .filter(fit -> fit.pattern().equals("registry")).findFirst().orElseThrow();
-        assertThat(registry.because()).endsWith("but the compiler's guard is lost");
+        assertThat(registry.because()).endsWith("but that it is complete is checked no more");
         assertThat(registry.score()).isLessThan(0.4);
     }
 

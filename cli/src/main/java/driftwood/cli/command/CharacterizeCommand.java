@@ -112,7 +112,7 @@ public final class CharacterizeCommand implements Command {
         }
         Trusting.checkConfigured(line, project);
         Scan.Result result = project.link(console);
-        List<Chosen> all = wanted.stream().map(each -> Chosen.of(each, line.getOptionValue("observe", ""), project, result))
+        List<Chosen> all = wanted.stream().map(each -> Chosen.of(each, line.getOptionValue("observe", ""), project, result, console))
                 .toList();
         RecordingText text = new RecordingText(new Style(console.colour()), console.width(), project.here());
         Map<Language, Characterization> ways = new LinkedHashMap<>();

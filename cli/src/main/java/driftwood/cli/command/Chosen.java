@@ -1,6 +1,7 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.view.Surface;
+import driftwood.cli.Console;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.plan.Plan;
@@ -8,6 +9,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
+import driftwood.source.Texts;
 import driftwood.store.Folder;
 import driftwood.words.Nearest;
 import java.io.IOException;
@@ -30,11 +32,12 @@ record Chosen(String of, List<String> kept, Surface surface, String file) {
      *
      * @param wanted  id of a finding, path of a plan, a type, or TYPE#ROUTINE
      * @param instead such names after commas; empty where Driftwood is to choose
+     * @param console told where a plan was made for other sources
      * @throws UsageException where there is none of that name, or several
      */
-    static Chosen of(String wanted, String instead, Project project, Scan.Result result) {
+    static Chosen of(String wanted, String instead, Project project, Scan.Result result, Console console) {
         if (wanted.endsWith(".json")) {
-            return of(planned(wanted), instead, project, result);
+            return of(planned(wanted, project, console), instead, project, result, console);
         }
         Chosen chosen = wanted.matches("[a-z]{2}-[0-9a-z]+") ? around(project.finding(wanted, result), result)
                 : named(wanted, project, result);
@@ -53,10 +56,16 @@ record Chosen(String of, List<String> kept, Surface surface, String file) {
     }
 
     /** The id of the finding that a plan answers. */
-    private static String planned(String file) {
-        Path plan = Path.of(file).toAbsolutePath();
+    private static String planned(String file, Project project, Console console) {
+        Path path = Path.of(file).toAbsolutePath();
         try {
-            return new Folder(plan.getParent()).read(plan, Plan.class).finding();
+            Plan plan = new Folder(path.getParent()).read(path, Plan.class);
+            List<String> changed = plan.changed(new Texts(project.root()));
+            if (!changed.isEmpty()) {
+                console.warn(file + " was made for other sources; changed since: " + String.join(", ", changed)
+                        + ". Make it again: driftwood plan " + plan.finding() + " --pattern " + plan.pattern());
+            }
+            return plan.finding();
         } catch (IOException | RuntimeException e) {
             throw new UsageException(file + " is not a plan: " + e.getMessage() + ". 'driftwood plan ID' writes one.");
         }
