@@ -41,7 +41,7 @@ class SamePlanIT {
     void tenProcessesMakeTheSamePlan() throws IOException, InterruptedException {
         Files.createDirectories(folder.resolve("quay"));
         Files.writeString(folder.resolve("quay/Dues.java"), SOURCE);
-        Files.writeString(folder.resolve("driftwood.yaml"), "history: false\n");
+        Files.writeString(folder.resolve("driftwood.yaml"), "history: ignore\n");
         String id = Built.driftwood(folder, "scan", "--format", "lines").out().replaceAll("(?s).*?\\b(fa-[0-9a-z]{6}).*", "$1");
         Set<String> plans = new HashSet<>();
         for (int i = 0; i < 10; i++) {
