@@ -85,6 +85,7 @@ public final class Planner {
         return all;
     }
 
+    // driftwood: leave long-parameter-list because a plan has these parts and is put together here only
     private Plan plan(Finding finding, String chosen, List<Candidate> candidates, List<Answer.Role> roles,
             List<Answer.Step> steps, List<Evidence> after, Sketched sketch) {
         Drill drill = new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);

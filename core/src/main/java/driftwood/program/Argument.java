@@ -79,6 +79,7 @@ public record Argument(Kind kind, String name, String keyword, String owner) {
     }
 
     private static Argument ofLiteral(Literal literal) {
+        // driftwood: leave type-switch because the kinds of literals are the grammars' and this is the only place that sorts them
         return switch (literal.kind()) {
             case NULL -> NULL;
             case BOOLEAN -> literal.text().equals("true") ? TRUE : FALSE;

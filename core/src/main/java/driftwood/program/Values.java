@@ -202,6 +202,7 @@ final class Values {
     }
 
     private Place step(Place place, Step step, TypeOutline scope) {
+        // driftwood: leave type-switch because what a step leads to needs the whole program, which a step does not know
         if (step instanceof Step.HeldAs held) {
             return Place.at(new TypeRef(held.type()), scope);
         }

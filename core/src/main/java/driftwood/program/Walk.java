@@ -2,6 +2,8 @@ package driftwood.program;
 
 import driftwood.read.FileTree;
 import driftwood.tree.*;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 
 /**
@@ -10,18 +12,27 @@ import java.util.List;
  */
 public abstract class Walk extends Whereabouts {
     private final Scopes scopes = new Scopes();
+    private Deque<Loop> loops = new ArrayDeque<>();
 
     protected Walk(FileTree file) {
         super(file);
     }
 
+    /** The loops of the same routine around the current node, the innermost first. */
+    protected final Deque<Loop> loops() {
+        return loops;
+    }
+
     @Override
     public Void visitRoutine(Routine routine) {
+        Deque<Loop> outer = loops;
+        loops = new ArrayDeque<>();
         scopes.open();
         routine.parameters().forEach(each -> declare(each.name(), each.type().isPresent()
                 || !file.file().language().isDuckTyped() ? Trail.typed(each.type()) : Trail.open(each.name())));
         super.visitRoutine(routine);
         scopes.close();
+        loops = outer;
         return null;
     }
 
@@ -43,6 +54,7 @@ public abstract class Walk extends Whereabouts {
 
     @Override
     public Void visitLoop(Loop loop) {
+        loops.push(loop);
         scopes.open();
         if (loop.kind() == LoopKind.EACH && loop.header().size() == 2 && loop.header().get(0) instanceof Local local) {
             scan(loop.header().get(1));
@@ -53,6 +65,7 @@ public abstract class Walk extends Whereabouts {
             visitNode(loop);
         }
         scopes.close();
+        loops.pop();
         return null;
     }
 

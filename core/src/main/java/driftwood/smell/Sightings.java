@@ -15,4 +15,9 @@ public record Sightings(Map<String, List<Seen<Object>>> bySeer) {
     public <S> List<Seen<S>> of(Seer<S> seer) {
         return (List<Seen<S>>) (List<?>) bySeer.getOrDefault(seer.key(), List.of());
     }
+
+    /** What one seer saw in code that is judged; what it saw in tests left out. */
+    public <S> List<Seen<S>> judged(Seer<S> seer) {
+        return of(seer).stream().filter(each -> !each.test()).toList();
+    }
 }

@@ -46,6 +46,7 @@ public final class SourceFinder {
     /** @param excluded paths to leave out, in the form of an ignore file, told from the root */
     public SourceFinder(Path root, List<String> excluded) {
         this.root = root.toAbsolutePath().normalize();
+        // driftwood: leave hard-coded-instantiation because which files are ignored is read from the folder that is searched
         this.ignored = new IgnoreRules(this.root, excluded);
     }
 

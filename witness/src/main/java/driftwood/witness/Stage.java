@@ -15,6 +15,7 @@ final class Stage {
     private Answers answers;
     private Worker worker = new Worker();
     private final Strays strays = new Strays();
+    // driftwood: leave hard-coded-instantiation because the folder that observed code works in is this class's own matter
     private final Desk desk = new Desk(Path.of("").toAbsolutePath());
     private volatile List<Long> states = List.of();
 

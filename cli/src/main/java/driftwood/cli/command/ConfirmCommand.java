@@ -82,6 +82,7 @@ public final class ConfirmCommand implements Command {
         Trusting.check(line, wanted, project);
         Map<Recording, List<Verdict>> verdicts = confirmed(line, wanted, project, console);
         Optional<Integer> tests = tests(line, project, console);
+        // driftwood: leave type-switch because each format is one call of its renderer, chosen in this place only
         console.out().print(switch (format) {
             case "json" -> VerdictsJson.of(verdicts, tests) + "\n";
             case "junit" -> VerdictsXml.of(verdicts, tests);

@@ -116,6 +116,7 @@ public final class ScanCommand implements Command {
         if (line.hasOption("summary")) {
             return new FindingsSummary(style, console.width(), project.here()).of(all);
         }
+        // driftwood: leave type-switch because each format is one call of its renderer, chosen in this place only
         return switch (format) {
             case "json" -> FindingsJson.of(all.first(most)) + "\n";
             case "sarif" -> FindingsSarif.of(all.first(most)) + "\n";

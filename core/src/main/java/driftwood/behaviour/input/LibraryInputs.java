@@ -46,6 +46,7 @@ final class LibraryInputs {
     void add(TypeRef type, TypeOutline scope, int most, int depth, Set<JsonNode> values) {
         String name = type.simpleName();
         if (type.isArray()) {
+            // driftwood: leave type-switch because the platform's types have the values that are listed for them here
             many(type.element(), scope, depth, values, "");
             if (depth == 0) {
                 values.add(NullNode.instance);

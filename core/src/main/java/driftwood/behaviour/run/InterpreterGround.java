@@ -52,6 +52,7 @@ public final class InterpreterGround implements Ground {
     /** Lines that some case came to, by the number of their file. */
     private final Map<Long, BitSet> reached = new TreeMap<>();
 
+    // driftwood: leave constructor-work because the ground of a run is laid while it is made, and taken away when it is closed
     public InterpreterGround(InterpreterRun run, Path root, Limits limits, Surface surface) throws IOException {
         this.script = run.slips().orElseThrow(() -> new IOException("slips cannot be planted in this language yet"));
         this.run = run;

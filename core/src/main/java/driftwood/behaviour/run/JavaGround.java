@@ -40,6 +40,7 @@ public final class JavaGround implements Ground {
         this.homes = homes;
         // driftwood: leave hard-coded-instantiation because trying slips is what the ground is for; its limits are handed in
         this.trials = new Trials(homes, limits);
+        // driftwood: leave hard-coded-instantiation because the class files under trial are those of this ground
         this.under = new Under(program, homes.own(), surface.targets());
     }
 

@@ -92,7 +92,6 @@ abstract class JavaExpressions extends SimpleTreeVisitor<Node, Void> {
 
     @Override
     public Node visitMemberSelect(MemberSelectTree tree, Void unused) {
-        // driftwood: leave conditional-instantiation because each node of the compiler becomes the node it stands for
         if (tree.getIdentifier().contentEquals("class")) {
             return new Literal(start(tree), end(tree), LiteralKind.TYPE, types.of(tree.getExpression()).text());
         }

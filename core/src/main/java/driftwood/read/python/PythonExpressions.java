@@ -3,7 +3,6 @@ package driftwood.read.python;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
-import driftwood.read.sitter.Rules;
 import driftwood.tree.*;
 import driftwood.tree.Sequence;
 import driftwood.tree.Unpacked;
@@ -51,8 +50,7 @@ abstract class PythonExpressions {
     }
 
     Node expression(Cst node) {
-        Rules.Maker<PythonExpressions> maker = PythonRules.EXPRESSIONS.of(node.kind());
-        return maker == null ? other(node) : maker.of(this, node);
+        return PythonRules.EXPRESSIONS.of(node.kind(), PythonExpressions::other).of(this, node);
     }
 
     static Node literal(Cst node, LiteralKind kind, String text) {
@@ -204,6 +202,7 @@ abstract class PythonExpressions {
         }
         List<Node> arguments = expressions(given);
         if (callee.is("identifier")) {
+            // driftwood: leave conditional-instantiation because a call and a creation are spelled alike and told apart here
             return isClass(name) ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
                     : new Call(start, end, Optional.empty(), name.intern(), arguments);
         }

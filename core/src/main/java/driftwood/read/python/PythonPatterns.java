@@ -43,6 +43,7 @@ final class PythonPatterns {
     }
 
     private void labels(Cst pattern, Optional<String> binding, List<Node> into, boolean[] rest) {
+        // driftwood: leave type-switch because the kinds of patterns are the grammar's
         switch (pattern.kind()) {
             case "case_pattern" -> {
                 if (pattern.inner().isEmpty()) {

@@ -2,7 +2,6 @@ package driftwood.read.python;
 
 import driftwood.read.python.PythonTypes.Annotated;
 import driftwood.read.sitter.Cst;
-import driftwood.read.sitter.Rules;
 import driftwood.tree.*;
 import driftwood.tree.Assertion;
 import driftwood.tree.Empty;
@@ -85,8 +84,7 @@ abstract class PythonStatements extends PythonExpressions {
     }
 
     Node statement(Cst node) {
-        Rules.Maker<PythonStatements> maker = PythonRules.STATEMENTS.of(node.kind());
-        return maker == null ? other(node) : maker.of(this, node);
+        return PythonRules.STATEMENTS.of(node.kind(), PythonStatements::other).of(this, node);
     }
 
     Node evaluated(Cst node) {
@@ -138,6 +136,7 @@ abstract class PythonStatements extends PythonExpressions {
         int start = statement.start();
         int end = statement.end();
         if (target.is("identifier") && locals.peek().add(text(target))) {
+            // driftwood: leave conditional-instantiation because each form of an assignment becomes the node it stands for
             if (!depth.isEmpty() && depth.peek() > 1 && value.isPresent()) {
                 hoisted.peek().add(text(target).intern());
                 return new Evaluate(start, end, new Assignment(node.start(), node.end(), expression(target), "=",

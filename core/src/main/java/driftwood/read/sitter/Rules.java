@@ -43,9 +43,9 @@ public final class Rules<R> {
         return this;
     }
 
-    /** What makes nodes of a kind; null where its parts are kept and no more. */
-    public Maker<R> of(String kind) {
-        return makers.get(kind);
+    /** What makes nodes of a kind. @param otherwise what makes those that only keep their parts */
+    public Maker<R> of(String kind, Maker<R> otherwise) {
+        return makers.getOrDefault(kind, otherwise);
     }
 
     /** All kinds that something is said of. */

@@ -73,12 +73,10 @@ public final class MismatchedInterfaces implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
+        List<Seen<Chain>> sighted = sightings.judged(ChainWalk.SEER);
         List<Choice> choices = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
-            if (!seen.test()) {
-                choice(seen.file(), seen.sighting(), program).ifPresent(choices::add);
-            }
+            choice(seen.file(), seen.sighting(), program).ifPresent(choices::add);
         }
         List<Finding> findings = new ArrayList<>();
         Map<Set<String>, List<Choice>> byTypes = new LinkedHashMap<>();

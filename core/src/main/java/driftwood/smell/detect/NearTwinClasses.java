@@ -57,10 +57,10 @@ public final class NearTwinClasses implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Shape>> sighted = sightings.of(ShapeWalk.SEER);
+        List<Seen<Shape>> sighted = sightings.judged(ShapeWalk.SEER);
         Map<String, Map<String, Shape>> byType = new LinkedHashMap<>();
         for (Seen<Shape> seen : sighted) {
-            if (!seen.test() && !seen.sighting().name().isEmpty()) {
+            if (!seen.sighting().name().isEmpty()) {
                 byType.computeIfAbsent(seen.sighting().type(), key -> new TreeMap<>())
                         .put(seen.sighting().key(), seen.sighting());
             }

@@ -62,10 +62,10 @@ public final class SubclassExplosion implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Shape>> sighted = sightings.of(ShapeWalk.SEER);
+        List<Seen<Shape>> sighted = sightings.judged(ShapeWalk.SEER);
         Map<String, List<Shape>> shapes = new HashMap<>();
         for (Seen<Shape> seen : sighted) {
-            if (!seen.test() && seen.sighting().statements() >= 1 && !seen.sighting().name().equals("new")) {
+            if (seen.sighting().statements() >= 1 && !seen.sighting().name().equals("new")) {
                 shapes.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }

@@ -73,14 +73,12 @@ public final class ContainerTypeCheck implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Descent>> sighted = sightings.of(DescentWalk.SEER);
+        List<Seen<Descent>> sighted = sightings.judged(DescentWalk.SEER);
         Map<String, List<Into>> byContainer = new LinkedHashMap<>();
         for (Seen<Descent> seen : sighted) {
-            if (!seen.test()) {
-                container(seen.sighting(), program).ifPresent(type -> byContainer
-                        .computeIfAbsent(type.name(), key -> new ArrayList<>())
-                        .add(new Into(seen.file(), seen.sighting(), type)));
-            }
+            container(seen.sighting(), program).ifPresent(type -> byContainer
+                    .computeIfAbsent(type.name(), key -> new ArrayList<>())
+                    .add(new Into(seen.file(), seen.sighting(), type)));
         }
         Map<String, Set<String>> byRoutine = new HashMap<>();
         byContainer.forEach((name, all) -> all.forEach(each ->

@@ -4,9 +4,7 @@ import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.tree.*;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -27,27 +25,9 @@ final class DescentWalk extends Walk {
             + "|put|insert|appendleft|extendleft)");
 
     private final List<Descent> descents = new ArrayList<>();
-    private final Deque<Loop> loops = new ArrayDeque<>();
 
     private DescentWalk(FileTree file) {
         super(file);
-    }
-
-    @Override
-    public Void visitRoutine(Routine routine) {
-        Deque<Loop> outer = new ArrayDeque<>(loops);
-        loops.clear();
-        super.visitRoutine(routine);
-        loops.addAll(outer);
-        return null;
-    }
-
-    @Override
-    public Void visitLoop(Loop loop) {
-        loops.push(loop);
-        super.visitLoop(loop);
-        loops.pop();
-        return null;
     }
 
     @Override
@@ -71,6 +51,7 @@ final class DescentWalk extends Walk {
 
     private void look(Node decision, Node condition, Node then) {
         Node asked = condition instanceof Binary both && both.operator().equals("&&") ? both.left() : condition;
+        // driftwood: leave type-switch because what is asked is read from the tree, where each kind has its own parts
         if (asked instanceof TypeTest test && test.subject() instanceof Name subject) {
             decide(decision, subject, test.type().text(), test.binding(), asked, then);
         } else if (asked instanceof Call call && call.arguments().isEmpty() && FLAG.matcher(call.name()).matches()
@@ -83,7 +64,7 @@ final class DescentWalk extends Walk {
     }
 
     private void decide(Node decision, Name subject, String test, Optional<String> binding, Node asked, Node then) {
-        boolean part = loops.stream().anyMatch(loop -> gives(loop, subject.name()));
+        boolean part = loops().stream().anyMatch(loop -> gives(loop, subject.name()));
         boolean handed = routine().isPresent() && routine().get().parameters().stream()
                 .anyMatch(each -> each.name().equals(subject.name()));
         if (!part && !handed) {
@@ -97,7 +78,7 @@ final class DescentWalk extends Walk {
             }
         }
         descent(then, names, part).ifPresent(found -> {
-            Node around = part && !loops.isEmpty() ? loops.peek() : decision;
+            Node around = part && !loops().isEmpty() ? loops().peek() : decision;
             Node down = found.node();
             descents.add(new Descent(type(), member(), test, trail(subject), file.brief(asked), file.line(decision),
                     file.endLine(decision), file.brief(down), file.line(down), test.isEmpty() ? nameOf(asked) : "",
@@ -138,7 +119,7 @@ final class DescentWalk extends Walk {
                 return call.name();
             }
         }
-        return loops.isEmpty() || loops.peek().header().size() != 2 ? "" : nameOf(loops.peek().header().get(1));
+        return loops().isEmpty() || loops().peek().header().size() != 2 ? "" : nameOf(loops().peek().header().get(1));
     }
 
     /** What a statement gives a local. */
@@ -187,7 +168,7 @@ final class DescentWalk extends Walk {
     }
 
     private boolean isWalked(Node collection) {
-        return collection instanceof Name name && loops.stream().anyMatch(loop ->
+        return collection instanceof Name name && loops().stream().anyMatch(loop ->
                 loop.header().stream().anyMatch(each -> Search.mentions(each, name.name())));
     }
 

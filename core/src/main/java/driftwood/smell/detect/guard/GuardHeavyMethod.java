@@ -119,11 +119,11 @@ public final class GuardHeavyMethod implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Guarded>> sighted = sightings.of(SEER);
+        List<Seen<Guarded>> sighted = sightings.judged(SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Guarded> seen : sighted) {
             Optional<TypeOutline> type = program.type(seen.sighting().type());
-            if (!seen.test() && type.isPresent()) {
+            if (type.isPresent()) {
                 findings.add(finding(seen.file(), seen.sighting()));
             }
         }

@@ -75,12 +75,10 @@ public final class ConditionalInstantiation implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
+        List<Seen<Chain>> sighted = sightings.judged(ChainWalk.SEER);
         List<Deciding> all = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
-            if (!seen.test()) {
-                deciding(seen.file(), seen.sighting(), program).ifPresent(all::add);
-            }
+            deciding(seen.file(), seen.sighting(), program).ifPresent(all::add);
         }
         List<Finding> findings = new ArrayList<>();
         Set<Deciding> told = new HashSet<>();

@@ -65,12 +65,12 @@ public final class StateSwitch implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
+        List<Seen<Chain>> sighted = sightings.judged(ChainWalk.SEER);
         Map<String, List<Operation>> byField = new LinkedHashMap<>();
         Map<String, Fields.Found> fields = new LinkedHashMap<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (!seen.test() && chain.subject().plain()) {
+            if (chain.subject().plain()) {
                 ownField(chain, program).ifPresent(found -> {
                     Optional<Variants> variants = Variants.of(chain, program)
                             .filter(each -> each.kind() != Variants.Kind.TYPES && each.names().size() >= 2);

@@ -62,11 +62,11 @@ public final class ThresholdLadder implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
+        List<Seen<Chain>> sighted = sightings.judged(ChainWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (!seen.test() && isLadder(chain, program) && program.type(chain.within()).isPresent()) {
+            if (isLadder(chain, program) && program.type(chain.within()).isPresent()) {
                 findings.add(finding(seen.file(), chain));
             }
         }

@@ -87,12 +87,12 @@ public final class TypeSwitch implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Chain>> sighted = sightings.of(ChainWalk.SEER);
+        List<Seen<Chain>> sighted = sightings.judged(ChainWalk.SEER);
         Map<String, List<Judged>> groups = new HashMap<>();
         List<Judged> judged = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (!seen.test() && !isExcused(chain)) {
+            if (!isExcused(chain)) {
                 Variants.of(chain, program).filter(variants -> isWorth(chain, variants)).ifPresent(variants -> {
                     Judged each = new Judged(seen.file(), chain, variants);
                     judged.add(each);

@@ -76,12 +76,12 @@ public final class MisplacedBehaviour implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Usage>> sighted = sightings.of(UsageWalk.SEER);
+        List<Seen<Usage>> sighted = sightings.judged(UsageWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Usage> seen : sighted) {
             Usage usage = seen.sighting();
             Optional<TypeOutline> type = program.type(usage.type());
-            if (!seen.test() && type.isPresent() && usage.own().size() <= 1 && !type.get().anonymous()
+            if (type.isPresent() && usage.own().size() <= 1 && !type.get().anonymous()
                     && !EXCUSED_TYPE.matcher(type.get().simpleName()).matches()
                     && !EXCUSED_ROUTINE.matcher(usage.name()).matches()
                     && !CONVERSION.matcher(usage.name()).matches()) {

@@ -59,6 +59,7 @@ final class Sources {
     static Sources of(Program program, List<Seen<NothingSighting>> sighted) {
         Sources sources = new Sources(program);
         for (Seen<NothingSighting> seen : sighted) {
+            // driftwood: leave type-switch because each kind of sighting matters here in its own way, and elsewhere in another
             if (seen.sighting().kind() == Kind.YIELDS) {
                 sources.add(seen, "returns " + Language.nothingIn(seen.file()) + " " + seen.sighting().note());
             } else if (seen.sighting().kind() == Kind.HANDS_ON && sources.isLookUp(seen.sighting())) {

@@ -84,12 +84,10 @@ public final class HardWiredNotification implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Telling>> sighted = sightings.of(TellingWalk.SEER);
+        List<Seen<Telling>> sighted = sightings.judged(TellingWalk.SEER);
         List<Finding> findings = new ArrayList<>();
         for (Seen<Telling> seen : sighted) {
-            if (!seen.test()) {
-                finding(seen.file(), seen.sighting(), program).ifPresent(findings::add);
-            }
+            finding(seen.file(), seen.sighting(), program).ifPresent(findings::add);
         }
         return findings;
     }

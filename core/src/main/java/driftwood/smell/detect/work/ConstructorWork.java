@@ -72,10 +72,10 @@ public final class ConstructorWork implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Deed>> sighted = sightings.of(ConstructorWorkWalk.SEER);
+        List<Seen<Deed>> sighted = sightings.judged(ConstructorWorkWalk.SEER);
         Map<String, List<Deed>> byRoutine = new LinkedHashMap<>();
         for (Seen<Deed> seen : sighted) {
-            if (!seen.test() && isWork(seen.sighting(), program)) {
+            if (isWork(seen.sighting(), program)) {
                 byRoutine.computeIfAbsent(seen.sighting().routine(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }

@@ -34,7 +34,6 @@ final class ConstructorWorkWalk extends Walk {
     private final Set<String> parameters = new HashSet<>();
     private final Set<String> threads = new HashSet<>();
     private boolean inside;
-    private int loops;
     private int branches;
 
     private ConstructorWorkWalk(FileTree file) {
@@ -54,7 +53,6 @@ final class ConstructorWorkWalk extends Walk {
     public Void visitRoutine(Routine routine) {
         if (routine.kind() == RoutineKind.CONSTRUCTOR) {
             inside = true;
-            loops = 0;
             branches = 0;
             parameters.clear();
             threads.clear();
@@ -81,14 +79,6 @@ final class ConstructorWorkWalk extends Walk {
     }
 
     @Override
-    public Void visitLoop(Loop loop) {
-        loops++;
-        super.visitLoop(loop);
-        loops--;
-        return null;
-    }
-
-    @Override
     public Void visitIf(If branch) {
         branches++;
         super.visitIf(branch);
@@ -105,7 +95,7 @@ final class ConstructorWorkWalk extends Walk {
         if (inside && evaluate.expression() instanceof Call call
                 && (CHANGES.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())
                 && call.receiver().map(this::isOther).orElse(false)) {
-            if (loops > 0) {
+            if (!loops().isEmpty()) {
                 deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call);
             } else if (branches > 0) {
                 deed(Kind.EFFECT_IN_BRANCH, file.brief(call), 0, call);

@@ -30,7 +30,6 @@ public final class ChainWalk extends Walk {
     private final Bodies bodies;
     private final Deeds deeds;
     private final Set<Node> taken = Collections.newSetFromMap(new IdentityHashMap<>());
-    private int loops;
 
     ChainWalk(FileTree file) {
         super(file);
@@ -42,23 +41,6 @@ public final class ChainWalk extends Walk {
     List<Chain> chains() {
         scan(file.unit());
         return chains;
-    }
-
-    @Override
-    public Void visitRoutine(Routine routine) {
-        int outer = loops;
-        loops = 0;
-        super.visitRoutine(routine);
-        loops = outer;
-        return null;
-    }
-
-    @Override
-    public Void visitLoop(Loop loop) {
-        loops++;
-        super.visitLoop(loop);
-        loops--;
-        return null;
     }
 
     /** Statements are visited one by one, so that locals declared before a chain are known when it is read. */
@@ -188,7 +170,7 @@ public final class ChainWalk extends Walk {
         int end = otherwise.isEmpty() || form == Form.GUARDS ? drafts.get(drafts.size() - 1).end()
                 : otherwise.get(otherwise.size() - 1).end();
         return new Chain(type(), member(), file.lines().lineOf(drafts.get(0).start()),
-                file.lines().lineOf(Math.max(0, end - 1)), form, subject, arms, otherwise(otherwise), loops > 0,
+                file.lines().lineOf(Math.max(0, end - 1)), form, subject, arms, otherwise(otherwise), !loops().isEmpty(),
                 whole && isAlone(drafts.get(0).start(), otherwise));
     }
 
@@ -197,6 +179,7 @@ public final class ChainWalk extends Walk {
                 : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body));
     }
 
+    // driftwood: leave long-parameter-list because an arm has these parts and is made here only
     private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> asked, List<Node> body) {
         List<Node> statements = Bodies.statements(body);
         String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
@@ -215,7 +198,7 @@ public final class ChainWalk extends Walk {
 
     /** Whether the routine's body is this decision alone: before it stand only checks that throw and plain locals. */
     private boolean isAlone(int start, List<Node> behind) {
-        if (routine().isEmpty() || routine().get().body().isEmpty() || loops > 0
+        if (routine().isEmpty() || routine().get().body().isEmpty() || !loops().isEmpty()
                 || Bodies.statements(behind).size() > 1) {
             return false;
         }
@@ -261,7 +244,7 @@ public final class ChainWalk extends Walk {
         if (arms.size() >= 2 || arms.size() == 1 && otherwise.isPresent() && creates) {
             chains.add(new Chain(type(), member(), file.line(match), file.endLine(match),
                     match.expression() ? Form.MATCH_VALUE : Form.MATCH, subject(match.subject()), arms, otherwise,
-                    loops > 0, isAlone(match.start(), List.of()) && isLast(match)));
+                    !loops().isEmpty(), isAlone(match.start(), List.of()) && isLast(match)));
         }
         return visitNode(match);
     }
