@@ -28,6 +28,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
@@ -171,25 +172,36 @@ public final class SubclassExplosion implements Detector {
         return rows >= 2 && columns >= 2 && left.size() >= CELLS && 2L * left.size() > rows * columns ? left : List.of();
     }
 
-    /** Whether two cells of a row, or two of a column, have a routine with the same body, in at least two lines. */
+    /** Whether bodies are repeated in at least two rows, or in two columns, and in one of them so that it matters. */
     private static boolean repeats(List<Cell> cells, Map<String, List<Shape>> shapes) {
         Set<String> lines = new TreeSet<>();
+        Set<String> heavy = new TreeSet<>();
         for (Cell one : cells) {
             for (Cell other : cells) {
                 boolean sameRow = one.row().equals(other.row());
-                if (one != other && sameRow != one.column().equals(other.column())
-                        && shares(shapes.get(one.type().name()), shapes.get(other.type().name()))) {
-                    lines.add(sameRow ? "row " + one.row() : "column " + one.column());
+                if (one != other && sameRow != one.column().equals(other.column())) {
+                    int weight = shared(shapes.get(one.type().name()), shapes.get(other.type().name()));
+                    String line = sameRow ? "row " + one.row() : "column " + one.column();
+                    if (weight >= 1) {
+                        lines.add(line);
+                    }
+                    if (weight >= 2) {
+                        heavy.add(line);
+                    }
                 }
             }
         }
-        return lines.stream().filter(each -> each.startsWith("row")).count() >= 2
-                || lines.stream().filter(each -> each.startsWith("column")).count() >= 2;
+        return Stream.of("row", "column").anyMatch(direction -> heavy.stream().anyMatch(each -> each.startsWith(direction))
+                && lines.stream().filter(each -> each.startsWith(direction)).count() >= 2);
     }
 
-    private static boolean shares(List<Shape> one, List<Shape> other) {
-        return one.stream().anyMatch(mine -> mine.statements() >= 2 && other.stream().anyMatch(theirs ->
-                theirs.key().equals(mine.key()) && theirs.outline() == mine.outline()));
+    /** How many statements of one type's routines stand in the other's as well. */
+    private static int shared(List<Shape> one, List<Shape> other) {
+        int shared = 0;
+        for (Shape mine : one) {
+            shared += other.stream().anyMatch(theirs -> theirs.key().equals(mine.key()) && mine.repeats(theirs)) ? mine.statements() : 0;
+        }
+        return shared;
     }
 
     private static Finding finding(TypeOutline parent, List<Cell> grid) {

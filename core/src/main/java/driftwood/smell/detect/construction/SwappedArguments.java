@@ -51,6 +51,8 @@ public final class SwappedArguments implements Detector {
             + "decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
     /** Names that say nothing: numbered ones, and single letters that are no measure. */
     private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
+    private static final Pattern RELATION = Pattern.compile("(?i).*(less|greater|than|before|after|smaller|larger|subset|superset|"
+            + "dominates|prefer|better|worse|covers).*|by[A-Z_].*");
     private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
 
     @Override
@@ -156,8 +158,9 @@ public final class SwappedArguments implements Detector {
                     || !maySwapIn(byName.getOrDefault(name, List.of()), call.arguments())) {
                 return Optional.empty();
             }
-            return among(program.routinesAt(call.trail(), call.within()), call.arguments(), outline, call.routine(),
-                    call.line(), program);
+            List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
+            return among(meant.isEmpty() ? program.answering(call.trail(), call.within()) : meant, call.arguments(), outline,
+                    call.routine(), call.line(), program);
         }
 
         private Optional<Finding> ofCreation(Outline outline, CreationFact creation) {
@@ -185,11 +188,20 @@ public final class SwappedArguments implements Detector {
         String routine = Symbol.of(caller).member();
         boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(routine).matches()
                 || routine.equals(called.name()) || DELIBERATE.matcher(caller).matches()
-                || called.returns().text().equals("boolean") || differentOwners(arguments, called)
+                || isRelation(called) || differentOwners(arguments, called)
                 || isAlsoStraight(called, arguments, outline, caller);
         return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
                 program.type(called.owner()).map(TypeOutline::file).orElse(outline.file()),
                 new Spot(outline.file(), line, line, caller)));
+    }
+
+    /** Of two things of one type, which is the greater: who asks the other way round means it. */
+    private static boolean isRelation(RoutineOutline called) {
+        List<ParameterOutline> parameters = called.parameters();
+        boolean alike = parameters.size() == 2 && parameters.get(0).type().equals(parameters.get(1).type())
+                && !NUMBERS.contains(parameters.get(0).type().text());
+        return parameters.get(0).type().isPresent() && alike && called.returns().text().matches("boolean|int|bool|Boolean|Integer")
+                || RELATION.matcher(called.name()).matches();
     }
 
     /** Parts of different objects: {@code (first.upper, second.lower)} is a choice, not a slip. */

@@ -31,7 +31,9 @@ final class Guarding {
 
     /** What a statement is there for. */
     enum Role {
-        GUARD("guard"), CLAMP("limit"), BOOKKEEPING("bookkeeping"), CORE("the work"), PLAIN("");
+        GUARD("guard"), CLAMP("limit"), BOOKKEEPING("bookkeeping"), CORE("the work"), PLAIN(""),
+        /** A value kept in a field: bookkeeping beside a call that is the work, else the work itself. */
+        KEPT("");
 
         private final String title;
 
@@ -67,9 +69,16 @@ final class Guarding {
         Set<String> given = new HashSet<>();
         routine.parameters().forEach(each -> given.add(each.name()));
         Map<String, Integer> asked = new HashMap<>();
-        List<Role> roles = statements.stream().map(each -> role(each, asked, given)).toList();
+        List<Role> roles = settled(statements, statements.stream().map(each -> role(each, asked, given)).toList());
         boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
         return looksUp || initialises(statements, roles) || decides(statements, roles) ? List.of() : roles;
+    }
+
+    private static List<Role> settled(List<Node> statements, List<Role> roles) {
+        int core = roles.indexOf(Role.CORE);
+        boolean beside = core >= 0 && roles.lastIndexOf(Role.CORE) == core && statements.get(core) instanceof Evaluate work
+                && work.expression() instanceof Call;
+        return roles.stream().map(each -> each != Role.KEPT ? each : beside ? Role.BOOKKEEPING : Role.CORE).toList();
     }
 
     /** Exits with different answers are a table of decisions; exits with yes or no before a last answer are a question. */
@@ -200,16 +209,25 @@ final class Guarding {
             if (isLimit(assignment.value())) {
                 return Role.CLAMP;
             }
-            boolean stores = assignment.value() instanceof Name name && given.contains(name.name())
+            boolean clears = assignment.value() instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+            if (clears || !isPlain(assignment.value()) || !isPlain(assignment.target())) {
+                return Role.CORE;
+            }
+            boolean stores = assignment.value() instanceof Name name && assignment.operator().equals("=")
+                    && (given.contains(name.name()) || assignment.target() instanceof Index)
                     && !REMEMBERED.matcher(name(assignment.target())).matches();
-            return !stores && isPlain(assignment.value()) && isPlain(assignment.target()) ? Role.BOOKKEEPING : Role.CORE;
+            return stores ? Role.KEPT : Role.BOOKKEEPING;
         }
         return Role.CORE;
     }
 
     private static boolean isLimit(Node value) {
         return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 1
-                || value instanceof Conditional choice && isPlain(choice.then()) && isPlain(choice.otherwise());
+                || value instanceof Conditional choice && isBound(choice.then()) && isBound(choice.otherwise());
+    }
+
+    private static boolean isBound(Node value) {
+        return isPlain(value) || value instanceof Call && isLimit(value);
     }
 
     /** The larger of two computed values is a result, no limit. */
@@ -220,6 +238,7 @@ final class Guarding {
     private static boolean isPlain(Node value) {
         return value instanceof Name || value instanceof Literal || value instanceof Absent
                 || value instanceof Member member && isPlain(member.receiver())
+                || value instanceof Index index && isPlain(index.receiver()) && isPlain(index.index())
                 || value instanceof Unary unary && isPlain(unary.operand())
                 || value instanceof NullTest test && isPlain(test.subject());
     }

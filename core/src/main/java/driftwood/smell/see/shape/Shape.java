@@ -1,6 +1,7 @@
 package driftwood.smell.see.shape;
 
 import driftwood.pack.Line;
+import java.util.Arrays;
 
 /**
  * What a routine's body looks like.
@@ -12,11 +13,17 @@ import driftwood.pack.Line;
  * @param statements how many, nested ones too
  * @param outline    equal for bodies that are the same but for literals, names of locals and the type's own name
  * @param exact      equal for bodies that are the same but for names of locals and the type's own name
+ * @param pieces     what each simple statement looks like, as the outline does, in order; none for a type without parents
  * @param line       first line
  * @param endLine    last line
  */
 public record Shape(String type, String symbol, String name, int parameters, int statements, long outline, long exact,
-        @Line int line, @Line int endLine) {
+        int[] pieces, @Line int line, @Line int endLine) {
+
+    /** Whether the bodies are the same but for literals, or but for the conditions under which the same is done. */
+    public boolean repeats(Shape other) {
+        return outline == other.outline || pieces.length >= 3 && Arrays.equals(pieces, other.pieces);
+    }
 
     /** What twins must share. */
     public String key() {

@@ -14,13 +14,15 @@ import java.util.Map;
 /** Sees the shape of every routine body. */
 public final class ShapeWalk extends Whereabouts {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Shape> SEER = new Seer<>("shape", 2, Shape.class, file -> {
+    public static final Seer<Shape> SEER = new Seer<>("shape", 3, Shape.class, file -> {
         ShapeWalk walk = new ShapeWalk(file);
         walk.scan(file.unit());
         return walk.shapes;
     });
     private final List<Shape> shapes = new ArrayList<>();
+    private static final int[] NONE = {};
     private final Deque<String> own = new ArrayDeque<>();
+    private final Deque<Boolean> heirs = new ArrayDeque<>();
 
     private ShapeWalk(FileTree file) {
         super(file);
@@ -29,7 +31,9 @@ public final class ShapeWalk extends Whereabouts {
     @Override
     public Void visitTypeDeclaration(TypeDeclaration declaration) {
         own.push(declaration.name());
+        heirs.push(!declaration.supertypes().isEmpty());
         super.visitTypeDeclaration(declaration);
+        heirs.pop();
         own.pop();
         return null;
     }
@@ -46,9 +50,25 @@ public final class ShapeWalk extends Whereabouts {
             boolean constructor = routine.kind() == RoutineKind.CONSTRUCTOR;
             shapes.add(new Shape(type(), symbol(routine), constructor ? "new" : routine.name(),
                     routine.parameters().size(), statements(body), tokens.outline(), tokens.exact(),
-                    file.line(routine), file.endLine(routine)));
+                    heirs.peek() ? pieces(body, locals) : NONE,                    file.line(routine), file.endLine(routine)));
         }
         return super.visitRoutine(routine);
+    }
+
+    /** Simple statements are those that no other statement stands in. */
+    private int[] pieces(Node body, Map<String, String> locals) {
+        List<Integer> pieces = new ArrayList<>();
+        body.eachChild(child -> pieces(child, locals, pieces));
+        return pieces.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private void pieces(Node node, Map<String, String> locals, List<Integer> into) {
+        if (node instanceof Evaluate || node instanceof Local || node instanceof Return || node instanceof Throw) {
+            into.add(Long.hashCode(new Tokens(file.source().text(), node.start(), node.end(), locals).outline()));
+        } else if (node instanceof Block || node instanceof If || node instanceof Loop || node instanceof Match || node instanceof Arm
+                || node instanceof Try) {
+            node.eachChild(child -> pieces(child, locals, into));
+        }
     }
 
     private static int statements(Node body) {
