@@ -141,7 +141,7 @@ public final class OutlineBuilder extends Walk {
     @Override
     public Void visitCall(Call call) {
         Trail trail = trail(call);
-        if (trail.isKnown()) {
+        if (trail.isKnown() || trail.start() == Trail.Start.OPEN && call.arguments().size() > 1) {
             calls.add(new CallFact(type(), member(), trail, Argument.of(call.arguments()), file.line(call)));
         }
         return visitNode(call);

@@ -126,8 +126,10 @@ public record Chain(String within, String routine, @Line int line, @Line int end
      * @param use  what becomes of its result: "return", "= target" or "" where nothing does
      * @param text as written, shortened
      * @param alone whether the arm does nothing else
+     * @param calls the ways to all calls of a short arm, in order; none in a long one
+     * @param names what a short arm mentions by name
      */
-    public record Deed(Trail call, String use, String text, boolean alone) {
+    public record Deed(Trail call, String use, String text, boolean alone, List<Trail> calls, List<String> names) {
     }
 
     /** How many arms do work. */

@@ -6,6 +6,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.Step;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
+import driftwood.tree.TypeKind;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Arm;
 import driftwood.smell.Chain.Deed;
@@ -108,7 +109,71 @@ public final class MismatchedInterfaces implements Detector {
         }
         boolean all = calling.size() == arms.size() || calling.size() == chain.arms().size();
         return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program)
-                ? Optional.of(new Choice(file, chain, calling, calls)) : Optional.empty();
+                ? Optional.of(new Choice(file, chain, calling, calls)) : nothing ? Optional.empty() : converting(file, chain, arms, program);
+    }
+
+    /**
+     * A choice whose arms make the same of what different types give, or hand the same to them: each arm has one type of
+     * its own that it calls.
+     */
+    private static Optional<Choice> converting(String file, Chain chain, List<Arm> all, Program program) {
+        List<Arm> arms = all.stream().filter(arm -> arm.work() != Chain.Work.THROWS).toList();
+        if (arms.size() < 2 || arms.stream().anyMatch(arm -> arm.deed().isEmpty())) {
+            return Optional.empty();
+        }
+        Map<TypeOutline, Integer> called = new LinkedHashMap<>();
+        List<Map<TypeOutline, Trail>> byArm = new ArrayList<>();
+        for (Arm arm : arms) {
+            Map<TypeOutline, Trail> own = new LinkedHashMap<>();
+            for (Trail call : arm.deed().orElseThrow().calls()) {
+                program.projectType(call.owner(), chain.within()).filter(type -> !type.name().equals(chain.within())
+                        && !program.routinesAt(call, chain.within()).isEmpty()).ifPresent(type -> own.putIfAbsent(type, call));
+            }
+            own.keySet().forEach(type -> called.merge(type, 1, Integer::sum));
+            byArm.add(own);
+        }
+        Map<TypeOutline, Deed> calls = new LinkedHashMap<>();
+        for (int i = 0; i < arms.size(); i++) {
+            Map<TypeOutline, Trail> own = byArm.get(i);
+            own.keySet().removeIf(type -> called.get(type) > 1 || !works(type));
+            if (own.size() != 1) {
+                return Optional.empty();
+            }
+            Deed deed = arms.get(i).deed().orElseThrow();
+            own.forEach((type, call) -> calls.put(type, new Deed(call, deed.use(), deed.text(), deed.alone(), deed.calls(), deed.names())));
+        }
+        return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) ? Optional.of(new Choice(file, chain, arms, calls))
+                : Optional.empty();
+    }
+
+    /** Who only carries values is what the work is done with, not who does it. */
+    private static boolean works(TypeOutline type) {
+        return type.kind() != TypeKind.RECORD && type.kind() != TypeKind.ENUM && !type.isError();
+    }
+
+    private static boolean haveOneEnd(List<Arm> arms, Map<TypeOutline, Deed> calls, Chain chain, Program program) {
+        Set<String> shared = new HashSet<>(arms.get(0).deed().orElseThrow().names());
+        arms.forEach(arm -> shared.retainAll(arm.deed().orElseThrow().names()));
+        shared.removeIf(name -> !Character.isLowerCase(name.charAt(0)));
+        String use = arms.get(0).deed().orElseThrow().use();
+        boolean result = !use.isEmpty();
+        boolean same = arms.stream().allMatch(arm -> arm.deed().orElseThrow().use().equals(use) && (result || arm.deed().orElseThrow().alone()));
+        boolean asked = chain.subject().plain() || chain.arms().get(0).labels().stream().anyMatch(label -> shared.stream()
+                .anyMatch(name -> label.text().matches("(?s).*\\b" + Pattern.quote(name) + "\\b.*")));
+        Set<Step> shapes = new HashSet<>();
+        calls.values().forEach(deed -> deed.call().last().ifPresent(shapes::add));
+        return same && asked && !shared.isEmpty() && shapes.size() == calls.size() && areStrangers(calls, program);
+    }
+
+    /** Without a common type that offers the operation, and neither a part of the other. */
+    private static boolean areStrangers(Map<TypeOutline, Deed> calls, Program program) {
+        Optional<TypeOutline> common = program.commonOf(calls.keySet());
+        boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
+                calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
+        boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
+        boolean part = calls.keySet().stream().anyMatch(type -> calls.keySet().stream().anyMatch(other ->
+                type != other && gives(type, other, program)));
+        return !part && !offered && !kin;
     }
 
     /** Whether a type holds the other or hands it out: a whole and its part are no strangers. */
@@ -132,14 +197,8 @@ public final class MismatchedInterfaces implements Detector {
             RoutineOutline routine = routines(deed, chain, program).get(0);
             results.add(routine.returns().text());
         });
-        Optional<TypeOutline> common = program.commonOf(calls.keySet());
-        boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
-                calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
-        boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
-        boolean part = calls.keySet().stream().anyMatch(type -> calls.keySet().stream().anyMatch(other ->
-                type != other && gives(type, other, program)));
-        return !part && areAlternatives(calls, chain) && shapes.size() == calls.size() && results.size() == 1
-                && !results.contains("void") && !offered && !kin;
+        return areAlternatives(calls, chain) && shapes.size() == calls.size() && results.size() == 1
+                && !results.contains("void") && areStrangers(calls, program);
     }
 
     private static final Pattern RECEIVER = Pattern.compile("[(\\s]*(?:\\([\\w.<>?, ]+\\)\\s*)?(\\w+)");

@@ -23,6 +23,9 @@ import java.util.regex.Pattern;
 
 /** The routines of a project that give null for "nothing", with those that only hand it on. */
 final class Sources {
+    /** Routines of the platform's own types that may give nothing. */
+    private static final Pattern PLATFORM = Pattern.compile("get|pop|setdefault|match|search|fullmatch|group|next|readline|getattr|poll|"
+            + "wait|fetchone|first|last|copy|sort|append|extend|update|clear|remove|insert|close|write|flush|read|send|join|start|run");
     private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
 
     private final Program program;
@@ -160,11 +163,23 @@ final class Sources {
     private Set<String> meant(Trail call, String within) {
         List<RoutineOutline> found = program.routinesAt(call, within);
         if (found.isEmpty()) {
+            found = only(call, within);
+        }
+        if (found.isEmpty()) {
             return Set.of();
         }
         Set<String> symbols = new LinkedHashSet<>();
         found.forEach(each -> symbols.add(roots.computeIfAbsent(each, key -> program.rootOf(key).symbol())));
         return symbols;
+    }
+
+    /** Where types are not declared: the one routine of the project that can answer, if no type of the platform has such a one. */
+    private List<RoutineOutline> only(Trail call, String within) {
+        if (PLATFORM.matcher(call.lastName()).matches() || program.typeOf(call.owner(), within).isPresent()) {
+            return List.of();
+        }
+        List<RoutineOutline> answering = program.answering(call, within);
+        return answering.size() == 1 ? answering : List.of();
     }
 
     private Optional<Source> sourceOf(Set<String> meant) {

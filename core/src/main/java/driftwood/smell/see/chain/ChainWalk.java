@@ -23,7 +23,7 @@ import java.util.Set;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 4, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 5, Chain.class, file -> new ChainWalk(file).chains());
 
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;

@@ -4,14 +4,21 @@ import driftwood.program.Trail;
 import driftwood.read.FileTree;
 import driftwood.smell.Chain.Deed;
 import driftwood.tree.*;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** Finds the one call that the body of an arm comes down to. */
 final class Deeds {
+    /** An arm of more statements does more than one thing. */
+    private static final int SHORT = 4;
+    private static final int MOST = 8;
+
     private final FileTree file;
     private final Function<Node, Trail> trails;
 
@@ -27,8 +34,35 @@ final class Deeds {
         if (statements.isEmpty()) {
             return Optional.empty();
         }
+        boolean small = statements.size() <= SHORT;
         return last(statements.get(statements.size() - 1), asked, body)
-                .map(deed -> new Deed(deed.call(), deed.use(), deed.text(), statements.size() == 1));
+                .map(deed -> new Deed(deed.call(), deed.use(), deed.text(), statements.size() == 1, small ? calls(body, held(asked, body)) : List.of(),
+                        small ? names(body) : List.of()));
+    }
+
+    private List<Trail> calls(List<Node> body, Map<String, TypeRef> held) {
+        List<Trail> calls = new ArrayList<>();
+        for (Node each : body) {
+            for (Call call : Search.all(each, Call.class)) {
+                Trail trail = trail(call, held);
+                if (trail.isCall() && trail.isKnown() && call.receiver().isPresent() && calls.size() < MOST && !calls.contains(trail)) {
+                    calls.add(trail);
+                }
+            }
+        }
+        return calls;
+    }
+
+    private static List<String> names(List<Node> body) {
+        Set<String> names = new LinkedHashSet<>();
+        body.forEach(each -> Search.all(each, Name.class).stream().filter(name -> !name.isSelf()).forEach(name -> names.add(name.name())));
+        return names.stream().limit(MOST).toList();
+    }
+
+    private Trail trail(Call call, Map<String, TypeRef> held) {
+        return call.receiver().filter(Name.class::isInstance).map(each -> held.get(((Name) each).name()))
+                .map(type -> Trail.typed(type).thenCall(call.name(), call.arguments().size()))
+                .orElseGet(() -> trails.apply(call));
     }
 
     private Optional<Deed> last(Node statement, List<Node> asked, List<Node> body) {
@@ -51,12 +85,9 @@ final class Deeds {
     private Optional<Deed> deed(Node value, String use, Map<String, TypeRef> held) {
         Node bare = value instanceof Cast cast ? cast.value() : value;
         if (!(bare instanceof Call call)) {
-            return Optional.empty();
+            return use.isEmpty() ? Optional.empty() : Optional.of(new Deed(Trail.UNKNOWN, use, file.brief(bare), true, List.of(), List.of()));
         }
-        Trail trail = call.receiver().filter(Name.class::isInstance).map(each -> held.get(((Name) each).name()))
-                .map(type -> Trail.typed(type).thenCall(call.name(), call.arguments().size()))
-                .orElseGet(() -> trails.apply(call));
-        return Optional.of(new Deed(trail, use, file.brief(call), true));
+        return Optional.of(new Deed(trail(call, held), use, file.brief(call), true, List.of(), List.of()));
     }
 
     /** Names that the arm itself gives to the subject: bindings of patterns, locals that hold a cast. */
