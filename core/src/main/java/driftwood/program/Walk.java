@@ -4,18 +4,40 @@ import driftwood.read.FileTree;
 import driftwood.tree.*;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /**
  * Walks a file and knows at each node which locals are in sight, and so the way to any value. Outlines and detectors
  * extend it. Overriding a declaration's visit must call the original.
  */
 public abstract class Walk extends Whereabouts {
+    /** Routines of collections, streams and optional values that hand their elements to a lambda. */
+    private static final Set<String> GIVING = Set.of("forEach", "forEachOrdered", "map", "mapToInt", "mapToLong", "mapToDouble", "mapToObj",
+            "flatMap", "filter", "anyMatch", "allMatch", "noneMatch", "removeIf", "peek", "ifPresent", "ifPresentOrElse", "takeWhile",
+            "dropWhile", "replaceAll");
+
     private final Scopes scopes = new Scopes();
     private Deque<Loop> loops = new ArrayDeque<>();
+    /** Lambdas that are handed the elements of what they are given to, until they are visited. */
+    private final Map<Lambda, Call> givers = new IdentityHashMap<>();
 
     protected Walk(FileTree file) {
         super(file);
+    }
+
+    @Override
+    public Void visitNode(Node node) {
+        if (node instanceof Call call && call.receiver().isPresent() && GIVING.contains(call.name())) {
+            for (Node each : call.arguments()) {
+                if (each instanceof Lambda lambda) {
+                    givers.put(lambda, call);
+                }
+            }
+        }
+        return super.visitNode(node);
     }
 
     /** The loops of the same routine around the current node, the innermost first. */
@@ -72,7 +94,10 @@ public abstract class Walk extends Whereabouts {
     @Override
     public Void visitLambda(Lambda lambda) {
         scopes.open();
-        lambda.parameters().forEach(each -> declare(each.name(), Trail.typed(each.type())));
+        Call giver = givers.remove(lambda);
+        Trail element = giver == null || lambda.parameters().size() != 1 ? Trail.UNKNOWN
+                : trail(giver.receiver().orElseThrow()).then(Step.ELEMENT);
+        lambda.parameters().forEach(each -> declare(each.name(), each.type().isPresent() ? Trail.typed(each.type()) : element));
         visitNode(lambda);
         scopes.close();
         return null;

@@ -21,9 +21,12 @@ final class DescentWalk extends Walk {
     private static final Pattern FLAG = Pattern.compile(
             "(is|has)_?(Folder|Directory|Container|Group|Composite|Branch|Parent|Node|folder|directory|container|group"
                     + "|composite|branch)s?");
+    private static final Pattern ASKING = Pattern.compile("(is|has)_?[A-Za-z]\\w*");
     private static final Pattern PUSH = Pattern.compile("(add|push|addAll|offer|addFirst|addLast|append|extend|enqueue"
             + "|put|insert|appendleft|extendleft)");
 
+    /** Names of the parameters of lambdas around. */
+    private final Set<String> handed = new HashSet<>();
     private final List<Descent> descents = new ArrayList<>();
 
     private DescentWalk(FileTree file) {
@@ -54,20 +57,38 @@ final class DescentWalk extends Walk {
         // driftwood: leave type-switch because what is asked is read from the tree, where each kind has its own parts
         if (asked instanceof TypeTest test && test.subject() instanceof Name subject) {
             decide(decision, subject, test.type().text(), test.binding(), asked, then);
-        } else if (asked instanceof Call call && call.arguments().isEmpty() && FLAG.matcher(call.name()).matches()
-                && call.receiver().orElse(null) instanceof Name subject) {
-            decide(decision, subject, "", Optional.empty(), asked, then);
-        } else if (asked instanceof Member member && FLAG.matcher(member.name()).matches()
-                && member.receiver() instanceof Name subject) {
-            decide(decision, subject, "", Optional.empty(), asked, then);
+        } else if (asked instanceof Call call && call.arguments().isEmpty() && call.receiver().orElse(null) instanceof Name subject) {
+            flag(decision, subject, call.name(), asked, then);
+        } else if (asked instanceof Member member && member.receiver() instanceof Name subject) {
+            flag(decision, subject, member.name(), asked, then);
         }
     }
 
+    /** A flag says what a part is by its name, or the cast behind it does. */
+    private void flag(Node decision, Name subject, String name, Node asked, Node then) {
+        String type = Search.all(then, Cast.class).stream().filter(each -> each.value() instanceof Name cast
+                && cast.name().equals(subject.name())).map(each -> each.type().text()).findFirst().orElse("");
+        if (FLAG.matcher(name).matches() || !type.isEmpty() && ASKING.matcher(name).matches()) {
+            decide(decision, subject, FLAG.matcher(name).matches() ? "" : type, Optional.empty(), asked, then);
+        }
+    }
+
+    /** What a lambda does with the elements it is handed is a walk as well. */
+    @Override
+    public Void visitLambda(Lambda lambda) {
+        Set<String> outer = new HashSet<>(handed);
+        lambda.parameters().forEach(each -> handed.add(each.name()));
+        super.visitLambda(lambda);
+        handed.clear();
+        handed.addAll(outer);
+        return null;
+    }
+
     private void decide(Node decision, Name subject, String test, Optional<String> binding, Node asked, Node then) {
-        boolean part = loops().stream().anyMatch(loop -> gives(loop, subject.name()));
-        boolean handed = routine().isPresent() && routine().get().parameters().stream()
+        boolean part = handed.contains(subject.name()) || loops().stream().anyMatch(loop -> gives(loop, subject.name()));
+        boolean given = routine().isPresent() && routine().get().parameters().stream()
                 .anyMatch(each -> each.name().equals(subject.name()));
-        if (!part && !handed) {
+        if (!part && !given) {
             return;
         }
         Set<String> names = new HashSet<>(Set.of(subject.name()));

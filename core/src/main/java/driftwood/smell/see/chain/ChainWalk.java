@@ -153,9 +153,13 @@ public final class ChainWalk extends Walk {
     private boolean callsDiffer(Draft only, List<Node> otherwise) {
         Optional<Chain.Deed> here = deeds.of(List.of(only.condition()), only.body());
         Optional<Chain.Deed> there = here.flatMap(deed -> deeds.of(List.of(only.condition()), otherwise));
-        return there.isPresent() && here.get().alone() && there.get().alone() && !here.get().use().isEmpty()
-                && here.get().use().equals(there.get().use()) && here.get().call().isCall() && there.get().call().isCall()
+        if (there.isEmpty() || !here.get().alone() || !there.get().alone() || !here.get().use().equals(there.get().use())) {
+            return false;
+        }
+        boolean result = !here.get().use().isEmpty() && here.get().call().isCall() && there.get().call().isCall()
                 && !here.get().call().last().equals(there.get().call().last());
+        return result || here.get().calls().stream().anyMatch(mine -> there.get().calls().stream().anyMatch(theirs ->
+                !mine.last().equals(theirs.last()) && !mine.owner().equals(theirs.owner())));
     }
 
     private Chain chain(Form form, List<Draft> drafts, List<Node> otherwise, Optional<Question> main, boolean whole) {
