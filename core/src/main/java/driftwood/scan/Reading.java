@@ -211,7 +211,8 @@ final class Reading {
     private Optional<SourceText> text(SourceFile file, byte[] bytes) {
         try {
             SourceText text = SourceText.decode(file, bytes);
-            boolean aside = !options.settings().generated() && Generated.is(text);
+            boolean aside = !options.settings().generated() && Generated.is(text)
+                    || text.file().language().isTestText(text.text());
             return Optional.of(aside ? text.asideFromJudging() : text);
         } catch (SourceText.NotReadable e) {
             unread.add(new Unread(file.path(), 1, e.getMessage()));

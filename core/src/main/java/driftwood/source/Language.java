@@ -24,6 +24,7 @@ public final class Language implements Keyed {
     private final Set<Habit> habits = EnumSet.noneOf(Habit.class);
     private final Map<Contract, Set<String>> routines = new EnumMap<>(Contract.class);
     private Map<String, String> words = Map.of();
+    private List<String> testWords = List.of();
     private Pattern testNames = Pattern.compile("(?!)");
     private Optional<Interpreter> interpreter = Optional.empty();
     private Idiom idiom = Idiom.PLAIN;
@@ -109,6 +110,12 @@ public final class Language implements Keyed {
         return this;
     }
 
+    /** What only stands in files with tests. @param words each enough by itself */
+    public Language testedInside(String... words) {
+        testWords = List.of(words);
+        return this;
+    }
+
     /** The routines by which something is asked of all objects. */
     public Language asking(Contract contract, String... names) {
         routines.put(contract, Set.of(names));
@@ -186,6 +193,11 @@ public final class Language implements Keyed {
     /** The usual ending of its file names, without the dot. */
     public String extension() {
         return endings.get(0);
+    }
+
+    /** Whether a file holds tests, told by what stands in it. */
+    public boolean isTestText(String text) {
+        return testWords.stream().anyMatch(text::contains);
     }
 
     /** Whether a file of this name holds tests. @param name without folders */

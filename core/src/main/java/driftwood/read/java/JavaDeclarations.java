@@ -88,7 +88,8 @@ final class JavaDeclarations extends JavaStatements {
 
     private Node member(Tree member, ClassTree owner, TypeKind kind, List<Parameter> components) {
         if (member instanceof VariableTree field) {
-            return kind == TypeKind.ENUM && isConstant(field, owner) ? constant(field) : field(field);
+            return kind == TypeKind.ENUM && isConstant(field, owner) ? constant(field)
+                    : field(field, kind == TypeKind.INTERFACE || kind == TypeKind.ANNOTATION);
         }
         if (member instanceof MethodTree routine) {
             return routine(routine, owner, components);
@@ -114,9 +115,11 @@ final class JavaDeclarations extends JavaStatements {
                 Optional.ofNullable(creation.getClassBody()).map(this::typeDeclaration));
     }
 
-    private Node field(VariableTree field) {
-        return new Field(declared(field, field.getModifiers()), end(field), spelling.of(field.getName()),
-                types.of(field.getType()), traits(field.getModifiers()), optional(field.getInitializer()));
+    /** @param constant whether it is one without saying so, as in an interface */
+    private Node field(VariableTree field, boolean constant) {
+        Traits traits = traits(field.getModifiers());
+        return new Field(declared(field, field.getModifiers()), end(field), spelling.of(field.getName()), types.of(field.getType()),
+                constant ? traits.and(Mark.STATIC).and(Mark.FINAL) : traits, optional(field.getInitializer()));
     }
 
     private Node routine(MethodTree tree, ClassTree owner, List<Parameter> components) {

@@ -49,7 +49,7 @@ public final class JavaReader implements Reader {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override

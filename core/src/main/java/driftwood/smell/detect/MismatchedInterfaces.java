@@ -108,9 +108,37 @@ public final class MismatchedInterfaces implements Detector {
             }
         }
         boolean all = calling.size() == arms.size() || calling.size() == chain.arms().size();
-        return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program)
+        return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program) && !isStandIn(calls, chain)
                 ? Optional.of(new Choice(file, chain, calling, calls)) : nothing ? Optional.empty() : converting(file, chain, arms, program);
     }
+
+    /**
+     * A value or what stands in for it is no choice between two who do the same: one of them is asked whether it has it, a
+     * number stands for none, one arm takes a default or a constant, or parts are read by name.
+     */
+    private static boolean isStandIn(Map<TypeOutline, Deed> calls, Chain chain) {
+        boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE));
+        List<String> asked = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.OTHER)
+                .map(Label::text).toList();
+        boolean constant = false;
+        boolean asksOne = false;
+        boolean reads = true;
+        for (Deed deed : calls.values()) {
+            Matcher start = RECEIVER.matcher(deed.text().replaceFirst("^(this|self)\\.", ""));
+            String receiver = start.lookingAt() ? start.group(1) : "";
+            constant |= !receiver.isEmpty() && Character.isUpperCase(receiver.charAt(0)) && !deed.text().startsWith("(");
+            String own = deed.text().matches("(this|self)\\..*") ? "(this|self)\\." : "(?<![.\\w])";
+            asksOne |= !receiver.isEmpty() && asked.stream().anyMatch(text -> Pattern.compile(own + Pattern.quote(receiver) + "\\b").matcher(text).find());
+            reads &= READING.matcher(deed.call().lastName()).matches() && deed.call().arguments() == 0;
+        }
+        return constant || asksOne && !typed || reads && !typed || asked.stream().anyMatch(text -> SENTINEL.matcher(text).find())
+                || calls.values().stream().anyMatch(deed -> STAND_IN.matcher(deed.call().lastName()).matches());
+    }
+
+    private static final Pattern READING = Pattern.compile("(get|is|has|to|as)[A-Z_].*");
+    private static final Pattern STAND_IN = Pattern.compile("(?i).*(default|fallback|dummy).*");
+    /** A number or text that stands for none. */
+    private static final Pattern SENTINEL = Pattern.compile("[=!<>]=? *(-1|\"\"|'')|[<>]=? *0\\b|length\\b(\\(\\))? *[=!<>]|isEmpty\\(");
 
     /**
      * A choice whose arms make the same of what different types give, or hand the same to them: each arm has one type of
@@ -142,7 +170,9 @@ public final class MismatchedInterfaces implements Detector {
             Deed deed = arms.get(i).deed().orElseThrow();
             own.forEach((type, call) -> calls.put(type, new Deed(call, deed.use(), deed.text(), deed.alone(), deed.calls(), deed.names())));
         }
-        return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) ? Optional.of(new Choice(file, chain, arms, calls))
+        List<String> texts = calls.values().stream().map(Deed::text).toList();
+        return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) && !isStandIn(calls, chain)
+                && !isCapability(texts, chain) ? Optional.of(new Choice(file, chain, arms, calls))
                 : Optional.empty();
     }
 

@@ -46,13 +46,8 @@ public final class SwappedArguments implements Detector {
             resize(height, width);
             """);
 
-    private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
-            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|"
-            + "decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
     /** Names that say nothing: numbered ones, and single letters that are no measure. */
     private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
-    private static final Pattern RELATION = Pattern.compile("(?i).*(less|greater|than|before|after|smaller|larger|subset|superset|"
-            + "dominates|prefer|better|worse|covers).*|by[A-Z_].*");
     private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
 
     @Override
@@ -185,38 +180,16 @@ public final class SwappedArguments implements Detector {
             return Optional.empty();
         }
         RoutineOutline called = meant.get(0);
-        String routine = Symbol.of(caller).member();
-        boolean deliberate = DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(routine).matches()
-                || routine.equals(called.name()) || DELIBERATE.matcher(caller).matches()
-                || isRelation(called) || differentOwners(arguments, called)
-                || isAlsoStraight(called, arguments, outline, caller);
+        boolean deliberate = Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
+                || Deliberate.isMirrored(called, arguments, crossed(arguments, called), outline, caller);
         return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
                 program.type(called.owner()).map(TypeOutline::file).orElse(outline.file()),
                 new Spot(outline.file(), line, line, caller)));
     }
 
-    /** Of two things of one type, which is the greater: who asks the other way round means it. */
-    private static boolean isRelation(RoutineOutline called) {
-        List<ParameterOutline> parameters = called.parameters();
-        boolean alike = parameters.size() == 2 && parameters.get(0).type().equals(parameters.get(1).type())
-                && !NUMBERS.contains(parameters.get(0).type().text());
-        return parameters.get(0).type().isPresent() && alike && called.returns().text().matches("boolean|int|bool|Boolean|Integer")
-                || RELATION.matcher(called.name()).matches();
-    }
-
     /** Parts of different objects: {@code (first.upper, second.lower)} is a choice, not a slip. */
     private static boolean differentOwners(List<Argument> arguments, RoutineOutline called) {
         return crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().count() > 1;
-    }
-
-    /** The same routine calls it both ways round: it knows what it does. */
-    private static boolean isAlsoStraight(RoutineOutline called, List<Argument> arguments, Outline outline,
-            String caller) {
-        List<Integer> cycle = crossed(arguments, called);
-        return outline.calls().stream().filter(each -> each.routine().equals(caller)
-                        && each.trail().lastName().equals(called.name()))
-                .map(CallFact::arguments).anyMatch(other -> other.size() == arguments.size() && cycle.stream()
-                        .allMatch(at -> plain(other.get(at).name()).equals(plain(called.parameters().get(at).name()))));
     }
 
     /** Whether the arguments whose name is some parameter's name stand crosswise. */
@@ -268,7 +241,7 @@ public final class SwappedArguments implements Detector {
     }
 
     /** {@code getWidth}, {@code WIDTH}, {@code _width} and {@code width} are one name. */
-    private static String plain(String name) {
+    static String plain(String name) {
         boolean getter = name.length() > 3 && name.startsWith("get") && Character.isUpperCase(name.charAt(3));
         return (getter ? name.substring(3) : name).replace("_", "").toLowerCase(Locale.ROOT);
     }

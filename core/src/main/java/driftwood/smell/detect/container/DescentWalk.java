@@ -10,10 +10,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.IdentityHashMap;
+import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 3, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 4, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
@@ -25,6 +27,9 @@ final class DescentWalk extends Walk {
     private static final Pattern PUSH = Pattern.compile("(add|push|addAll|offer|addFirst|addLast|append|extend|enqueue"
             + "|put|insert|appendleft|extendleft)");
 
+    private static final int SEVERAL = 7;
+    /** How many types the ladder tells apart that an If is a later part of. */
+    private final Map<If, Integer> ladders = new IdentityHashMap<>();
     /** Names of the parameters of lambdas around. */
     private final Set<String> handed = new HashSet<>();
     private final List<Descent> descents = new ArrayList<>();
@@ -35,8 +40,25 @@ final class DescentWalk extends Walk {
 
     @Override
     public Void visitIf(If branch) {
-        look(branch, branch.condition(), branch.then());
+        int kinds = ladders.getOrDefault(branch, kindsAsked(branch));
+        branch.otherwise().map(each -> each instanceof Block block && block.statements().size() == 1 ? block.statements().get(0) : each)
+                .filter(If.class::isInstance).ifPresent(next -> ladders.put((If) next, kinds));
+        if (kinds < SEVERAL) {
+            look(branch, branch.condition(), branch.then());
+        }
         return super.visitIf(branch);
+    }
+
+    /** How many types a ladder tells apart: one that tells many apart is no question whether a part is a container. */
+    private static int kindsAsked(If first) {
+        Set<String> kinds = new HashSet<>();
+        Node at = first;
+        while (at instanceof If branch) {
+            Search.all(branch.condition(), TypeTest.class).forEach(test -> kinds.add(test.type().text()));
+            at = branch.otherwise().map(each -> each instanceof Block block && block.statements().size() == 1 ? block.statements().get(0) : each)
+                    .orElse(null);
+        }
+        return kinds.size();
     }
 
     @Override
@@ -158,7 +180,8 @@ final class DescentWalk extends Walk {
         String own = routine().map(Routine::name).orElse("");
         for (Call call : Search.all(then, Call.class)) {
             boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
-            if (within && part && call.name().equals(own) && isOwn(call)) {
+            boolean same = routine().map(each -> takes(each, call.arguments().size())).orElse(false);
+            if (within && part && call.name().equals(own) && isOwn(call) && same) {
                 return Optional.of(new Down(call, true));
             }
             if (within && part && isPush(call) && call.arguments().stream().anyMatch(each ->
@@ -176,6 +199,12 @@ final class DescentWalk extends Walk {
             }
         }
         return Optional.empty();
+    }
+
+    private static boolean takes(Routine routine, int arguments) {
+        long needed = routine.parameters().stream().filter(each -> !each.variadic() && each.fallback().isEmpty()).count();
+        boolean open = routine.parameters().stream().anyMatch(Parameter::variadic);
+        return arguments == routine.parameters().size() || open || arguments < routine.parameters().size() && arguments >= needed - 1;
     }
 
     /** A call of this object's own routine, or of its type's. */

@@ -70,8 +70,34 @@ final class Guarding {
         routine.parameters().forEach(each -> given.add(each.name()));
         Map<String, Integer> asked = new HashMap<>();
         List<Role> roles = settled(statements, statements.stream().map(each -> role(each, asked, given)).toList());
+        if (orders(statements) || validates(statements, roles)) {
+            return List.of();
+        }
         boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
         return looksUp || initialises(statements, roles) || decides(statements, roles) ? List.of() : roles;
+    }
+
+    /** The smaller and the larger of the same two are put in order, not limited. */
+    private static boolean orders(List<Node> statements) {
+        Set<String> asked = new HashSet<>();
+        return statements.stream().flatMap(each -> Search.all(each, Call.class).stream()).filter(call -> call.name().matches("min|max")
+                && call.arguments().size() == 2).anyMatch(call -> {
+                    String pair = name(call.arguments().get(0)) + "," + name(call.arguments().get(1));
+                    return asked.contains((call.name().equals("min") ? "max" : "min") + pair) | !asked.add(call.name() + pair);
+                });
+    }
+
+    /** Only errors, and no call behind them that could be the work. */
+    private static boolean validates(List<Node> statements, List<Role> roles) {
+        boolean errors = true;
+        boolean works = false;
+        for (int i = 0; i < roles.size(); i++) {
+            errors &= roles.get(i) != Role.GUARD || statements.get(i) instanceof If branch && Search.any(branch.then(), Throw.class::isInstance)
+                    || statements.get(i) instanceof Evaluate;
+            works |= roles.get(i) == Role.CORE && (statements.get(i) instanceof Evaluate work && work.expression() instanceof Call
+                    || statements.get(i) instanceof Return || statements.get(i) instanceof Local);
+        }
+        return errors && !works && roles.contains(Role.GUARD);
     }
 
     private static List<Role> settled(List<Node> statements, List<Role> roles) {

@@ -24,6 +24,8 @@ record FieldUse(Kind kind, String type, String routine, String name, String fiel
         /** Used as if it were set. */
         NEEDED,
         /** Asked for nothing, with an error where there is none. */
-        DEMANDED
+        DEMANDED,
+        /** Asked for nothing, which is as good as any value. */
+        TOLERATED
     }
 }

@@ -10,10 +10,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
 final class FieldUseWalk extends Walk {
-    static final Seer<FieldUse> SEER = new Seer<>("field-use", 1, FieldUse.class, file -> {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 9, FieldUse.class, file -> {
         FieldUseWalk walk = new FieldUseWalk(file);
         walk.scan(file.unit());
         return walk.uses;
@@ -24,6 +27,7 @@ final class FieldUseWalk extends Walk {
     private final List<FieldUse> uses = new ArrayList<>();
     private Set<String> fields = new HashSet<>();
     private Set<String> guarded = new HashSet<>();
+    private final Set<NullTest> demanding = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private FieldUseWalk(FileTree file) {
         super(file);
@@ -139,9 +143,34 @@ final class FieldUseWalk extends Walk {
     public Void visitIf(If branch) {
         if (branch.condition() instanceof NullTest test && !test.negated() && !isCreating()) {
             List<Node> body = Search.statements(branch.then());
-            boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw;
-            own(test.subject()).filter(field -> demands).ifPresent(field -> use(Kind.DEMANDED, field, branch));
+            boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw error && (isFirst(branch) || saysState(error));
+            own(test.subject()).filter(field -> demands).ifPresent(field -> {
+                use(Kind.DEMANDED, field, branch);
+                demanding.add(test);
+            });
         }
         return super.visitIf(branch);
+    }
+
+    /** The error itself says that the object is not ready. */
+    private static boolean saysState(Throw error) {
+        return error.value().filter(Creation.class::isInstance).map(each -> ((Creation) each).type().simpleName()
+                .matches("IllegalStateException|.*(NotReady|NotInitiali[sz]ed|NotConfigured|Uninitiali[sz]ed).*|RuntimeError")).orElse(false);
+    }
+
+    /** Whether it is asked whenever the routine is called: what is asked in some case only is no part of the object. */
+    private boolean isFirst(If branch) {
+        return routine().flatMap(Routine::body).map(body -> body.statements().stream().flatMap(each ->
+                each instanceof Try attempt ? attempt.body().statements().stream() : Stream.of(each)).anyMatch(each -> each == branch)).orElse(false);
+    }
+
+    /** Who goes on without it takes nothing for a value like others. */
+    @Override
+    public Void visitNullTest(NullTest test) {
+        boolean setter = routine().map(each -> each.name().startsWith("set")).orElse(true);
+        if (!demanding.contains(test) && !isCreating() && !setter) {
+            own(test.subject()).ifPresent(field -> use(Kind.TOLERATED, field, test));
+        }
+        return super.visitNullTest(test);
     }
 }

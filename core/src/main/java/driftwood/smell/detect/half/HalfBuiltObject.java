@@ -87,7 +87,8 @@ public final class HalfBuiltObject implements Detector {
                 boolean setter = each.stream().anyMatch(use -> use.kind() == Kind.SET)
                         || set.getOrDefault(name, Set.of()).contains(plain(field));
                 if (setter && !born) {
-                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !use.name().startsWith("set"))
+                    boolean tolerated = each.stream().anyMatch(use -> use.kind() == Kind.TOLERATED);
+                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !use.name().startsWith("set"))
                             .findFirst().ifPresent(use -> demanded.put(field, use));
                     each.stream().filter(use -> use.kind() == Kind.NEEDED && !isAccessor(use.name(), field))
                             .findFirst().ifPresent(use -> needed.put(field, use));

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * conditional-instantiation: two or more arms (a final else counts) each create a different concrete class of the
@@ -68,6 +69,8 @@ public final class ConditionalInstantiation implements Detector {
         return SMELL;
     }
 
+    private static final Pattern MAKING = Pattern.compile("(create|make|new|build|allocate|instantiate|construct|of|from|produce)([A-Z_].*)?");
+
     @Override
     public List<Seer<?>> seers() {
         return List.of(ChainWalk.SEER);
@@ -87,7 +90,7 @@ public final class ConditionalInstantiation implements Detector {
                 continue;
             }
             List<Deciding> same = all.stream().filter(other -> sameDecision(first, other)).toList();
-            if (same.size() == 1 && first.chain().alone()) {
+            if (same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
                 continue;
             }
             told.addAll(same);
@@ -95,6 +98,14 @@ public final class ConditionalInstantiation implements Detector {
             findings.add(finding(place, same.stream().filter(each -> each != place).toList()));
         }
         return findings;
+    }
+
+    /** A routine that is called after making things, and gives what it makes. */
+    private static boolean isFactory(Deciding one, Program program) {
+        Chain chain = one.chain();
+        boolean gives = chain.arms().stream().flatMap(arm -> arm.product().stream()).allMatch(product -> product.use().equals("return"));
+        return gives && MAKING.matcher(chain.routineName()).matches() && one.common().isPresent()
+                && program.type(chain.within()).flatMap(type -> type.routine(chain.routine())).filter(each -> !each.isConstructor()).isPresent();
     }
 
     private static boolean sameDecision(Deciding one, Deciding other) {

@@ -3,6 +3,7 @@ package driftwood.smell.detect.kind;
 import driftwood.program.FieldOutline;
 import driftwood.program.Fields;
 import driftwood.program.Program;
+import driftwood.program.Symbol;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Arm;
 import driftwood.smell.Chain.Work;
@@ -75,8 +76,9 @@ public final class StateSwitch implements Detector {
                     Optional<Variants> variants = Variants.of(chain, program)
                             .filter(each -> each.kind() != Variants.Kind.TYPES && each.names().size() >= 2);
                     if (variants.isPresent()) {
-                        fields.put(found.symbol(), found);
-                        byField.computeIfAbsent(found.symbol(), key -> new ArrayList<>())
+                        String key = found.symbol() + " in " + chain.within();
+                        fields.put(key, found);
+                        byField.computeIfAbsent(key, any -> new ArrayList<>())
                                 .add(new Operation(seen.file(), chain,
                                         new LinkedHashSet<>(variants.get().names()), variants.get().common()));
                     }
@@ -95,12 +97,17 @@ public final class StateSwitch implements Detector {
         return findings;
     }
 
-    /** The field of the type itself that a chain is on; not a constant, not one of an enum. */
+    /** The field of the type itself, or inherited by it, that a chain is on; not a constant, not one of an enum. */
     private static Optional<Fields.Found> ownField(Chain chain, Program program) {
         return program.fieldAt(chain.subject().trail(), chain.within())
-                .filter(found -> found.owner().name().equals(chain.within()) && found.field().isPresent()
+                .filter(found -> isOwn(found, chain, program) && found.field().isPresent()
                         && found.owner().kind() != TypeKind.ENUM && !found.field().get().isConstant()
                         && !found.field().get().type().text().equals("boolean"));
+    }
+
+    private static boolean isOwn(Fields.Found found, Chain chain, Program program) {
+        return found.owner().name().equals(chain.within()) || program.type(chain.within()).map(type -> program.ancestors(type)
+                .contains(found.owner())).orElse(false);
     }
 
     private static Finding finding(Fields.Found found, List<Operation> operations) {
@@ -117,7 +124,7 @@ public final class StateSwitch implements Detector {
         }
         Set<String> moves = transitions(field, operations);
         if (!moves.isEmpty()) {
-            evidence.add(new Evidence(operations.get(0).file(), field.line(), field.endLine(),
+            evidence.add(new Evidence(found.owner().file(), field.line(), field.endLine(),
                     "transitions: " + String.join("; ", moves)));
         }
         Drag drag = Drag.of(operations.size(), 1, states.size())
@@ -134,7 +141,7 @@ public final class StateSwitch implements Detector {
                 others);
         int last = operations.stream().mapToInt(each -> each.chain().endLine()).max().orElse(first.endLine());
         long routines = operations.stream().map(each -> each.chain().routine()).distinct().count();
-        Spot spot = new Spot(operations.get(0).file(), first.line(), last, found.symbol());
+        Spot spot = new Spot(operations.get(0).file(), first.line(), last, Symbol.member(first.within(), field.name()));
         return SMELL.finding(spot, drag, routines + " routines branch on the field " + field.name() + ": "
                 + Listing.of(List.copyOf(states)), evidence, detail);
     }

@@ -58,6 +58,11 @@ public final class TypeSwitch implements Detector {
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(
             "(?i)(c|ch|chr|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
+    /** What a scanner gave, by whatever way it is reached. */
+    private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
+    private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
+            + "str|bool|string|String|Integer|Long|Boolean|Double|list|dict|tuple)[\"']");
+    private static final Pattern TRUTH = Pattern.compile("(?i)[\"'](yes|no|true|false|on|off|0|1|y|n|t|f)[\"']");
     private static final Pattern PIECE = Pattern.compile("(?i).*(opcode|tag|token|insn|instruction|bytecode)");
     private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
     /** Called back by a parser for each piece that it reads. */
@@ -110,8 +115,22 @@ public final class TypeSwitch implements Detector {
     private static boolean isExcused(Chain chain) {
         return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
                 Contract.HASH, Contract.ORDER, Contract.COMPARISON) || isMain(chain) || isReading(chain) || isTaken(chain)
-                || PROTOCOL.matcher(chain.subject().text()).matches()
+                || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
+                || namesBuiltIns(chain) || saysYesOrNo(chain)
                 || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    /** Labels that are the names of the language's own types: arguments are made normal, nothing is added to these. */
+    private static boolean namesBuiltIns(Chain chain) {
+        long named = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.STRING
+                && BUILT_IN.matcher(label.text()).matches()).count();
+        return named >= 2 && 2 * named >= chain.arms().size();
+    }
+
+    /** The spellings of a truth value. */
+    private static boolean saysYesOrNo(Chain chain) {
+        return chain.arms().stream().flatMap(arm -> arm.labels().stream()).allMatch(label -> label.kind() == Label.Kind.STRING
+                && TRUTH.matcher(label.text()).matches());
     }
 
     /** Option parsing: the main routine itself, or labels that are options. */

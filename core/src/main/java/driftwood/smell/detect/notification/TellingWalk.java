@@ -10,10 +10,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.HashSet;
+import java.util.Set;
 
 /** Sees routines that tell several others of one event. */
 final class TellingWalk extends Walk {
-    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 4, Telling.class, file -> {
+    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 5, Telling.class, file -> {
         TellingWalk walk = new TellingWalk(file);
         walk.scan(file.unit());
         return walk.tellings;
@@ -30,7 +32,15 @@ final class TellingWalk extends Walk {
     @Override
     public Void visitRoutine(Routine routine) {
         if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()) {
-            look(routine, Search.statements(routine.body().get()));
+            List<Node> statements = Search.statements(routine.body().get());
+            Node last = statements.isEmpty() ? routine : statements.get(statements.size() - 1);
+            List<Node> inner = last instanceof If branch && branch.otherwise().isEmpty() ? Search.statements(branch.then()) : List.of();
+            List<Node> unfolded = new ArrayList<>(statements);
+            if (inner.size() > 1) {
+                unfolded.remove(unfolded.size() - 1);
+                unfolded.addAll(inner);
+            }
+            look(routine, unfolded);
         }
         return super.visitRoutine(routine);
     }
@@ -56,7 +66,9 @@ final class TellingWalk extends Walk {
             from--;
         }
         if (run.size() >= 2) {
-            boolean worked = statements.subList(0, from).stream().anyMatch(each -> works(each));
+            Set<String> given = new HashSet<>();
+            run.forEach(each -> given.addAll(each.arguments()));
+            boolean worked = statements.subList(0, from).stream().anyMatch(each -> works(each, given));
             tellings.add(new Telling(type(), symbol(routine), worked, run));
         }
     }
@@ -67,8 +79,8 @@ final class TellingWalk extends Walk {
     }
 
     /** Own work: a value stored, a collection changed, something computed; not a check. */
-    private static boolean works(Node statement) {
-        return statement instanceof Evaluate || statement instanceof Local local && local.initial().isPresent()
+    private static boolean works(Node statement, Set<String> given) {
+        return statement instanceof Evaluate || statement instanceof Local local && local.initial().isPresent() && !given.contains(local.name())
                 || statement instanceof Loop || statement instanceof Match;
     }
 
@@ -94,17 +106,33 @@ final class TellingWalk extends Walk {
             return Optional.empty();
         }
         String receiver = file.brief(call.receiver().get());
-        if (!isField(call.receiver().get(), routine) && !isFetched(call.receiver().get())) {
+        if (!isHeld(call.receiver().get(), routine) && !isFetched(call.receiver().get())) {
             return Optional.empty();
         }
         List<String> names = new ArrayList<>();
         for (Node argument : call.arguments()) {
-            if (isNamed(argument)) {
+            if (isNamed(argument) && !isSink(argument, routine)) {
                 names.add(file.brief(argument));
             }
         }
         return names.isEmpty() ? Optional.empty()
                 : Optional.of(new Told(receiver, trail(call), file.brief(call), names, file.line(call)));
+    }
+
+    /** A collaborator in a field, handed in, or reached from one of those. */
+    private static boolean isHeld(Node receiver, Routine routine) {
+        if (receiver instanceof Call getter && getter.arguments().isEmpty()) {
+            return getter.receiver().map(each -> isHeld(each, routine) || each instanceof Name self && self.isSelf()).orElse(true);
+        }
+        return isField(receiver, routine) || receiver instanceof Name name && routine.parameters().stream()
+                .anyMatch(each -> each.name().equals(name.name()));
+    }
+
+    /** What is itself told what to do is written to, and no event. */
+    private static boolean isSink(Node argument, Routine routine) {
+        return argument instanceof Name name && !name.isSelf() && Search.all(routine, Evaluate.class).stream().anyMatch(each ->
+                each.expression() instanceof Call call && call.receiver().orElse(null) instanceof Name receiver
+                        && receiver.name().equals(name.name()));
     }
 
     /** A collaborator made on the spot, or the one instance of a class. */

@@ -23,8 +23,10 @@ import java.util.Set;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 5, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 6, Chain.class, file -> new ChainWalk(file).chains());
 
+    /** A line of preparation or of logging, and one more, make a factory no other thing. */
+    private static final int PREPARED = 2;
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
     private final Bodies bodies;
@@ -206,6 +208,7 @@ public final class ChainWalk extends Walk {
                 || Bodies.statements(behind).size() > 1) {
             return false;
         }
+        int prepared = 0;
         for (Node statement : routine().get().body().get().statements()) {
             if (statement.start() <= start && start < statement.end()) {
                 return true;
@@ -216,7 +219,10 @@ public final class ChainWalk extends Walk {
                     && call.name().startsWith("require");
             boolean declared = statement instanceof Local local
                     && !(local.initial().isPresent() && local.initial().get() instanceof Creation);
-            if (statement.end() <= start && !check && !requirement && !declared) {
+            boolean preparation = statement instanceof Evaluate || statement instanceof If remark && remark.otherwise().isEmpty()
+                    && Search.statements(remark.then()).stream().allMatch(Evaluate.class::isInstance);
+            prepared += preparation && !requirement ? 1 : 0;
+            if (statement.end() <= start && !check && !requirement && !declared && !(preparation && prepared <= PREPARED)) {
                 return false;
             }
         }

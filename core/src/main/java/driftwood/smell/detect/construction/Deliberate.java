@@ -1,0 +1,67 @@
+package driftwood.smell.detect.construction;
+
+import driftwood.program.Argument;
+import driftwood.program.Outline;
+import driftwood.program.RoutineOutline;
+import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
+import driftwood.tree.TypeRef;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Tells from names and from what stands around a call whether its arguments change places on purpose. */
+final class Deliberate {
+    private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
+            + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|"
+            + "decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
+    private static final Pattern RELATION = Pattern.compile("(?i).*(less|greater|than|before|after|smaller|larger|subset|superset|"
+            + "dominates|prefer|better|worse|covers).*|by[A-Z_].*");
+    private static final Pattern EXCHANGE = Pattern.compile("(?i)(swap|exchange|transpose|flip|mirror)\\w*");
+    private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
+
+    private Deliberate() {
+    }
+
+    /** Whether the routine called, or the one around, is there for it. @param caller symbol of the routine around */
+    static boolean is(RoutineOutline called, String caller, Outline outline) {
+        String routine = Symbol.of(caller).member();
+        return DELIBERATE.matcher(called.name()).matches() || DELIBERATE.matcher(routine).matches()
+                || routine.equals(called.name()) || DELIBERATE.matcher(caller).matches() || isRelation(called) || exchanges(outline, caller);
+    }
+
+    /** Of two things of one type, which is the greater: who asks the other way round means it. */
+    private static boolean isRelation(RoutineOutline called) {
+        List<ParameterOutline> parameters = called.parameters();
+        boolean alike = parameters.size() == 2 && parameters.get(0).type().equals(parameters.get(1).type())
+                && !NUMBERS.contains(parameters.get(0).type().text());
+        return parameters.get(0).type().isPresent() && alike && called.returns().text().matches("boolean|int|bool|Boolean|Integer")
+                || RELATION.matcher(called.name()).matches();
+    }
+
+    /** The routine has things change places before. */
+    private static boolean exchanges(Outline outline, String caller) {
+        return outline.calls().stream().anyMatch(each -> each.routine().equals(caller) && EXCHANGE.matcher(each.trail().lastName()).matches());
+    }
+
+    /** The same routine calls it both ways round, or crosses it again: it knows what it does. */
+    static boolean isMirrored(RoutineOutline called, List<Argument> arguments, List<Integer> cycle, Outline outline,
+            String caller) {
+        List<List<Argument>> others = new ArrayList<>();
+        if (called.isConstructor()) {
+            String type = Symbol.of(called.owner()).simpleType();
+            outline.creations().stream().filter(each -> each.routine().equals(caller) && new TypeRef(each.type()).simpleName().equals(type))
+                    .forEach(each -> others.add(each.arguments()));
+        } else {
+            outline.calls().stream().filter(each -> each.routine().equals(caller) && each.trail().lastName().equals(called.name()))
+                    .forEach(each -> others.add(each.arguments()));
+        }
+        others.removeIf(other -> other.size() != arguments.size());
+        boolean straight = others.stream().anyMatch(other -> cycle.stream()
+                .allMatch(at -> SwappedArguments.plain(other.get(at).name()).equals(SwappedArguments.plain(called.parameters().get(at).name()))));
+        long crossing = others.stream().filter(other -> cycle.stream()
+                .anyMatch(at -> SwappedArguments.plain(other.get(at).name()).equals(SwappedArguments.plain(arguments.get(at).name())))).count();
+        return straight || crossing > 1;
+    }
+}
