@@ -82,7 +82,7 @@ public final class FlagArgument implements Detector {
             String owner = Symbol.of(split.routine()).type();
             Optional<TypeOutline> type = program.type(owner);
             Optional<RoutineOutline> routine = type.flatMap(found -> found.routine(split.routine()));
-            if (routine.isEmpty() || isValue(routine.get(), split.at(), type.get()) || !program.rootOf(routine.get()).equals(routine.get())) {
+            if (routine.isEmpty() || isValue(routine.get(), split.at(), type.get())) {
                 continue;
             }
             List<Place> literals = literals(type.get(), routine.get(), split.at(), program, calls);
@@ -111,8 +111,10 @@ public final class FlagArgument implements Detector {
             }
             return places;
         }
+        RoutineOutline root = program.rootOf(routine);
         for (CallFact call : program.callsOf(routine.name())) {
-            if (program.routinesAt(call.trail(), call.within()).contains(routine)) {
+            List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
+            if (meant.contains(routine) || meant.contains(root) && !root.hasBody()) {
                 add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
             }
         }

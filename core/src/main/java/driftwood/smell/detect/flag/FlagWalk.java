@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 3, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 4, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -21,6 +21,9 @@ final class FlagWalk extends Walk {
 
     private static final Pattern SETTER = Pattern.compile("(set|with|enable|disable)([A-Z_].*)?");
     private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify).*");
+    /** What a class of checks calls them. */
+    private static final Pattern CHECKED = Pattern.compile("(?i).*(not_?null|null_?not|not_?empty|not_?blank|positive|negative|in_?range|permitted|is_?true|"
+            + "argument|state).*");
     private final List<Split> splits = new ArrayList<>();
 
     private FlagWalk(FileTree file) {
@@ -30,7 +33,7 @@ final class FlagWalk extends Walk {
     @Override
     public Void visitRoutine(Routine routine) {
         if (routine.body().isPresent() && routine.parameters().stream().anyMatch(this::isBoolean)
-                && !SETTER.matcher(routine.name()).matches() && !routine.traits().overrides()) {
+                && !(SETTER.matcher(routine.name()).matches() && routine.parameters().size() == 1)) {
             List<Node> core = core(Search.statements(routine.body().get()));
             for (int i = 0; i < routine.parameters().size(); i++) {
                 if (isBoolean(routine.parameters().get(i))) {
@@ -55,7 +58,8 @@ final class FlagWalk extends Walk {
 
     private static boolean isCheck(Node statement) {
         return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
-                && CHECK.matcher(call.name()).matches()
+                && (CHECK.matcher(call.name()).matches() || call.receiver().orElse(null) instanceof Name owner
+                && Character.isUpperCase(owner.name().charAt(0)) && CHECKED.matcher(call.name()).matches())
                 || statement instanceof If branch && branch.otherwise().isEmpty()
                 && Search.statements(branch.then()).stream().allMatch(Throw.class::isInstance);
     }

@@ -15,7 +15,7 @@ import java.util.Set;
 
 /** Sees which members each routine uses, of its own object and of others. */
 final class UsageWalk extends Walk {
-    static final Seer<Usage> SEER = new Seer<>("usage", 4, Usage.class, file -> {
+    static final Seer<Usage> SEER = new Seer<>("usage", 5, Usage.class, file -> {
         UsageWalk walk = new UsageWalk(file);
         walk.scan(file.unit());
         return walk.usages;
@@ -26,6 +26,8 @@ final class UsageWalk extends Walk {
     /** Uses that only fill what is being created: the work of a mapper. */
     private Set<Use> mapped = new LinkedHashSet<>();
     private int creations;
+    /** A call with so many arguments puts a row together. */
+    private static final int ROW = 6;
 
     private UsageWalk(FileTree file) {
         super(file);
@@ -40,7 +42,7 @@ final class UsageWalk extends Walk {
         own = new LinkedHashSet<>();
         others = new LinkedHashSet<>();
         super.visitRoutine(routine);
-        boolean makes = 2 * mapped.size() >= others.size();
+        boolean makes = isMaking(routine) || 2 * mapped.size() >= others.size();
         if (!makes && !forwards(routine) && !writes(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
             usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
                     file.line(routine), file.endLine(routine)));
@@ -49,6 +51,12 @@ final class UsageWalk extends Walk {
         others = outerOthers;
         mapped = outerMapped;
         return null;
+    }
+
+    /** A creation routine: whatever it gives back is made here. */
+    private static boolean isMaking(Routine routine) {
+        List<Return> returns = routine.body().map(body -> Search.all(body, Return.class)).orElse(List.of());
+        return !returns.isEmpty() && returns.stream().allMatch(each -> each.value().filter(Creation.class::isInstance).isPresent());
     }
 
     /** An overload for convenience, which only takes its argument apart for the other one. */
@@ -83,7 +91,11 @@ final class UsageWalk extends Walk {
     @Override
     public Void visitAssignment(Assignment assignment) {
         Set<Use> before = new LinkedHashSet<>(others);
+        boolean fills = assignment.target() instanceof Member part && part.receiver() instanceof Name filled && !filled.isSelf()
+                && !Search.mentions(assignment.value(), filled.name());
+        creations += fills ? 1 : 0;
         super.visitAssignment(assignment);
+        creations -= fills ? 1 : 0;
         if (assignment.operator().equals("=") && assignment.target() instanceof Member filled
                 && trail(filled.receiver()).isKnown()) {
             Use use = new Use(trail(filled.receiver()), Step.get(filled.name()));
@@ -94,6 +106,14 @@ final class UsageWalk extends Walk {
 
     @Override
     public Void visitCall(Call call) {
+        boolean row = call.arguments().size() >= ROW;
+        creations += row ? 1 : 0;
+        visitUsed(call);
+        creations -= row ? 1 : 0;
+        return null;
+    }
+
+    private Void visitUsed(Call call) {
         if (call.receiver().isEmpty()) {
             own.add(call.name());
         } else {

@@ -39,7 +39,9 @@ record NothingSighting(Kind kind, String within, String routine, Trail trail, St
         /** A constructor sets a field to something. */
         FIELD_SET,
         /** A routine that only gives a field's value. */
-        GETTER
+        GETTER,
+        /** A loop goes on until a routine gives nothing. */
+        WALKS
     }
 
     boolean isGuard() {

@@ -14,10 +14,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.regex.Pattern;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 5, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 6, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -141,7 +144,9 @@ final class NothingWalk extends Walk {
         return visitNode(binary);
     }
 
-    private final Set<Node> conditionsSeen = new HashSet<>();
+    private static final Pattern OPENING = Pattern.compile("(open|init|load|create|start|set[uU]p|ensure|build|make|prepare|connect|read|compute|lazy)"
+            + "([A-Z_].*)?(ialize|ialise)?");
+    private final Set<Node> conditionsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private boolean isCondition(Node node) {
         return conditionsSeen.contains(node);
@@ -194,7 +199,7 @@ final class NothingWalk extends Walk {
         if (endsLoop) {
             return;
         }
-        if (forNothing.isPresent() && fills(forNothing.get(), test.subject())) {
+        if (forNothing.isPresent() && (fills(forNothing.get(), test.subject()) || opens(forNothing.get(), test.subject()))) {
             add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
         } else {
             guard(test, Outcome.of(forNothing), whole, Outcome.describe(file, forNothing, forSomething));
@@ -207,6 +212,29 @@ final class NothingWalk extends Walk {
         if (trail.isKnown() && (trail.isCall() || !trail.steps().isEmpty() || trail.start() == Trail.Start.NAME)) {
             add(kind, trail, "", at, note);
         }
+    }
+
+    /** Whether a branch only has an own routine make ready what the guarded field is to hold. */
+    private boolean opens(Node branch, Node subject) {
+        List<Node> body = Search.statements(branch);
+        boolean field = subject instanceof Name name ? !isLocal(name.name()) : subject instanceof Member member
+                && member.receiver() instanceof Name self && self.isSelf();
+        return field && body.size() == 1 && body.get(0) instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
+                && call.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true) && OPENING.matcher(call.name()).matches();
+    }
+
+    /** What a loop goes on with until there is none is walked to its end. */
+    @Override
+    public Void visitLoop(Loop loop) {
+        for (Node each : loop.header()) {
+            Search.all(each, NullTest.class).stream().filter(test -> test.negated() && test.subject() instanceof Assignment).forEach(test -> {
+                Trail trail = trail(((Assignment) test.subject()).value()).unheld();
+                if (trail.isKnown() && trail.isCall()) {
+                    add(Kind.WALKS, trail, "", loop, "");
+                }
+            });
+        }
+        return super.visitLoop(loop);
     }
 
     /** Whether a branch gives the guarded field a value. */

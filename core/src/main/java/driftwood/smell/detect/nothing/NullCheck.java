@@ -65,6 +65,9 @@ public final class NullCheck implements Detector {
         List<Seen<NothingSighting>> sighted = sightings.of(NothingWalk.SEER);
         List<Seen<NothingSighting>> own = sighted.stream().filter(seen -> !seen.test()).toList();
         Sources sources = Sources.of(program, own);
+        Set<String> walked = new HashSet<>();
+        own.stream().map(Seen::sighting).filter(each -> each.kind() == Kind.WALKS).forEach(each ->
+                sources.sourceOf(each.trail(), each.within()).ifPresent(source -> walked.add(source.symbol())));
         Map<String, List<Guard>> guards = new LinkedHashMap<>();
         for (Seen<NothingSighting> seen : own) {
             NothingSighting guard = seen.sighting();
@@ -80,7 +83,7 @@ public final class NullCheck implements Detector {
         }
         List<Finding> findings = new ArrayList<>();
         guards.forEach((symbol, places) -> {
-            if (places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
+            if (!walked.contains(symbol) && places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
                 findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places)));
             }
         });

@@ -138,8 +138,13 @@ final class NullFields {
             return toNull;
         }
         boolean neverSet = set.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
-                && !found.owner().isInterface();
+                && !found.owner().isInterface() && !isFilledBySetter(found, field.name());
         return neverSet ? Optional.of(declared) : Optional.empty();
+    }
+
+    private boolean isFilledBySetter(Fields.Found found, String field) {
+        return found.owner().constructors().stream().flatMap(each -> program.callsBy(each).stream()).anyMatch(call ->
+                call.trail().start() == Trail.Start.THIS && call.trail().lastName().equalsIgnoreCase("set" + field.replaceFirst("^_", "")));
     }
 
     /** A creation that passes null for the parameter from which a constructor sets the field. */

@@ -22,6 +22,7 @@ import driftwood.smell.TypeFacts;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.creation.Instantiation;
 import driftwood.smell.see.creation.Instantiation.How;
+import driftwood.smell.see.reach.Helpers;
 import driftwood.smell.see.reach.Reach;
 import driftwood.smell.see.reach.ReachWalk;
 import driftwood.smell.see.reach.Resource;
@@ -34,6 +35,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * hard-coded-instantiation: a class with work of its own creates a collaborator that reaches outside (a file, the
@@ -85,9 +87,12 @@ public final class HardCodedInstantiation implements Detector {
             }
         }
         reaches.entrySet().removeIf(each -> isAside(each.getKey(), each.getValue(), program));
+        Helpers helpers = new Helpers(program, sightings.of(ReachWalk.SEER));
+        Set<String> asked = new HashSet<>(reaches.keySet());
         Map<String, Group> groups = new LinkedHashMap<>();
         for (Seen<Instantiation> seen : sightings.of(CreationWalk.SEER)) {
             if (!seen.test()) {
+                helped(seen.sighting(), helpers, program, asked, reaches);
                 gather(seen.file(), seen.sighting(), reaches, program, groups);
             }
         }
@@ -98,15 +103,24 @@ public final class HardCodedInstantiation implements Detector {
         return findings;
     }
 
+    /** Finds out, once for each type that is created, what it reaches by the project's own helpers. */
+    private static void helped(Instantiation instantiation, Helpers helpers, Program program, Set<String> asked, Map<String, List<Reach>> reaches) {
+        program.type(instantiation.within()).flatMap(client -> program.resolve(new TypeRef(instantiation.created()), client))
+                .filter(type -> asked.add(type.name())).ifPresent(type -> helpers.of(type).ifPresent(reach ->
+                        reaches.put(type.name(), List.of(reach))));
+    }
+
     /** A type that does other things and prints something beside them. */
     private static boolean isAside(String type, List<Reach> reaches, Program program) {
         Set<String> printing = new HashSet<>();
         reaches.forEach(each -> printing.add(each.routine()));
         long working = program.type(type).stream().flatMap(each -> each.routines().stream())
                 .filter(each -> each.hasBody() && !each.isConstructor()).count();
-        return reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CONSOLE)
-                && printing.size() * 2L < working;
+        boolean console = reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CONSOLE);
+        return printing.size() * (console ? 2L : SELDOM) < working;
     }
+
+    private static final long SELDOM = 25;
 
     private static boolean isPrivate(Reach reach, Program program) {
         return program.type(reach.type()).flatMap(type -> type.routine(reach.routine())).filter(each -> each.traits().isPrivate()).isPresent();
@@ -145,9 +159,11 @@ public final class HardCodedInstantiation implements Detector {
     private static boolean canBeGiven(TypeOutline client, TypeOutline made, Program program) {
         List<TypeOutline> kinds = new ArrayList<>(program.ancestors(made));
         kinds.add(made);
+        Set<String> foreign = kinds.stream().flatMap(each -> each.supertypes().stream()).map(TypeRef::simpleName).collect(Collectors.toSet());
         return client.routines().stream().filter(each -> each.isConstructor() || each.name().startsWith("set"))
                 .flatMap(each -> each.parameters().stream())
-                .anyMatch(each -> program.resolve(each.type(), client).map(kinds::contains).orElse(false));
+                .anyMatch(each -> program.resolve(each.type(), client).map(kinds::contains)
+                        .orElse(foreign.contains(each.type().simpleName())));
     }
 
     private static boolean uses(TypeOutline client, String field, Program program) {

@@ -15,6 +15,8 @@ import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.see.reach.Helpers;
+import driftwood.smell.see.reach.ReachWalk;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -67,7 +69,7 @@ public final class ConstructorWork implements Detector {
 
     @Override
     public List<Seer<?>> seers() {
-        return List.of(ConstructorWorkWalk.SEER);
+        return List.of(ConstructorWorkWalk.SEER, ReachWalk.SEER);
     }
 
     @Override
@@ -79,6 +81,7 @@ public final class ConstructorWork implements Detector {
                 byRoutine.computeIfAbsent(seen.sighting().routine(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }
+        helped(program, sightings, byRoutine);
         List<Finding> findings = new ArrayList<>();
         byRoutine.forEach((symbol, deeds) -> {
             Optional<TypeOutline> type = program.type(deeds.get(0).type());
@@ -86,6 +89,24 @@ public final class ConstructorWork implements Detector {
                     .ifPresent(routine -> findings.add(finding(type.get(), routine, deeds)));
         });
         return findings;
+    }
+
+    /** What constructors reach by the project's own helpers. */
+    private static void helped(Program program, Sightings sightings, Map<String, List<Deed>> byRoutine) {
+        Helpers helpers = new Helpers(program, sightings.of(ReachWalk.SEER));
+        for (TypeOutline type : program.judgedTypes()) {
+            if (type.anonymous() || program.fileOf(type).test()) {
+                continue;
+            }
+            for (RoutineOutline constructor : type.constructors()) {
+                List<Deed> known = byRoutine.getOrDefault(constructor.symbol(), List.of());
+                if (known.stream().noneMatch(each -> each.kind() == Kind.RESOURCE)) {
+                    program.callsBy(constructor).stream().flatMap(call -> helpers.of(call).stream().map(reach -> new Deed(Kind.RESOURCE, type.name(),
+                            constructor.symbol(), reach.resource().title() + ", by " + call.trail().lastName() + "()", 0, call.line()))).findFirst()
+                            .ifPresent(deed -> byRoutine.computeIfAbsent(constructor.symbol(), key -> new ArrayList<>()).add(deed));
+                }
+            }
+        }
     }
 
     private static boolean isWork(Deed deed, Program program) {

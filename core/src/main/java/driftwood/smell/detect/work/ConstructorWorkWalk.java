@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Deed> SEER = new Seer<>("constructor-work", 4, Deed.class, file -> {
+    static final Seer<Deed> SEER = new Seer<>("constructor-work", 5, Deed.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.deeds;
@@ -30,6 +30,7 @@ final class ConstructorWorkWalk extends Walk {
     /** On an object that was handed in, these change it. */
     private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|"
             + "register)([A-Z_].*)?");
+    private static final Pattern READS = Pattern.compile("next|read.*|advance|poll|take|fetch.*|receive");
     private final List<Deed> deeds = new ArrayList<>();
     private final Set<String> parameters = new HashSet<>();
     private final Set<String> threads = new HashSet<>();
@@ -92,6 +93,10 @@ final class ConstructorWorkWalk extends Walk {
 
     @Override
     public Void visitEvaluate(Evaluate evaluate) {
+        if (inside && !loops().isEmpty() && evaluate.expression() instanceof Call own && !own.arguments().isEmpty()
+                && own.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true)) {
+            deed(Kind.EFFECT_IN_LOOP, file.brief(own), 0, own);
+        }
         if (inside && evaluate.expression() instanceof Call call
                 && (CHANGES.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())
                 && call.receiver().map(this::isOther).orElse(false)) {
@@ -102,6 +107,21 @@ final class ConstructorWorkWalk extends Walk {
             }
         }
         return super.visitEvaluate(evaluate);
+    }
+
+    /** What is read from somebody else until there is no more. */
+    @Override
+    public Void visitLoop(Loop loop) {
+        if (inside && loop.kind() != LoopKind.EACH) {
+            loop.header().stream().flatMap(each -> Search.all(each, Call.class).stream()).filter(call -> READS.matcher(call.name()).matches()
+                    && call.receiver().map(this::isOther).orElse(false)).findFirst().ifPresent(call ->
+                    deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call));
+        }
+        return super.visitLoop(loop);
+    }
+
+    private static boolean isPart(Node receiver) {
+        return receiver instanceof Member member && member.receiver() instanceof Name self && self.isSelf();
     }
 
     /** Whether a receiver is somebody else: a parameter or what it leads to. */
@@ -127,7 +147,7 @@ final class ConstructorWorkWalk extends Walk {
             }
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                     && name.isSelf());
-            boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each)).orElse(false);
+            boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each) || isPart(each)).orElse(false);
             if (self && outside && call.name().matches("(?i)(add|register|subscribe|attach|listen|connect|on).*")) {
                 deed(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
             }

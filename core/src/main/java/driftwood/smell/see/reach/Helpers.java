@@ -1,0 +1,76 @@
+package driftwood.smell.see.reach;
+
+import driftwood.program.Outline.CallFact;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Seen;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Follows calls of the project's own helpers to what they reach outside: code that opens its files by FileUtils opens files. */
+public final class Helpers {
+    /** A helper's helper still helps; what is farther away is another matter. */
+    private static final int DEEP = 3;
+    private static final int MOST_OVERRIDES = 20;
+
+    private final Program program;
+    private final Map<String, Reach> direct = new HashMap<>();
+    private final Map<String, Optional<Reach>> known = new HashMap<>();
+
+    public Helpers(Program program, List<Seen<Reach>> reaches) {
+        this.program = program;
+        for (Seen<Reach> seen : reaches) {
+            Resource.Kind kind = seen.sighting().resource().kind();
+            if (!seen.test() && kind.isOutside() && kind != Resource.Kind.THREAD) {
+                direct.putIfAbsent(seen.sighting().routine(), seen.sighting());
+            }
+        }
+    }
+
+    /** What a call reaches by a helper of another type; empty where it calls none, or none that reaches outside. */
+    public Optional<Reach> of(CallFact call) {
+        return program.routinesAt(call.trail(), call.within()).stream().filter(each -> each.traits().isStatic()
+                && !each.owner().equals(call.within())).findFirst().flatMap(each -> reach(each, DEEP, new HashSet<>()));
+    }
+
+    /** What any routine of a type reaches by helpers. */
+    public Optional<Reach> of(TypeOutline type) {
+        return type.routines().stream().filter(each -> !each.traits().isStatic()).flatMap(each -> program.callsBy(each).stream())
+                .flatMap(each -> of(each).stream()).findFirst();
+    }
+
+    private Optional<Reach> reach(RoutineOutline routine, int deep, Set<String> seen) {
+        String symbol = routine.symbol();
+        if (direct.containsKey(symbol)) {
+            return Optional.of(direct.get(symbol));
+        }
+        if (deep == 0 || !seen.add(symbol)) {
+            return Optional.empty();
+        }
+        Optional<Reach> before = known.get(symbol);
+        if (before != null) {
+            return before;
+        }
+        Optional<Reach> found = routine.traits().isAbstract() || !routine.hasBody() ? overriding(routine) : program.callsBy(routine).stream()
+                .flatMap(call -> program.routinesAt(call.trail(), call.within()).stream().limit(1))
+                .filter(each -> each.traits().isStatic() || each.owner().equals(routine.owner()) || each.traits().isAbstract() || !each.hasBody())
+                .flatMap(each -> reach(each, deep - 1, seen).stream()).findFirst();
+        if (deep == DEEP) {
+            known.put(symbol, found);
+        }
+        return found;
+    }
+
+    /** What most that carry out a declared operation reach themselves: then it is there for that. */
+    private Optional<Reach> overriding(RoutineOutline declared) {
+        List<RoutineOutline> overriding = program.type(declared.owner()).stream().flatMap(type -> program.descendants(type).stream().limit(MOST_OVERRIDES))
+                .flatMap(type -> type.routines().stream()).filter(each -> each.name().equals(declared.name())
+                        && each.parameters().size() == declared.parameters().size() && each.hasBody()).toList();
+        return overriding.stream().map(each -> direct.get(each.symbol())).filter(each -> each != null).findFirst();
+    }
+}
