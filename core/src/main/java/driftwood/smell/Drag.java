@@ -9,11 +9,13 @@ import java.util.List;
  * be edited hurts more than the tenth. See docs/drag.md for the formula and its reasons.
  *
  * @param value   0.0 to 5.0, rounded to one decimal
+ * @param weight  the same before it is bounded, by which findings of the same value are told apart
  * @param reasons why, most important first; each a clause that can stand alone
  */
-public record Drag(double value, List<String> reasons) {
+public record Drag(double value, double weight, List<String> reasons) {
     /** No drag is higher. */
     public static final double MOST = 5.0;
+    private static final double BENT = 3.5;
     private static final double PER_REACH = 0.8;
     private static final double PER_SPREAD = 0.5;
     private static final double PER_SIZE = 0.25;
@@ -51,9 +53,15 @@ public record Drag(double value, List<String> reasons) {
         }
 
         public Drag build() {
-            double bounded = Math.min(MOST, Math.max(0.0, sum));
-            return new Drag(Math.round(bounded * 10) / 10.0, List.copyOf(reasons));
+            return bounded(sum, reasons);
         }
+    }
+
+    /** Above {@link #BENT} it comes closer and closer to the most: no number of places makes two of the worst the same. */
+    private static Drag bounded(double sum, List<String> reasons) {
+        double room = MOST - BENT;
+        double value = sum <= BENT ? Math.max(0.0, sum) : BENT + room * (1 - Math.exp((BENT - sum) / room));
+        return new Drag(Math.round(value * 10) / 10.0, sum, List.copyOf(reasons));
     }
 
     private static final double PER_RECENT_CHANGE = 0.15;
@@ -69,7 +77,7 @@ public record Drag(double value, List<String> reasons) {
      */
     public Drag with(Churn churn) {
         List<String> all = new ArrayList<>(reasons);
-        double sum = value + Math.min(MOST_FOR_CHANGES, PER_RECENT_CHANGE * log2(1 + churn.recent()));
+        double sum = weight + Math.min(MOST_FOR_CHANGES, PER_RECENT_CHANGE * log2(1 + churn.recent()));
         if (churn.together() >= 2) {
             sum += PER_CHANGE_TOGETHER * churn.together() / churn.latest();
             all.add(0, all.remove(0).replaceAll(" to edit( together)?", "") + ", changed together in " + churn.together()
@@ -81,7 +89,7 @@ public record Drag(double value, List<String> reasons) {
             sum -= FOR_REST;
             all.add("at rest: not changed within a year");
         }
-        return new Drag(Math.round(Math.min(MOST, Math.max(0.0, sum)) * 10) / 10.0, List.copyOf(all));
+        return bounded(sum, all);
     }
 
     private static double log2(double x) {

@@ -32,6 +32,7 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
     /** Most drag first; then by place, so that the order never depends on anything else. */
     public static final Comparator<Finding> BY_DRAG = Comparator
             .comparingDouble((Finding finding) -> -finding.drag().value())
+            .thenComparingDouble(finding -> -finding.drag().weight())
             .thenComparing(Finding::file).thenComparingInt(Finding::line).thenComparing(Finding::smell)
             .thenComparing(Finding::symbol).thenComparing(Finding::message);
 

@@ -2,6 +2,7 @@ package driftwood.cli.render;
 
 import driftwood.cli.Version;
 import driftwood.pattern.Fit;
+import driftwood.scan.Causes;
 import driftwood.scan.Scan;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -34,14 +35,16 @@ public final class FindingsJson {
         whole.put("format", "driftwood-findings/1");
         whole.put("version", Version.current());
         whole.put("scanned", scanned);
-        whole.put("findings", shown.findings().stream().map(finding -> finding(finding, shown.result())).toList());
+        Map<String, String> causes = Causes.of(shown.findings());
+        whole.put("findings", shown.findings().stream().map(finding -> finding(finding, causes.get(finding.id()), shown.result())).toList());
         return Json.of(whole);
     }
 
-    private static Map<String, Object> finding(Finding finding, Scan.Result result) {
+    private static Map<String, Object> finding(Finding finding, String cause, Scan.Result result) {
         Map<String, Object> entry = new LinkedHashMap<>();
         entry.put("id", finding.id());
         entry.put("smell", finding.smell());
+        entry.put("cause", cause);
         entry.put("drag", finding.drag().value());
         entry.put("dragReasons", finding.drag().reasons());
         entry.put("language", finding.language());

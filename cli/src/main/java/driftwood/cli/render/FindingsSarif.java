@@ -2,6 +2,7 @@ package driftwood.cli.render;
 
 import driftwood.cli.Version;
 import driftwood.pattern.Patterns;
+import driftwood.scan.Causes;
 import driftwood.smell.Detector;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -34,7 +35,8 @@ public final class FindingsSarif {
         run.put("columnKind", "utf16CodeUnits");
         run.put("originalUriBaseIds", map("ROOT", map("uri", folder(shown.result().root()), "description", text("the root of the project"))));
         run.put("invocations", List.of(invocation(shown)));
-        run.put("results", shown.findings().stream().map(FindingsSarif::result).toList());
+        Map<String, String> causes = Causes.of(shown.findings());
+        run.put("results", shown.findings().stream().map(each -> result(each, causes.get(each.id()))).toList());
         Map<String, Object> whole = map("$schema", SCHEMA, "version", "2.1.0");
         whole.put("runs", List.of(run));
         return Json.of(whole);
@@ -67,7 +69,7 @@ public final class FindingsSarif {
         return rule;
     }
 
-    private static Map<String, Object> result(Finding finding) {
+    private static Map<String, Object> result(Finding finding, String cause) {
         Map<String, Object> result = map("ruleId", finding.smell(),
                 "ruleIndex", Catalogue.keys().indexOf(finding.smell()));
         result.put("level", finding.drag().value() >= WARNS_AT ? "warning" : "note");
@@ -84,6 +86,7 @@ public final class FindingsSarif {
         }
         result.put("relatedLocations", related);
         result.put("partialFingerprints", map("driftwood/1", finding.id()));
+        result.put("properties", map("cause", cause));
         result.put("rank", Math.round(finding.drag().value() * 200) / 10.0);
         return result;
     }

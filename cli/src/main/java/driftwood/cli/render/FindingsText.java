@@ -1,12 +1,15 @@
 package driftwood.cli.render;
 
 import driftwood.pattern.Fit;
+import driftwood.scan.Causes;
 import driftwood.scan.Scan;
-import driftwood.smell.Detail;
 import driftwood.smell.Finding;
 import driftwood.source.Texts;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** Findings for people at a terminal: most drag first, each with its code, why it drags and what to try. */
@@ -33,6 +36,7 @@ public final class FindingsText {
         List<Finding> shown = selected.findings();
         StringBuilder text = new StringBuilder();
         Set<Finding> told = new HashSet<>();
+        Map<String, List<Finding>> byCause = byCause(shown);
         int full = 0;
         for (Finding finding : shown) {
             if (told.contains(finding)) {
@@ -44,7 +48,7 @@ public final class FindingsText {
             full++;
             told.add(finding);
             one(finding, text);
-            for (Finding sibling : siblings(finding, shown)) {
+            for (Finding sibling : byCause.get(finding.id())) {
                 if (told.add(sibling)) {
                     line(sibling, text);
                 }
@@ -95,13 +99,12 @@ public final class FindingsText {
                 + sibling.line() + "  " + Style.safe(unqualified(sibling.symbol())), width, 5, 4));
     }
 
-    private static List<Finding> siblings(Finding finding, List<Finding> shown) {
-        if (!(finding.detail() instanceof Detail.Branching branching)) {
-            return List.of();
-        }
-        return shown.stream().filter(other -> other != finding && branching.siblings().stream().anyMatch(place ->
-                place.file().equals(other.file()) && place.line() == other.line()
-                        && other.smell().equals(finding.smell()))).toList();
+    /** Findings of one cause, by the id of the first. */
+    static Map<String, List<Finding>> byCause(List<Finding> shown) {
+        Map<String, String> causes = Causes.of(shown);
+        Map<String, List<Finding>> byCause = new LinkedHashMap<>();
+        shown.forEach(each -> byCause.computeIfAbsent(causes.get(each.id()), key -> new ArrayList<>()).add(each));
+        return byCause;
     }
 
     private String wrapped(String text, int indent) {
