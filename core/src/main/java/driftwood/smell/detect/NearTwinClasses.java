@@ -19,6 +19,7 @@ import driftwood.smell.see.shape.Shape;
 import driftwood.smell.see.shape.ShapeWalk;
 import driftwood.source.Language;
 import driftwood.source.Language.Contract;
+import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -85,7 +86,7 @@ public final class NearTwinClasses implements Detector {
                 }
                 left.removeAll(twins);
                 if (twins.size() > 1) {
-                    findings.add(finding(twins, byType));
+                    findings.add(finding(twins, byType, program));
                 }
             }
         }
@@ -125,7 +126,7 @@ public final class NearTwinClasses implements Detector {
                 && !each.name().equals("new") && !Language.isAsked(each.name(), Contract.EQUALITY, Contract.HASH, Contract.TEXT, Contract.ORDER));
     }
 
-    private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType) {
+    private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType, Program program) {
         TypeOutline first = twins.get(0);
         Map<String, Shape> own = byType.get(first.name());
         Set<String> differing = new LinkedHashSet<>();
@@ -157,8 +158,12 @@ public final class NearTwinClasses implements Detector {
         String but = !differing.isEmpty() ? "but for " + Listing.of(named(differing, own).stream().map(NearTwinClasses::readable).toList())
                 : !literals.isEmpty() ? "but for literals in " + Listing.of(literals.stream()
                 .map(NearTwinClasses::readable).toList()) : "word for word";
+        boolean apart = twins.stream().map(TypeOutline::supertypes).distinct().count() > 1 && twins.stream().allMatch(each ->
+                !each.supertypes().isEmpty() && program.hasForeignParent(each) && each.kind() == TypeKind.CLASS);
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
-                .risk(true, 0.2, "a correction in one is easily forgotten in the other").build();
+                .risk(true, 0.2, "a correction in one is easily forgotten in the other")
+                .risk(twins.stream().allMatch(each -> each.kind() == TypeKind.ENUM), -0.8, "enums cannot share a parent")
+                .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent").build();
         List<String> names = names(twins);
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "

@@ -82,7 +82,8 @@ public final class FlagArgument implements Detector {
             String owner = Symbol.of(split.routine()).type();
             Optional<TypeOutline> type = program.type(owner);
             Optional<RoutineOutline> routine = type.flatMap(found -> found.routine(split.routine()));
-            if (routine.isEmpty() || isValue(routine.get(), split.at(), type.get())) {
+            if (routine.isEmpty() || isValue(routine.get(), split.at(), type.get())
+                    || routine.get().traits().overrides() && program.rootOf(routine.get()).equals(routine.get())) {
                 continue;
             }
             List<Place> literals = literals(type.get(), routine.get(), split.at(), program, calls);

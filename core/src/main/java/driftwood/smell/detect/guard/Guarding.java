@@ -82,7 +82,7 @@ final class Guarding {
         Set<String> asked = new HashSet<>();
         return statements.stream().flatMap(each -> Search.all(each, Call.class).stream()).filter(call -> call.name().matches("min|max")
                 && call.arguments().size() == 2).anyMatch(call -> {
-                    String pair = name(call.arguments().get(0)) + "," + name(call.arguments().get(1));
+                    String pair = answer(call.arguments().get(0)) + "," + answer(call.arguments().get(1));
                     return asked.contains((call.name().equals("min") ? "max" : "min") + pair) | !asked.add(call.name() + pair);
                 });
     }

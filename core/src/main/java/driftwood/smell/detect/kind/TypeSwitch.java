@@ -198,12 +198,20 @@ public final class TypeSwitch implements Detector {
                 .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
                 .risk(downcasts, 0.2, "branches cast " + chain.subject().text() + " to its subtype")
                 .risk(guarded, -0.8, "the compiler guards it: a new variant does not compile until it has an arm")
+                
+                .risk(onlyReads(chain), -1.2, "its arms only keep values: names are read, no behaviour is chosen")
                 .build();
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
                 variants.kind() == Variants.Kind.TYPES, siblings.stream().map(Judged::place).toList());
         Spot spot = new Spot(one.file(), chain.line(), chain.endLine(), chain.routine());
         return SMELL.finding(spot, drag, message(one, siblings.size(), guarded, missing),
                 evidence(one, siblings, missing), detail);
+    }
+
+    /** Arms that only keep a value under a name read options or attributes into locals. */
+    private static boolean onlyReads(Chain chain) {
+        long keeping = chain.arms().stream().filter(arm -> arm.stored().size() == 1 && arm.line() + 2 >= arm.endLine()).count();
+        return keeping * 4 >= chain.arms().size() * 3L && chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.STRING));
     }
 
     private static boolean hides(Chain chain) {

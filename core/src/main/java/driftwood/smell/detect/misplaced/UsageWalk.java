@@ -92,7 +92,8 @@ final class UsageWalk extends Walk {
     public Void visitAssignment(Assignment assignment) {
         Set<Use> before = new LinkedHashSet<>(others);
         boolean fills = assignment.target() instanceof Member part && part.receiver() instanceof Name filled && !filled.isSelf()
-                && !Search.mentions(assignment.value(), filled.name());
+                && !Search.mentions(assignment.value(), filled.name())
+                && Search.any(assignment.value(), node -> node instanceof Member || node instanceof Call);
         creations += fills ? 1 : 0;
         super.visitAssignment(assignment);
         creations -= fills ? 1 : 0;

@@ -113,12 +113,17 @@ public final class NullCheck implements Detector {
         return careless;
     }
 
+    /** Where so many more callers do not check than do, what is given is nothing in some override or case that they never meet. */
+    private static final int SELDOM = 4;
+
     private static Finding ofRoutine(Sources.Source source, List<Guard> guards, List<Place> careless) {
         RoutineOutline routine = source.routine();
         Set<String> files = new LinkedHashSet<>(Set.of(source.file()));
         guards.forEach(each -> files.add(each.place().file()));
-        Drag drag = Drag.of(guards.size() + careless.size(), files.size(), source.yields().size())
-                .risk(!careless.isEmpty(), 0.5, careless.size() + (careless.size() == 1
+        boolean hardly = careless.size() > SELDOM * guards.size();
+        Drag drag = Drag.of(guards.size() + Math.min(guards.size(), careless.size()), files.size(), source.yields().size())
+                .risk(hardly, -0.8, "most callers go without a check: it gives " + Language.nothingIn(source.file()) + " to few of them")
+                .risk(!careless.isEmpty() && !hardly, 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
                 .risk(guards.size() == 1, -0.5, "only one place guards it")
                 .build();

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
@@ -27,6 +28,7 @@ public final class ChainWalk extends Walk {
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
+    private static final Pattern REMARK = Pattern.compile("log|trace|debug|info|warn|warning|error|fine|finer|finest|println");
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
     private final Bodies bodies;
@@ -219,14 +221,21 @@ public final class ChainWalk extends Walk {
                     && call.name().startsWith("require");
             boolean declared = statement instanceof Local local
                     && !(local.initial().isPresent() && local.initial().get() instanceof Creation);
-            boolean preparation = statement instanceof Evaluate || statement instanceof If remark && remark.otherwise().isEmpty()
-                    && Search.statements(remark.then()).stream().allMatch(Evaluate.class::isInstance);
+            boolean preparation = prepares(statement) || statement instanceof If remark && remark.otherwise().isEmpty()
+                    && Search.statements(remark.then()).stream().allMatch(this::prepares);
             prepared += preparation && !requirement ? 1 : 0;
             if (statement.end() <= start && !check && !requirement && !declared && !(preparation && prepared <= PREPARED)) {
                 return false;
             }
         }
         return false;
+    }
+
+    /** A local or parameter made ready, or a line of logging. */
+    private boolean prepares(Node statement) {
+        return statement instanceof Evaluate evaluate && (evaluate.expression() instanceof Assignment assignment
+                && assignment.target() instanceof Name name && isLocal(name.name())
+                || evaluate.expression() instanceof Call call && REMARK.matcher(call.name()).matches());
     }
 
     @Override

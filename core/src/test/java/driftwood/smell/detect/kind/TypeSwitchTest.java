@@ -269,7 +269,7 @@ class TypeSwitchTest {
     @Test
     void testCodeIsNotJudged() {
         String test = desk("void f(Kind k) { switch (k) { case TUG: sum++; log(k); break; case YACHT: log(k); sum--; } }")
-                .replace("class Desk", "class DeskTest");
+                .replace("import java.util.*;", "import java.util.*;\nimport org.junit.jupiter.api.Test;");
         assertThat(messages(VESSELS, test)).isEmpty();
     }
 }
