@@ -108,7 +108,7 @@ public final class MismatchedInterfaces implements Detector {
             }
         }
         boolean all = calling.size() == arms.size() || calling.size() == chain.arms().size();
-        return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program) && !isStandIn(calls, chain)
+        return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program) && !isStandIn(calls, chain, true)
                 ? Optional.of(new Choice(file, chain, calling, calls)) : nothing ? Optional.empty() : converting(file, chain, arms, program);
     }
 
@@ -116,7 +116,7 @@ public final class MismatchedInterfaces implements Detector {
      * A value or what stands in for it is no choice between two who do the same: one of them is asked whether it has it, a
      * number stands for none, one arm takes a default or a constant, or parts are read by name.
      */
-    private static boolean isStandIn(Map<TypeOutline, Deed> calls, Chain chain) {
+    private static boolean isStandIn(Map<TypeOutline, Deed> calls, Chain chain, boolean direct) {
         boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE));
         List<String> asked = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.OTHER)
                 .map(Label::text).toList();
@@ -131,7 +131,9 @@ public final class MismatchedInterfaces implements Detector {
             asksOne |= !receiver.isEmpty() && asked.stream().anyMatch(text -> Pattern.compile(own + Pattern.quote(receiver) + "\\b").matcher(text).find());
             reads &= READING.matcher(deed.call().lastName()).matches() && deed.call().arguments() == 0;
         }
-        return constant || asksOne && !typed || reads && !typed || asked.stream().anyMatch(text -> SENTINEL.matcher(text).find())
+        boolean none = chain.arms().stream().flatMap(arm -> arm.labels().stream()).anyMatch(label -> label.kind() == Label.Kind.INTEGER
+                && label.text().equals("-1"));
+        return none || direct && (constant || asksOne && !typed) || reads && !typed || asked.stream().anyMatch(text -> SENTINEL.matcher(text).find())
                 || calls.values().stream().anyMatch(deed -> STAND_IN.matcher(deed.call().lastName()).matches());
     }
 
@@ -171,7 +173,7 @@ public final class MismatchedInterfaces implements Detector {
             own.forEach((type, call) -> calls.put(type, new Deed(call, deed.use(), deed.text(), deed.alone(), deed.calls(), deed.names())));
         }
         List<String> texts = calls.values().stream().map(Deed::text).toList();
-        return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) && !isStandIn(calls, chain)
+        return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) && !isStandIn(calls, chain, false)
                 && !isCapability(texts, chain) ? Optional.of(new Choice(file, chain, arms, calls))
                 : Optional.empty();
     }

@@ -3,6 +3,7 @@ package driftwood.smell.see;
 import driftwood.program.Argument;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
+import driftwood.program.Overloads;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
@@ -39,7 +40,7 @@ public final class Calls {
         List<Caller> places = new ArrayList<>();
         if (routine.isConstructor()) {
             for (CreationFact creation : program.creations(type)) {
-                if (isOutside(type, creation.within()) && routine.takes(creation.arguments().size())) {
+                if (isOutside(type, creation.within()) && Overloads.means(routine, type.constructors(), creation.arguments())) {
                     places.add(caller(creation.within(), creation.routine(), creation.line(), routine,
                             creation.arguments()));
                 }
@@ -47,7 +48,8 @@ public final class Calls {
             return places;
         }
         for (CallFact call : program.callsOf(routine.name())) {
-            if (isOutside(type, call.within()) && routine.takes(call.trail().arguments())
+            List<RoutineOutline> overloads = type.routines().stream().filter(each -> each.name().equals(routine.name())).toList();
+            if (isOutside(type, call.within()) && Overloads.means(routine, overloads, call.arguments())
                     && program.routinesAt(call.trail(), call.within()).contains(routine)) {
                 places.add(caller(call.within(), call.routine(), call.line(), routine, call.arguments()));
             }

@@ -110,7 +110,7 @@ final class DescentWalk extends Walk {
         boolean part = handed.contains(subject.name()) || loops().stream().anyMatch(loop -> gives(loop, subject.name()));
         boolean given = routine().isPresent() && routine().get().parameters().stream()
                 .anyMatch(each -> each.name().equals(subject.name()));
-        if (!part && !given) {
+        if (!part && !given || given && makesList(subject)) {
             return;
         }
         Set<String> names = new HashSet<>(Set.of(subject.name()));
@@ -127,6 +127,13 @@ final class DescentWalk extends Walk {
                     file.endLine(decision), file.brief(down), file.line(down), test.isEmpty() ? nameOf(asked) : "",
                     into(down, names), found.again(), file.line(around), file.endLine(around)));
         });
+    }
+
+    /** One or many are made a list: what is handed in is a list already, or becomes one of itself alone. */
+    private boolean makesList(Name subject) {
+        return routine().flatMap(Routine::body).map(body -> Search.all(body, Call.class).stream().anyMatch(call ->
+                call.name().matches("singletonList|singleton|asList|of|listOf") && call.arguments().size() == 1
+                        && Search.mentions(call.arguments().get(0), subject.name()))).orElse(false);
     }
 
     /** Whether a loop gives its parts by this name: its variable, or a local filled from what is walked. */

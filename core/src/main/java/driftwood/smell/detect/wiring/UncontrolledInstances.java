@@ -4,6 +4,7 @@ import driftwood.program.Argument;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
@@ -62,8 +63,8 @@ public final class UncontrolledInstances implements Detector {
         Map<String, Reach> holders = new LinkedHashMap<>();
         for (Seen<Reach> seen : sightings.of(ReachWalk.SEER)) {
             Reach reach = seen.sighting();
-            if (!seen.test() && reach.whileCreating() && reach.stored() && reach.resource().held()
-                    && !reach.source().isEmpty()) {
+            boolean taken = reach.whileCreating() && reach.stored() || reach.given() && !reach.parameter() && isCalledWhileCreating(reach, program);
+            if (!seen.test() && taken && reach.resource().held() && !reach.source().isEmpty()) {
                 holders.putIfAbsent(reach.type(), reach);
             }
         }
@@ -80,6 +81,15 @@ public final class UncontrolledInstances implements Detector {
             }
         }));
         return findings;
+    }
+
+    /** Whether a field's initial value, or a constructor, is what an own routine takes hold of and gives back. */
+    private static boolean isCalledWhileCreating(Reach reach, Program program) {
+        String name = Symbol.of(reach.routine()).member();
+        return program.type(reach.type()).map(type -> program.callsIn(program.fileOf(type)).stream().anyMatch(call ->
+                call.within().equals(reach.type()) && call.trail().lastName().equals(name)
+                        && (!Symbol.of(call.routine()).isRoutine() || type.routine(call.routine()).filter(RoutineOutline::isConstructor).isPresent())))
+                .orElse(false);
     }
 
     /** Creation sites outside tests that end up with the same resource. */
