@@ -53,7 +53,7 @@ class CommandsTest {
         for (JsonNode finding : whole.get("findings")) {
             List<String> own = new ArrayList<>();
             finding.fieldNames().forEachRemaining(own::add);
-            assertThat(own).containsExactly("id", "smell", "drag", "dragReasons", "language", "file", "line", "endLine", "symbol",
+            assertThat(own).containsExactly("id", "smell", "cause", "drag", "dragReasons", "language", "file", "line", "endLine", "symbol",
                     "message", "evidence", "patterns");
             assertThat(finding.get("file").asText()).startsWith("src/main/java/quay/");
             assertThat(finding.get("line").asInt()).isPositive().isLessThanOrEqualTo(finding.get("endLine").asInt());

@@ -102,7 +102,7 @@ class FormatsTest {
     void markdownHasATableAndEachFinding() {
         String text = InProcess.run("scan", "--format", "markdown", folder.toString()).out();
         assertThat(text).startsWith("# Findings\n\n5 findings in 28 files, ").contains("| drag | smell | id | place |",
-                "| 4.1 | telescoping-constructor | tc-27ed9d | `src/main/java/quay/Berth.java:11` |", "## tc-27ed9d: telescoping-constructor",
+                "| 4.0 | telescoping-constructor | tc-27ed9d | `src/main/java/quay/Berth.java:11` |", "## tc-27ed9d: telescoping-constructor",
                 "Cure: **builder**: 4 of 5 parts are optional", "## Not read", "- `Broken one.java:1` syntax");
     }
 

@@ -146,7 +146,7 @@ class WholeWayIT {
     @Test
     void ourOwnCodeIsClean() throws Exception {
         Path home = Path.of(System.getProperty("driftwood.launcher")).toAbsolutePath().normalize().getParent();
-        Run run = Built.driftwood(home, "scan", "core", "cli", "witness", "--fail-at", "2.5");
+        Run run = Built.driftwood(home, "scan", "core", "cli", "witness", "--fail-at", "2.0");
         assertThat(run.code()).as(run.out()).isZero();
     }
 

@@ -30,7 +30,6 @@ final class Registry implements Computed {
         return chainOf(finding).filter(chain -> chain.arms().stream().allMatch(Registry::isKeyed)).map(this::fit);
     }
 
-    // driftwood: leave misplaced-behaviour because how well a registry fits is for the registry to judge
     private Fit fit(Chain chain) {
         boolean guarded = chain.form() == Chain.Form.MATCH_VALUE && chain.otherwise().isEmpty();
         double score = 0.44 + 0.02 * Math.min(8, chain.arms().size()) - (guarded ? 0.15 : 0);

@@ -231,7 +231,6 @@ final class Maker implements Make.Visitor<Object, Throwable> {
     private static Object value(Make.Literal literal) {
         String text = literal.text();
         return switch (literal.type()) {
-            // driftwood: leave type-switch because a value's kind decides here and nowhere else how its text is read
             case "null" -> null;
             case "boolean", "Boolean" -> Boolean.valueOf(text);
             case "int", "Integer" -> Integer.valueOf(text);

@@ -40,6 +40,7 @@ public final class Cases {
     /** Those of the observed types and of what they work with. */
     private final Set<TypeOutline> types;
 
+    // driftwood: leave constructor-work because the constants are read from the files of this very project, once
     public Cases(Program program, Path root, Surface surface) {
         this.program = program;
         this.ways = new Ways(program);

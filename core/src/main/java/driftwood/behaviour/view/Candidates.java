@@ -34,6 +34,7 @@ public final class Candidates {
     public Candidates(Program program, Path root) {
         this.program = program;
         this.openness = new Openness(program);
+        // driftwood: leave hard-coded-instantiation because what fields objects have is read from the sources of this very project
         this.attributes = new PythonFields(program, root);
     }
 

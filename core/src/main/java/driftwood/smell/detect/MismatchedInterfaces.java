@@ -155,7 +155,8 @@ public final class MismatchedInterfaces implements Detector {
         List<Map<TypeOutline, Trail>> byArm = new ArrayList<>();
         for (Arm arm : arms) {
             Map<TypeOutline, Trail> own = new LinkedHashMap<>();
-            for (Trail call : arm.deed().orElseThrow().calls()) {
+            for (Trail call : arm.deed().orElseThrow().calls().stream().filter(each -> each.start() != Trail.Start.SUPER
+                    && each.start() != Trail.Start.CREATED).toList()) {
                 program.projectType(call.owner(), chain.within()).filter(type -> !type.name().equals(chain.within())
                         && !program.routinesAt(call, chain.within()).isEmpty()).ifPresent(type -> own.putIfAbsent(type, call));
             }
@@ -165,7 +166,7 @@ public final class MismatchedInterfaces implements Detector {
         Map<TypeOutline, Deed> calls = new LinkedHashMap<>();
         for (int i = 0; i < arms.size(); i++) {
             Map<TypeOutline, Trail> own = byArm.get(i);
-            own.keySet().removeIf(type -> called.get(type) > 1 || !works(type));
+            own.keySet().removeIf(type -> called.get(type) > 1 || !works(type) || own.get(type).arguments() == 0);
             if (own.size() != 1) {
                 return Optional.empty();
             }

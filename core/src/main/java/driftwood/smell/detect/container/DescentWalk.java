@@ -106,6 +106,7 @@ final class DescentWalk extends Walk {
         return null;
     }
 
+    // driftwood: leave long-parameter-list because a question has these parts and is put together here only
     private void decide(Node decision, Name subject, String test, Optional<String> binding, Node asked, Node then) {
         boolean part = handed.contains(subject.name()) || loops().stream().anyMatch(loop -> gives(loop, subject.name()));
         boolean given = routine().isPresent() && routine().get().parameters().stream()

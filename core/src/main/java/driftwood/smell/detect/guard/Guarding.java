@@ -225,6 +225,7 @@ final class Guarding {
     }
 
     private static Role ofExpression(Node expression, Set<String> given) {
+        // driftwood: leave type-switch because the shapes of plain values are listed once
         if (expression instanceof Unary) {
             return Role.BOOKKEEPING;
         }

@@ -23,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * constructor-work: a constructor that does more than take its values: effects on others in loops and branches, input
@@ -46,7 +47,7 @@ public final class ConstructorWork implements Detector {
 
     /** What a constructor does beside taking its values. */
     public enum Kind {
-        EFFECT_IN_LOOP, EFFECT_IN_BRANCH, RESOURCE, HANDS_ITSELF_OUT, OWN_ROUTINE
+        EFFECT_IN_LOOP, OWN_IN_LOOP, EFFECT_IN_BRANCH, RESOURCE, HANDS_ITSELF_OUT, OWN_ROUTINE
     }
 
     /**
@@ -114,6 +115,10 @@ public final class ConstructorWork implements Detector {
         if (type.isEmpty() || type.get().anonymous()) {
             return false;
         }
+        if (deed.kind() == Kind.OWN_IN_LOOP) {
+            return Stream.concat(Stream.of(type.get()), program.ancestors(type.get()).stream()).flatMap(each -> each.routines().stream())
+                    .anyMatch(each -> each.name().equals(deed.what()) && each.takes(deed.arguments()) && !each.traits().isStatic());
+        }
         return deed.kind() != Kind.OWN_ROUTINE || isOverridden(deed, type.get(), program);
     }
 
@@ -149,6 +154,7 @@ public final class ConstructorWork implements Detector {
     private static String says(Deed deed) {
         return switch (deed.kind()) {
             case EFFECT_IN_LOOP -> "acts on others in a loop: " + deed.what();
+            case OWN_IN_LOOP -> "works in a loop: " + deed.what() + "()";
             case EFFECT_IN_BRANCH -> "acts on others under a condition: " + deed.what();
             case RESOURCE -> "reaches outside: " + deed.what();
             case HANDS_ITSELF_OUT -> "hands itself out: " + deed.what();

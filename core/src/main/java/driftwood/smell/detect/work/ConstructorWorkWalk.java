@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Deed> SEER = new Seer<>("constructor-work", 5, Deed.class, file -> {
+    static final Seer<Deed> SEER = new Seer<>("constructor-work", 6, Deed.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.deeds;
@@ -30,6 +30,9 @@ final class ConstructorWorkWalk extends Walk {
     /** On an object that was handed in, these change it. */
     private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|"
             + "register)([A-Z_].*)?");
+    /** What gathers or checks what was handed in, into the object itself. */
+    private static final Pattern GATHERS = Pattern.compile("_?(add|put|append|push|extend|update|appendlist|offer|insert)|_?(check|require|validate|assert|verify|ensure)"
+            + "([A-Z_].*|\\w*)?");
     private static final Pattern READS = Pattern.compile("next|read.*|advance|poll|take|fetch.*|receive");
     private final List<Deed> deeds = new ArrayList<>();
     private final Set<String> parameters = new HashSet<>();
@@ -95,7 +98,9 @@ final class ConstructorWorkWalk extends Walk {
     public Void visitEvaluate(Evaluate evaluate) {
         if (inside && !loops().isEmpty() && evaluate.expression() instanceof Call own && !own.arguments().isEmpty()
                 && own.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true)) {
-            deed(Kind.EFFECT_IN_LOOP, file.brief(own), 0, own);
+            if (!GATHERS.matcher(own.name()).matches()) {
+                deed(Kind.OWN_IN_LOOP, own.name(), own.arguments().size(), own);
+            }
         }
         if (inside && evaluate.expression() instanceof Call call
                 && (CHANGES.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())

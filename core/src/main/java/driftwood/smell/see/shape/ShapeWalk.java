@@ -63,6 +63,7 @@ public final class ShapeWalk extends Whereabouts {
     }
 
     private void pieces(Node node, Map<String, String> locals, List<Integer> into) {
+        // driftwood: leave type-switch because simple statements are told from those that hold others in this place only
         if (node instanceof Evaluate || node instanceof Local || node instanceof Return || node instanceof Throw) {
             into.add(Long.hashCode(new Tokens(file.source().text(), node.start(), node.end(), locals).outline()));
         } else if (node instanceof Block || node instanceof If || node instanceof Loop || node instanceof Match || node instanceof Arm
