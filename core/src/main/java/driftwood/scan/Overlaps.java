@@ -22,6 +22,7 @@ final class Overlaps {
             "near-twin-classes", Set.of("subclass-explosion"),
             "long-parameter-list", Set.of("telescoping-constructor"),
             "hard-coded-instantiation", Set.of("uncontrolled-instances"),
+            "constructor-work", Set.of("uncontrolled-instances"),
             "threshold-ladder", Set.of("conditional-instantiation"));
 
     private Overlaps() {

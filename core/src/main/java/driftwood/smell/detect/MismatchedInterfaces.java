@@ -148,7 +148,8 @@ public final class MismatchedInterfaces implements Detector {
      */
     private static Optional<Choice> converting(String file, Chain chain, List<Arm> all, Program program) {
         List<Arm> arms = all.stream().filter(arm -> arm.work() != Chain.Work.THROWS).toList();
-        if (arms.size() < 2 || arms.stream().anyMatch(arm -> arm.deed().isEmpty())) {
+        boolean ladder = chain.arms().size() > 1 && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.LIMIT) || arm.isOn(Label.Kind.ASKED));
+        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.deed().isEmpty())) {
             return Optional.empty();
         }
         Map<TypeOutline, Integer> called = new LinkedHashMap<>();

@@ -12,10 +12,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Sees which members each routine uses, of its own object and of others. */
 final class UsageWalk extends Walk {
-    static final Seer<Usage> SEER = new Seer<>("usage", 5, Usage.class, file -> {
+    static final Seer<Usage> SEER = new Seer<>("usage", 6, Usage.class, file -> {
         UsageWalk walk = new UsageWalk(file);
         walk.scan(file.unit());
         return walk.usages;
@@ -26,6 +27,7 @@ final class UsageWalk extends Walk {
     /** Uses that only fill what is being created: the work of a mapper. */
     private Set<Use> mapped = new LinkedHashSet<>();
     private int creations;
+    private static final Pattern PUTS = Pattern.compile("put|add|append|set|write|print|println|format");
     /** A call with so many arguments puts a row together. */
     private static final int ROW = 6;
 
@@ -107,7 +109,8 @@ final class UsageWalk extends Walk {
 
     @Override
     public Void visitCall(Call call) {
-        boolean row = call.arguments().size() >= ROW;
+        boolean row = call.arguments().size() >= ROW || PUTS.matcher(call.name()).matches()
+                && call.receiver().orElse(null) instanceof Name filled && isLocal(filled.name());
         creations += row ? 1 : 0;
         visitUsed(call);
         creations -= row ? 1 : 0;
