@@ -61,7 +61,7 @@ public final class ScanCommand implements Command {
     public Options options() {
         return new Options()
                 .addOption(Flags.value("format", "FORMAT", "text (default), lines (one a finding, for editors and grep), json, sarif or markdown"))
-                .addOption(Flags.flag("summary", "where to begin: findings by smell and by package, on one screen"))
+                .addOption(Flags.flag("summary", "where to begin: findings by cause, by smell and by package, on one screen"))
                 .addOption(Flags.value("smells", "KEY,...", "look for these smells only: "
                         + String.join(", ", Catalogue.keys())))
                 .addOption(Flags.value("min-drag", "N", "leave out findings of less drag (0.0 to 5.0)"))

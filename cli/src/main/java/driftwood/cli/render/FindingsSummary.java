@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** Where to begin: findings by smell and by package, on one screen. */
+/** Where to begin: findings by cause, by smell and by package, on one screen. */
 public final class FindingsSummary {
     private static final int ROWS = 9;
     private static final Comparator<Row> MOST_FIRST = Comparator.comparing((Row each) -> -each.drag()).thenComparing(Row::name);

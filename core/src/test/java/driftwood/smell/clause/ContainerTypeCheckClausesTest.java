@@ -10,6 +10,27 @@ class ContainerTypeCheckClausesTest extends Clauses {
 
     @Override
     void clauses() {
+        java("by the routine of the part").has("""
+                package quay;
+                import java.util.*;
+                abstract class Cargo {
+                }
+                class Crate extends Cargo {
+                    String label;
+                }
+                class Hold extends Cargo {
+                    List<Cargo> inside = new ArrayList<>();
+                    void list(List<String> into) {
+                        for (Cargo each : inside) { // <- container-type-check
+                            if (each instanceof Hold) {
+                                ((Hold) each).list(into);
+                            } else {
+                                into.add(((Crate) each).label);
+                            }
+                        }
+                    }
+                }
+                """);
         java("instanceof container recursion").has("""
                 package quay;
                 import java.util.*;

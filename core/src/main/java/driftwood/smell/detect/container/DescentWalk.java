@@ -15,7 +15,7 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 4, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 6, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
@@ -187,6 +187,9 @@ final class DescentWalk extends Walk {
     private Optional<Down> descent(Node then, Set<String> names, boolean part) {
         String own = routine().map(Routine::name).orElse("");
         for (Call call : Search.all(then, Call.class)) {
+            if (part && call.name().equals(own) && !isOwn(call) && call.receiver().map(each -> mentionsAny(each, names)).orElse(false)) {
+                return Optional.of(new Down(call, true));
+            }
             boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
             boolean same = routine().map(each -> takes(each, call.arguments().size())).orElse(false);
             if (within && part && call.name().equals(own) && isOwn(call) && same) {
