@@ -212,7 +212,7 @@ final class Reading {
         try {
             SourceText text = SourceText.decode(file, bytes);
             boolean aside = !options.settings().generated() && Generated.is(text)
-                    || text.file().language().isTestText(text.text());
+                    || text.file().language().isTestText(text.file().path(), text.text());
             return Optional.of(aside ? text.asideFromJudging() : text);
         } catch (SourceText.NotReadable e) {
             unread.add(new Unread(file.path(), 1, e.getMessage()));

@@ -36,10 +36,11 @@ final class Trees {
         Map<String, String> first = new HashMap<>();
         Set<String> contradicting = new HashSet<>();
         for (Outline each : outlines) {
+            String group = group(each);
             for (String name : names(each)) {
-                String there = first.putIfAbsent(name, group(each));
-                if (there != null && !there.equals(group(each)) && !each.test()) {
-                    contradicting.add(group(each));
+                String there = first.putIfAbsent(name, group);
+                if (there != null && !there.equals(group) && !each.test()) {
+                    contradicting.add(group);
                 }
             }
         }

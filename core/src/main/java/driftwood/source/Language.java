@@ -24,7 +24,7 @@ public final class Language implements Keyed {
     private final Set<Habit> habits = EnumSet.noneOf(Habit.class);
     private final Map<Contract, Set<String>> routines = new EnumMap<>(Contract.class);
     private Map<String, String> words = Map.of();
-    private List<String> testWords = List.of();
+    private TestImports testImports = TestImports.NONE;
     private Pattern testNames = Pattern.compile("(?!)");
     private Optional<Interpreter> interpreter = Optional.empty();
     private Idiom idiom = Idiom.PLAIN;
@@ -110,9 +110,9 @@ public final class Language implements Keyed {
         return this;
     }
 
-    /** What only stands in files with tests. @param words each enough by itself */
-    public Language testedInside(String... words) {
-        testWords = List.of(words);
+    /** What only files with tests import. @param packages each ending in a dot */
+    public Language testedByImports(String... packages) {
+        testImports = new TestImports(List.of(packages));
         return this;
     }
 
@@ -195,9 +195,9 @@ public final class Language implements Keyed {
         return endings.get(0);
     }
 
-    /** Whether a file holds tests, told by what stands in it. */
-    public boolean isTestText(String text) {
-        return testWords.stream().anyMatch(text::contains);
+    /** Whether a file holds tests, told by what it imports. */
+    public boolean isTestText(String path, String text) {
+        return testImports.are(path, text);
     }
 
     /** Whether a file of this name holds tests. @param name without folders */

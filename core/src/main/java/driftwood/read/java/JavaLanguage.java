@@ -14,9 +14,7 @@ import java.util.Optional;
 public final class JavaLanguage implements ReadLanguage {
     private static final Language JAVA = Language.named("java", "Java").ending("java")
             .with(Habit.IMPLIED_SELF, Habit.ON_THE_JVM)
-            .testedInside("import org.junit.", "import static org.junit.", "import org.testng.", "import static org.testng.", "import org.mockito.",
-                    "import static org.mockito.", "import org.assertj.", "import static org.assertj.", "import junit.framework.",
-                    "import static org.hamcrest.", "import org.openjdk.jmh.")
+            .testedByImports("org.junit.", "org.testng.", "org.mockito.", "org.assertj.", "junit.framework.", "org.hamcrest.", "org.openjdk.jmh.")
             .asking(Contract.EQUALITY, "equals").asking(Contract.HASH, "hashCode").asking(Contract.TEXT, "toString")
             .asking(Contract.ORDER, "compareTo").asking(Contract.COMPARISON, "compare").asking(Contract.STEP, "next", "previous", "advance")
             .reaching(() -> Outside.beside(JavaLanguage.class))

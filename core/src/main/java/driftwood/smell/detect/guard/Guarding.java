@@ -70,11 +70,9 @@ final class Guarding {
         routine.parameters().forEach(each -> given.add(each.name()));
         Map<String, Integer> asked = new HashMap<>();
         List<Role> roles = settled(statements, statements.stream().map(each -> role(each, asked, given)).toList());
-        if (orders(statements) || validates(statements, roles)) {
-            return List.of();
-        }
         boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
-        return looksUp || initialises(statements, roles) || decides(statements, roles) ? List.of() : roles;
+        return looksUp || initialises(statements, roles) || decides(statements, roles) || validates(statements, roles)
+                || roles.contains(Role.CLAMP) && orders(statements) ? List.of() : roles;
     }
 
     /** The smaller and the larger of the same two are put in order, not limited. */

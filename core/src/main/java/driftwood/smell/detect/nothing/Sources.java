@@ -175,11 +175,9 @@ final class Sources {
 
     /** Where types are not declared: the one routine of the project that can answer, if no type of the platform has such a one. */
     private List<RoutineOutline> only(Trail call, String within) {
-        if (PLATFORM.matcher(call.lastName()).matches() || program.typeOf(call.owner(), within).isPresent()) {
-            return List.of();
-        }
         List<RoutineOutline> answering = program.answering(call, within);
-        return answering.size() == 1 ? answering : List.of();
+        return answering.size() == 1 && !PLATFORM.matcher(call.lastName()).matches() && program.typeOf(call.owner(), within).isEmpty()
+                ? answering : List.of();
     }
 
     private Optional<Source> sourceOf(Set<String> meant) {

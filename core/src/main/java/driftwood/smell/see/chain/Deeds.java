@@ -34,10 +34,12 @@ final class Deeds {
         if (statements.isEmpty()) {
             return Optional.empty();
         }
-        boolean small = statements.size() <= SHORT;
-        return last(statements.get(statements.size() - 1), asked, body)
-                .map(deed -> new Deed(deed.call(), deed.use(), deed.text(), statements.size() == 1, small ? calls(body, held(asked, body)) : List.of(),
-                        small ? names(body) : List.of()));
+        Map<String, TypeRef> held = held(asked, body);
+        boolean alone = statements.size() == 1;
+        return last(statements.get(statements.size() - 1), held).map(deed -> {
+            boolean small = statements.size() <= SHORT && (alone || !deed.use().isEmpty());
+            return new Deed(deed.call(), deed.use(), deed.text(), alone, small ? calls(body, held) : List.of(), small ? names(body) : List.of());
+        });
     }
 
     private List<Trail> calls(List<Node> body, Map<String, TypeRef> held) {
@@ -65,8 +67,7 @@ final class Deeds {
                 .orElseGet(() -> trails.apply(call));
     }
 
-    private Optional<Deed> last(Node statement, List<Node> asked, List<Node> body) {
-        Map<String, TypeRef> held = held(asked, body);
+    private Optional<Deed> last(Node statement, Map<String, TypeRef> held) {
         // driftwood: leave type-switch because three shapes are asked for, and any other statement is none of them
         if (statement instanceof Return back) {
             return back.value().flatMap(value -> deed(value, "return", held));

@@ -3,6 +3,7 @@ package driftwood.smell.see.reach;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Seen;
 import java.util.HashMap;
@@ -19,6 +20,7 @@ public final class Helpers {
     private static final int MOST_OVERRIDES = 20;
 
     private final Program program;
+    private final Set<String> names;
     private final Map<String, Reach> direct = new HashMap<>();
     private final Map<String, Optional<Reach>> known = new HashMap<>();
 
@@ -30,10 +32,26 @@ public final class Helpers {
                 direct.putIfAbsent(seen.sighting().routine(), seen.sighting());
             }
         }
+        names = namesOfReaching(program, direct.keySet());
+    }
+
+    /** Names of what may reach: most calls have another, and are never looked after. */
+    private static Set<String> namesOfReaching(Program program, Set<String> direct) {
+        Set<String> names = new HashSet<>();
+        direct.forEach(each -> names.add(Symbol.of(each).member()));
+        List<RoutineOutline> helping = program.types().stream().flatMap(type -> type.routines().stream()).filter(each -> each.traits().isStatic()).toList();
+        for (int i = 0; i < DEEP; i++) {
+            helping.stream().filter(each -> !names.contains(each.name()) && program.callsBy(each).stream()
+                    .anyMatch(call -> names.contains(call.trail().lastName()))).map(RoutineOutline::name).toList().forEach(names::add);
+        }
+        return names;
     }
 
     /** What a call reaches by a helper of another type; empty where it calls none, or none that reaches outside. */
     public Optional<Reach> of(CallFact call) {
+        if (!names.contains(call.trail().lastName())) {
+            return Optional.empty();
+        }
         return program.routinesAt(call.trail(), call.within()).stream().filter(each -> each.traits().isStatic()
                 && !each.owner().equals(call.within())).findFirst().flatMap(each -> reach(each, DEEP, new HashSet<>()));
     }

@@ -13,7 +13,7 @@ import java.util.Arrays;
  * @param statements how many, nested ones too
  * @param outline    equal for bodies that are the same but for literals, names of locals and the type's own name
  * @param exact      equal for bodies that are the same but for names of locals and the type's own name
- * @param pieces     what each simple statement looks like, as the outline does, in order; none for a type without parents
+ * @param pieces     what each simple statement looks like, as the outline does, in order; none for a type without parents, and where nothing branches
  * @param line       first line
  * @param endLine    last line
  */

@@ -14,7 +14,7 @@ import java.util.Map;
 /** Sees the shape of every routine body. */
 public final class ShapeWalk extends Whereabouts {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Shape> SEER = new Seer<>("shape", 3, Shape.class, file -> {
+    public static final Seer<Shape> SEER = new Seer<>("shape", 4, Shape.class, file -> {
         ShapeWalk walk = new ShapeWalk(file);
         walk.scan(file.unit());
         return walk.shapes;
@@ -55,8 +55,11 @@ public final class ShapeWalk extends Whereabouts {
         return super.visitRoutine(routine);
     }
 
-    /** Simple statements are those that no other statement stands in. */
+    /** Simple statements are those that no other statement stands in; none where all are: the outline says the same. */
     private int[] pieces(Node body, Map<String, String> locals) {
+        if (!Search.any(body, node -> node instanceof If || node instanceof Loop || node instanceof Match)) {
+            return NONE;
+        }
         List<Integer> pieces = new ArrayList<>();
         body.eachChild(child -> pieces(child, locals, pieces));
         return pieces.stream().mapToInt(Integer::intValue).toArray();

@@ -1,0 +1,42 @@
+package driftwood.source;
+
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Tells tests by what they import. Who makes a library for tests imports its own packages, and is none.
+ *
+ * @param packages each ending in a dot
+ */
+record TestImports(List<String> packages) {
+    static final TestImports NONE = new TestImports(List.of());
+
+    private static final Pattern IMPORT = Pattern.compile("(package|import)(?: +static)? +([\\w.]+)");
+    private static final Pattern TYPE = Pattern.compile("(public|abstract|final|class|interface|enum|record|@interface)\\b");
+    private static final String MAIN = "src/main/";
+
+    /** Whether they are imported, in code that does not lie where a build keeps what it ships. */
+    boolean are(String path, String text) {
+        if (packages.isEmpty() || path.contains(MAIN)) {
+            return false;
+        }
+        Matcher line = IMPORT.matcher(text);
+        Matcher type = TYPE.matcher(text);
+        String own = "";
+        int at = 0;
+        do {
+            line.region(at, text.length());
+            if (line.lookingAt()) {
+                String name = line.group(2);
+                String mine = own;
+                own = line.group(1).equals("package") ? name + "." : own;
+                if (line.group(1).equals("import") && packages.stream().anyMatch(each -> name.startsWith(each) && !mine.startsWith(each))) {
+                    return true;
+                }
+            }
+            at = text.indexOf('\n', at) + 1;
+        } while (at > 0 && at < text.length() && !type.region(at, text.length()).lookingAt());
+        return false;
+    }
+}
