@@ -59,6 +59,12 @@ public final class FindingsSummary {
         return path.contains("/") ? path.substring(0, path.lastIndexOf('/')) : ".";
     }
 
+    /** A path keeps its end, anything else its beginning. */
+    private static String shortened(String name, int room) {
+        return name.length() <= room ? name : name.contains("/") ? "\u2026" + name.substring(name.length() - room + 1)
+                : name.substring(0, room - 1) + "\u2026";
+    }
+
     private static List<Row> rows(List<Finding> findings, Function<Finding, String> by) {
         Map<String, List<Finding>> groups = findings.stream().collect(Collectors.groupingBy(by, TreeMap::new, Collectors.toList()));
         return groups.entrySet().stream().map(each -> Row.of(each.getKey(), each.getValue())).sorted(MOST_FIRST).toList();
@@ -69,8 +75,7 @@ public final class FindingsSummary {
         text.append('\n').append(style.strong(String.format(Locale.ROOT, "%-" + room + "s  findings  highest  all drag", title))).append('\n');
         for (Row each : rows.subList(0, Math.min(ROWS, rows.size()))) {
             String name = Style.safe(each.name());
-            text.append(String.format(Locale.ROOT, "%-" + room + "s  %8d  ", name.length() > room - 2
-                    ? "  \u2026" + name.substring(name.length() - room + 3) : "  " + name, each.count()))
+            text.append(String.format(Locale.ROOT, "%-" + room + "s  %8d  ", "  " + shortened(name, room - 2), each.count()))
                     .append("    ").append(style.drag(each.highest())).append(String.format(Locale.ROOT, "  %8.1f%n", each.drag()));
         }
         if (rows.size() > ROWS) {

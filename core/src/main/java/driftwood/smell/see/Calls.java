@@ -35,32 +35,46 @@ public final class Calls {
         return program.creations(type).stream().filter(each -> each.routine().equals(caller.symbol())).toList();
     }
 
-    /** Call sites outside the type. */
-    public List<Caller> outside(TypeOutline type, RoutineOutline routine) {
-        List<Caller> places = new ArrayList<>();
-        if (routine.isConstructor()) {
-            for (CreationFact creation : program.creations(type)) {
-                if (isOutside(type, creation.within()) && Overloads.means(routine, type.constructors(), creation.arguments())) {
-                    places.add(caller(creation.within(), creation.routine(), creation.line(), routine,
-                            creation.arguments()));
-                }
-            }
-            return places;
+    /**
+     * A call site.
+     *
+     * @param within    qualified name of the type around
+     * @param routine   symbol of the routine around
+     * @param arguments in order
+     * @param line      where it begins
+     */
+    public record Site(String within, String routine, List<Argument> arguments, int line) {
+
+        /** How many arguments are told by their place alone. */
+        public long positional() {
+            return arguments.stream().filter(each -> each.keyword().isEmpty()).count();
         }
-        for (CallFact call : program.callsOf(routine.name())) {
-            List<RoutineOutline> overloads = type.routines().stream().filter(each -> each.name().equals(routine.name())).toList();
-            if (isOutside(type, call.within()) && Overloads.means(routine, overloads, call.arguments())
-                    && program.routinesAt(call.trail(), call.within()).contains(routine)) {
-                places.add(caller(call.within(), call.routine(), call.line(), routine, call.arguments()));
-            }
-        }
-        return places;
     }
 
-    private Caller caller(String within, String routine, int line, RoutineOutline called, List<Argument> arguments) {
+    /** Call sites outside the type. */
+    public List<Site> sites(TypeOutline type, RoutineOutline routine) {
+        if (routine.isConstructor()) {
+            return program.creations(type).stream().filter(each -> isOutside(type, each.within())
+                    && Overloads.means(routine, type.constructors(), each.arguments()))
+                    .map(each -> new Site(each.within(), each.routine(), each.arguments(), each.line())).toList();
+        }
+        List<RoutineOutline> overloads = type.routines().stream().filter(each -> each.name().equals(routine.name())).toList();
+        return program.callsOf(routine.name()).stream().filter(each -> isOutside(type, each.within())
+                && Overloads.means(routine, overloads, each.arguments()) && program.routinesAt(each.trail(), each.within()).contains(routine))
+                .map(each -> new Site(each.within(), each.routine(), each.arguments(), each.line())).toList();
+    }
+
+    /** Callers outside the type, with what they fill. */
+    public List<Caller> outside(TypeOutline type, RoutineOutline routine) {
+        return sites(type, routine).stream().map(each -> caller(each, routine)).toList();
+    }
+
+    /** A call site, with what it fills. */
+    public Caller caller(Site site, RoutineOutline called) {
+        List<Argument> arguments = site.arguments();
         List<String> filled = new ArrayList<>();
         List<String> told = new ArrayList<>();
-        String file = program.type(within).map(TypeOutline::file).orElse("");
+        String file = program.type(site.within()).map(TypeOutline::file).orElse("");
         for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
             String keyword = arguments.get(i).keyword();
             if (arguments.get(i).isFiller()) {
@@ -68,7 +82,7 @@ public final class Calls {
                 told.add(filled.get(filled.size() - 1) + " with " + Language.spelledIn(file, arguments.get(i).name()));
             }
         }
-        return new Caller(new Place(file, line, line, routine, told.isEmpty() ? "calls it" : "fills " + String.join(", ", told)), filled);
+        return new Caller(new Place(file, site.line(), site.line(), site.routine(), told.isEmpty() ? "calls it" : "fills " + String.join(", ", told)), filled);
     }
 
     /** Those among them that fill optional parts with nothing, and count. */

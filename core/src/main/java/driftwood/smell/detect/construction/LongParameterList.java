@@ -6,7 +6,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -119,14 +118,23 @@ public final class LongParameterList implements Detector {
                 .filter(argument -> argument.keyword().isEmpty()).count() < 3);
     }
 
+    /** So many values by their place alone can be kept apart. */
+    private static final int MANY = 3;
+    /** Parameters with a default weigh so much less. */
+    private static final int LIGHT = 4;
+
     private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls) {
-        List<Place> callers = calls.outside(type, routine).stream().map(Detail.Caller::place).toList();
+        List<Calls.Site> sites = calls.sites(type, routine);
+        List<Place> callers = sites.stream().map(each -> calls.caller(each, routine).place()).toList();
+        long burdened = sites.stream().filter(each -> each.positional() > MANY && calls.counts(type, each.routine())).count();
+        int required = (int) routine.parameters().stream().filter(each -> !each.optional() && !each.named()).count();
         List<String> neighbours = TelescopingConstructor.neighbours(routine);
         Set<String> files = new HashSet<>(Set.of(type.file()));
         callers.forEach(each -> files.add(each.file()));
-        int reach = 1 + Math.min(CALLERS, callers.size());
+        int reach = 1 + (int) Math.min(CALLERS, burdened);
         int count = counted(routine);
-        Drag drag = Drag.of(reach, Math.min(reach, files.size()), count)
+        Drag drag = Drag.of(reach, Math.min(reach, files.size()), required + (count - required) / LIGHT)
+                .risk(required <= MANY && burdened == 0, -0.6, "callers hand over few: the rest has defaults")
                 .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),
                         Listing.count(neighbours.size(), "pair") + " of same-typed neighbours can be swapped unnoticed")
                 .build();
