@@ -55,7 +55,7 @@ final class Builder implements Computed {
         List<Step> steps = List.of(
                 new Step("Add the builder inside " + type.simpleName() + ", calling the longest constructor. Take the "
                         + "defaults from the fillers in the ladder.",
-                        List.of(new Evidence(type.file(), longest.line(), longest.endLine(), longest.signature())),
+                        List.of(new Evidence(longest.file(), longest.line(), longest.endLine(), longest.signature())),
                         Check.LANGUAGE),
                 new Step("Redirect the callers to the builder, one at a time.", callers, Check.CONFIRM_EACH),
                 new Step("Remove the shorter constructors once nothing calls them; make the longest private.",
@@ -64,7 +64,7 @@ final class Builder implements Computed {
         Cost cost = new Cost(1, code.size() - 4 * (ladder.ladder().size() - 1),
                 "one short-lived object for each creation");
         List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.line(), "the field, and its step in the builder"),
-                new Evidence(type.file(), longest.line(), longest.line(), "the parameter of the private constructor"));
+                new Evidence(longest.file(), longest.line(), longest.line(), "the parameter of the private constructor"));
         return new Answer(roles, steps, cost, after, edit.sketch());
     }
 

@@ -7,6 +7,7 @@ import driftwood.tree.TypeRef;
 /**
  * A field as other files may see it.
  *
+ * @param file    path of its file: a type may be declared in several
  * @param name    its name; never blank
  * @param type    as declared, or NONE
  * @param traits  modifiers and annotations
@@ -15,7 +16,8 @@ import driftwood.tree.TypeRef;
  * @param line    first line of the declaration
  * @param endLine last line of the declaration
  */
-public record FieldOutline(String name, TypeRef type, Traits traits, Start start, Trail trail, @Line int line, @Line int endLine) {
+public record FieldOutline(String file, String name, TypeRef type, Traits traits, Start start, Trail trail, @Line int line,
+        @Line int endLine) {
 
     /** What a field starts with. */
     public enum Start {

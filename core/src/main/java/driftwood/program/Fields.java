@@ -62,7 +62,7 @@ public final class Fields {
                 return found;
             }
         }
-        for (Import each : program.fileOf(scope).imports()) {
+        for (Import each : program.importsAround(scope)) {
             if (each.isStatic()) {
                 Optional<Found> found = imported(each, name);
                 if (found.isPresent()) {

@@ -77,7 +77,7 @@ final class Names {
                 return member;
             }
         }
-        return imported(name, program.fileOf(scope));
+        return program.filesOf(scope).stream().flatMap(each -> imported(name, each).stream()).findFirst();
     }
 
     private Optional<TypeOutline> own(String name, TypeOutline type) {

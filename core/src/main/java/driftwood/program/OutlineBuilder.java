@@ -22,7 +22,7 @@ import java.util.List;
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
     private static final int BRIEF = 2;
     private static final int BRIEF_CONSTRUCTOR = 4;
 
@@ -68,7 +68,7 @@ public final class OutlineBuilder extends Walk {
 
         @Override
         public Void visitRoutine(Routine routine) {
-            routines.add(new RoutineOutline(type(), routine.name(), routine.kind(), routine.traits(),
+            routines.add(new RoutineOutline(file.file().path(), type(), routine.name(), routine.kind(), routine.traits(),
                     routine.generics(), routine.returns(), parameters(routine), routine.body().isPresent(),
                     isBrief(routine), file.line(routine), file.endLine(routine)));
             return null;
@@ -105,7 +105,7 @@ public final class OutlineBuilder extends Walk {
     private FieldOutline field(Field field) {
         FieldOutline.Start start = field.initial().map(OutlineBuilder::startOf).orElse(FieldOutline.Start.NOTHING);
         Trail trail = field.initial().map(this::trail).orElse(Trail.UNKNOWN);
-        return new FieldOutline(field.name(), field.type(), field.traits(), start, trail, file.line(field),
+        return new FieldOutline(file.file().path(), field.name(), field.type(), field.traits(), start, trail, file.line(field),
                 file.endLine(field));
     }
 

@@ -4,6 +4,7 @@ import driftwood.pack.Line;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Uses.Question;
+import driftwood.tree.Import;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -98,9 +99,25 @@ public final class Program {
         return types.type(qualified);
     }
 
-    /** The file a type stands in. @param type one of this project */
+    /** The file a type stands in, the first of them where it stands in several. @param type one of this project */
     public Outline fileOf(TypeOutline type) {
         return types.fileOf(type);
+    }
+
+    /** All files that a type stands in. */
+    public List<Outline> filesOf(TypeOutline type) {
+        return types.filesOf(type);
+    }
+
+    /** Path of the file in which a member of a type stands. @param member symbol of a routine or field */
+    public Optional<String> fileAt(String type, String member) {
+        return type(type).map(each -> each.fileOf(member));
+    }
+
+    /** The imports that hold for the code of a type. */
+    List<Import> importsAround(TypeOutline type) {
+        List<Outline> files = filesOf(type);
+        return files.size() == 1 ? files.get(0).imports() : files.stream().flatMap(each -> each.imports().stream()).toList();
     }
 
     /** Types declared directly inside another. */
@@ -231,6 +248,12 @@ public final class Program {
         return file.calls();
     }
 
+    /** Every call in the files of a type. */
+    public List<CallFact> callsAround(TypeOutline type) {
+        List<Outline> files = filesOf(type);
+        return files.size() == 1 ? callsIn(files.get(0)) : files.stream().flatMap(each -> callsIn(each).stream()).toList();
+    }
+
     /** Every creation in a file. */
     public List<CreationFact> creationsIn(Outline file) {
         asked.accept(Question.CREATIONS_IN.of(file.file()));
@@ -263,7 +286,7 @@ public final class Program {
 
     /** Types to be judged. */
     public List<TypeOutline> judgedTypes() {
-        return judged.stream().flatMap(each -> each.types().stream()).filter(types::isMeant).toList();
+        return judged.stream().flatMap(each -> each.types().stream()).flatMap(each -> types.meant(each).stream()).distinct().toList();
     }
 
     /** The questions, in the form in which they are told, that a file's calls and creations help to answer. */

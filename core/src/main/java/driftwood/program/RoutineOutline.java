@@ -10,6 +10,7 @@ import java.util.Set;
 /**
  * A routine as other files may see it.
  *
+ * @param file           path of its file: a type may be declared in several
  * @param owner          qualified name of the declaring type
  * @param name           that of the type for a constructor
  * @param kind           method, constructor or initialiser
@@ -22,7 +23,7 @@ import java.util.Set;
  * @param line           first line
  * @param endLine        last line
  */
-public record RoutineOutline(String owner, String name, RoutineKind kind, Traits traits, List<String> generics,
+public record RoutineOutline(String file, String owner, String name, RoutineKind kind, Traits traits, List<String> generics,
         TypeRef returns, List<ParameterOutline> parameters, boolean hasBody, boolean brief,
         @Line int line, @Line int endLine) {
     private static final Set<String> NUMBERS = Set.of("byte", "short", "char", "int", "long", "float", "double");

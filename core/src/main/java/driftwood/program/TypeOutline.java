@@ -5,8 +5,11 @@ import driftwood.tree.Mark;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
+import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A type as other files may see it.
@@ -39,6 +42,35 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
     /** Whether a line of a file is in the text of this type. */
     public boolean holds(String place, int number) {
         return file.equals(place) && line <= number && number <= endLine;
+    }
+
+    /** Whether its declarations stand in several places, each of which says a part. */
+    public boolean isPartial() {
+        return traits.has(Mark.PARTIAL);
+    }
+
+    /** This type and what another of its declarations adds to it. */
+    TypeOutline and(TypeOutline part) {
+        Traits both = new Traits(union(traits.marks(), part.traits.marks()), union(traits.annotations(), part.traits.annotations()));
+        return new TypeOutline(name, outer, file, kind, both, typeParameters, joined(supertypes, part.supertypes),
+                joined(permitted, part.permitted), joined(fields, part.fields), joined(routines, part.routines),
+                joined(constants, part.constants), anonymous, line, endLine);
+    }
+
+    private static <T> List<T> joined(List<T> some, List<T> more) {
+        return List.copyOf(union(some, more));
+    }
+
+    private static <T> Set<T> union(Collection<T> some, Collection<T> more) {
+        Set<T> all = new LinkedHashSet<>(some);
+        all.addAll(more);
+        return all;
+    }
+
+    /** Path of the file in which one of its members stands. @param member symbol of a routine or field */
+    String fileOf(String member) {
+        return !isPartial() ? file : routine(member).map(RoutineOutline::file)
+                .or(() -> field(Symbol.of(member).member()).map(FieldOutline::file)).orElse(file);
     }
 
     public String simpleName() {

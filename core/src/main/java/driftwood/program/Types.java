@@ -22,6 +22,8 @@ final class Types {
 
     private final Map<String, TypeOutline> types = new LinkedHashMap<>();
     private final Map<String, Outline> files = new HashMap<>();
+    /** The files of what is declared in more than one. */
+    private final Map<String, List<Outline>> parts = new HashMap<>();
     private final Map<String, List<TypeOutline>> nested = new HashMap<>();
     private final Map<String, List<TypeOutline>> children = new HashMap<>();
     private final Map<String, List<TypeOutline>> parents = new HashMap<>();
@@ -33,17 +35,29 @@ final class Types {
         Optional<TypeOutline> type(String name, TypeOutline scope);
     }
 
-    /** Takes the types of all files; of two of one name the first. */
+    /** Takes the types of all files; of two of one name the first, but where each says a part of it. */
     void declare(List<Outline> outlines) {
         for (Outline outline : outlines) {
             for (TypeOutline type : outline.types()) {
                 type.routines().forEach(routine -> routines.computeIfAbsent(routine.name(),
                         key -> new ArrayList<>(2)).add(routine));
-                if (types.putIfAbsent(type.name(), type) == null) {
+                TypeOutline known = types.putIfAbsent(type.name(), type);
+                if (known == null) {
                     files.put(type.name(), outline);
                     nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
+                } else if (known.isPartial() && type.isPartial()) {
+                    join(known.and(type), known, outline);
                 }
             }
+        }
+    }
+
+    private void join(TypeOutline joined, TypeOutline known, Outline more) {
+        types.put(joined.name(), joined);
+        nested.get(known.outer()).replaceAll(each -> each == known ? joined : each);
+        List<Outline> all = parts.computeIfAbsent(joined.name(), key -> new ArrayList<>(List.of(files.get(key))));
+        if (!all.contains(more)) {
+            all.add(more);
         }
     }
 
@@ -67,9 +81,10 @@ final class Types {
         return Optional.ofNullable(types.get(qualified));
     }
 
-    /** Whether it is the one that its name means: of two of one name only the first is. */
-    boolean isMeant(TypeOutline type) {
-        return types.get(type.name()) == type;
+    /** The one that the name of a declared type means: of two of one name the first, or what all parts say together. */
+    Optional<TypeOutline> meant(TypeOutline type) {
+        TypeOutline meant = types.get(type.name());
+        return meant == type || meant.isPartial() ? Optional.of(meant) : Optional.empty();
     }
 
     boolean hasRoutine(String name) {
@@ -82,6 +97,11 @@ final class Types {
 
     Outline fileOf(TypeOutline type) {
         return files.get(type.name());
+    }
+
+    List<Outline> filesOf(TypeOutline type) {
+        List<Outline> several = parts.get(type.name());
+        return several == null ? List.of(files.get(type.name())) : several;
     }
 
     List<TypeOutline> nestedIn(TypeOutline type) {

@@ -125,7 +125,7 @@ final class Values {
                 return found;
             }
         }
-        for (Import each : program.fileOf(scope).imports()) {
+        for (Import each : program.importsAround(scope)) {
             int dot = each.name().lastIndexOf('.');
             if (each.isStatic() && (each.onDemand() || each.name().endsWith("." + name))) {
                 String owner = each.onDemand() ? each.name() : each.name().substring(0, Math.max(0, dot));

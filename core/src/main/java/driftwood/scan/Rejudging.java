@@ -2,6 +2,7 @@ package driftwood.scan;
 
 import driftwood.pack.Packed;
 import driftwood.pack.Packing;
+import driftwood.program.TypeOutline;
 import driftwood.scan.Judged.Ruling;
 import driftwood.scan.Judged.Verdict;
 import driftwood.scan.memory.Facts;
@@ -54,7 +55,7 @@ final class Rejudging {
                 }
             }
         }
-        return Shift.of(changed, file -> linked.program("").answersIn(file)).flatMap(shift -> rulings(before.rulings(), shift).map(rulings ->
+        return Shift.of(changed, file -> linked.program("").answersIn(file)).flatMap(shift -> rulings(before.rulings(), shift, changed.stream().anyMatch(Rejudging::holdsParts)).map(rulings ->
                 new Judged(before.files(), traces.stream().map(FileStamp::digest).toList(), rulings,
                         remarks(before.remarks(), changed, shift.files()), false)));
     }
@@ -65,8 +66,13 @@ final class Rejudging {
                 && each.was().declared().isAlike(each.is().declared())).isPresent();
     }
 
-    /** Empty where something could not be judged. */
-    private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift) {
+    /** Whether it declares parts of types: what is said of such a type may stand in another of its files. */
+    private static boolean holdsParts(FileStamp file) {
+        return file.fresh().filter(facts -> facts.outline().types().stream().anyMatch(TypeOutline::isPartial)).isPresent();
+    }
+
+    /** Empty where something could not be judged. @param parts whether what changed declares parts of types */
+    private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift, boolean parts) {
         Map<Detector, Ruling> now = new HashMap<>();
         List<Detector> whole = new ArrayList<>();
         List<Detector> there = new ArrayList<>();
@@ -77,7 +83,7 @@ final class Rejudging {
                     || (local ? shift.concernsUses() : shift.concerns(before.get(i).asked()));
             List<Verdict> kept = before.get(i).verdicts().stream()
                     .filter(each -> !other || !shift.files().contains(each.finding().file())).toList();
-            Optional<List<Verdict>> moved = other && !local ? Optional.empty() : moved(kept, shift);
+            Optional<List<Verdict>> moved = other && (!local || parts) ? Optional.empty() : moved(kept, shift);
             if (moved.isEmpty()) {
                 whole.add(detector);
             } else {

@@ -106,9 +106,9 @@ final class Trees {
                 || names(each).stream().allMatch(declared::add))).toList();
     }
 
-    /** Names by which others know what a file declares. */
+    /** Names by which others know what a file declares; parts of one type do not contradict each other. */
     private static List<String> names(Outline file) {
-        return file.types().stream().filter(each -> each.outer().isEmpty() && !each.anonymous()).map(TypeOutline::name).toList();
+        return file.types().stream().filter(each -> each.outer().isEmpty() && !each.anonymous() && !each.isPartial()).map(TypeOutline::name).toList();
     }
 
     /** What belongs together: the folder that the packages of its tree begin in; a file without a package by itself. */

@@ -46,9 +46,9 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
      */
     public record Spot(String file, @Line int line, @Line int endLine, String symbol) {
 
-        /** A whole routine. @param file the one it stands in */
-        public static Spot of(RoutineOutline routine, String file) {
-            return new Spot(file, routine.line(), routine.endLine(), routine.symbol());
+        /** A whole routine. */
+        public static Spot of(RoutineOutline routine) {
+            return new Spot(routine.file(), routine.line(), routine.endLine(), routine.symbol());
         }
 
         /** A whole type. */

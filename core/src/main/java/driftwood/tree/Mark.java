@@ -19,6 +19,8 @@ public enum Mark {
     ACCESSOR,
     /** A type whose constructor and equality follow from its fields. */
     DATA,
+    /** A type that may be declared in several places, each of which says a part of it. */
+    PARTIAL,
     /** A routine of the type that is handed the type itself. */
     OF_TYPE
 }

@@ -74,7 +74,7 @@ public final class Calls {
         List<Argument> arguments = site.arguments();
         List<String> filled = new ArrayList<>();
         List<String> told = new ArrayList<>();
-        String file = program.type(site.within()).map(TypeOutline::file).orElse("");
+        String file = program.fileAt(site.within(), site.routine()).orElse("");
         for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
             String keyword = arguments.get(i).keyword();
             if (arguments.get(i).isFiller()) {

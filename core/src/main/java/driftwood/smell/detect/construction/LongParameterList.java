@@ -138,15 +138,15 @@ public final class LongParameterList implements Detector {
                 .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),
                         Listing.count(neighbours.size(), "pair") + " of same-typed neighbours can be swapped unnoticed")
                 .build();
-        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(type.file(), routine.line(), routine.line(),
+        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(routine.file(), routine.line(), routine.line(),
                 count + " parameters: " + routine.signature())));
-        neighbours.forEach(pair -> evidence.add(new Evidence(type.file(), routine.line(), routine.line(),
+        neighbours.forEach(pair -> evidence.add(new Evidence(routine.file(), routine.line(), routine.line(),
                 "neighbours of the same type, easily mixed up: " + pair)));
         callers.stream().limit(CALLERS).forEach(each -> evidence.add(each.evidence()));
         String message = (routine.isConstructor() ? "the constructor" : routine.name() + "()") + " takes " + count
                 + " parameters" + (neighbours.isEmpty() ? "" : "; easily mixed up: " + neighbours.get(0))
                 + (callers.isEmpty() ? "" : "; called from " + Listing.count(callers.size(), "place") + " outside");
         Gathered detail = new RoutineFacts.Parameters(routine.symbol(), routine.parameters().stream().map(ParameterOutline::name).toList(), callers);
-        return SMELL.finding(Spot.of(routine, type.file()), drag, message, evidence, detail);
+        return SMELL.finding(Spot.of(routine), drag, message, evidence, detail);
     }
 }

@@ -183,7 +183,6 @@ public final class SwappedArguments implements Detector {
         boolean deliberate = Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
                 || Deliberate.isMirrored(called, arguments, crossed(arguments, called), outline, caller);
         return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
-                program.type(called.owner()).map(TypeOutline::file).orElse(outline.file()),
                 new Spot(outline.file(), line, line, caller)));
     }
 
@@ -259,13 +258,13 @@ public final class SwappedArguments implements Detector {
                 || NUMBERS.contains(type.text()) && NUMBERS.contains(first.text()));
     }
 
-    private static Finding finding(RoutineOutline called, List<Argument> arguments, String home, Spot spot) {
+    private static Finding finding(RoutineOutline called, List<Argument> arguments, Spot spot) {
         List<Integer> cycle = crossed(arguments, called);
         List<String> wrong = cycle.stream().sorted().map(at -> arguments.get(at).name() + " goes to "
                 + called.parameters().get(at).name()).toList();
         List<Evidence> evidence = List.of(
                 new Evidence(spot.file(), spot.line(), spot.line(), String.join(", ", wrong)),
-                new Evidence(home, called.line(), called.line(), "called: " + called.signature()));
+                new Evidence(called.file(), called.line(), called.line(), "called: " + called.signature()));
         Drag drag = Drag.of(1, 1, arguments.size()).risk(true, 2.0, "almost always a defect: the compiler cannot see it")
                 .build();
         Gathered detail = new RoutineFacts.Swap(called.symbol(), cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList());

@@ -125,16 +125,17 @@ public final class TelescopingConstructor implements Detector {
         List<String> neighbours = neighbours(longest);
         List<Evidence> evidence = new ArrayList<>();
         for (RoutineOutline step : steps) {
-            evidence.add(new Evidence(type.file(), step.line(), step.endLine(), step.parameters().size()
+            evidence.add(new Evidence(step.file(), step.line(), step.endLine(), step.parameters().size()
                     + (step.parameters().size() == 1 ? " parameter: " : " parameters: ") + step.signature()));
         }
         String missing = ladder.missing();
         if (!missing.isEmpty()) {
-            evidence.add(new Evidence(type.file(), longest.line(), longest.endLine(), missing));
+            evidence.add(new Evidence(longest.file(), longest.line(), longest.endLine(), missing));
         }
         addCommon(evidence, type, longest, neighbours, callers);
-        int line = steps.stream().mapToInt(RoutineOutline::line).min().orElse(type.line());
-        int end = steps.stream().mapToInt(RoutineOutline::endLine).max().orElse(line);
+        List<RoutineOutline> there = steps.stream().filter(each -> each.file().equals(longest.file())).toList();
+        int line = there.stream().mapToInt(RoutineOutline::line).min().orElse(longest.line());
+        int end = there.stream().mapToInt(RoutineOutline::endLine).max().orElse(line);
         String what = constructors ? " constructors" : " routines " + longest.name() + "()";
         String message = type.simpleName() + " has " + steps.size() + what + ", each adding parameters to the one before, up to "
                 + longest.parameters().size()
@@ -143,7 +144,7 @@ public final class TelescopingConstructor implements Detector {
         names.addAll(ladder.optional());
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? Symbol.member(type.name(), longest.name()) : Symbol.member(type.name(), longest.name()) + "()";
-        return SMELL.finding(new Spot(type.file(), line, end, symbol),
+        return SMELL.finding(new Spot(longest.file(), line, end, symbol),
                 drag(steps.size(), callers, type, longest, neighbours), message, evidence, detail);
     }
 
@@ -174,21 +175,21 @@ public final class TelescopingConstructor implements Detector {
             return;
         }
         List<String> neighbours = neighbours(constructor);
-        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(type.file(), constructor.line(),
+        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(constructor.file(), constructor.line(),
                 constructor.endLine(), "parts that may be left out: " + String.join(", ", names))));
         addCommon(evidence, type, constructor, neighbours, fillers);
         String message = "one constructor of " + type.simpleName() + " with " + constructor.parameters().size()
                 + " parameters, " + names.size() + " of them optional: " + Listing.of(List.copyOf(names));
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
                 calls.outside(type, constructor));
-        findings.add(SMELL.finding(Spot.of(constructor, type.file()),
+        findings.add(SMELL.finding(Spot.of(constructor),
                 drag(1, fillers, type, constructor, neighbours), message, evidence, detail));
     }
 
     private static void addCommon(List<Evidence> evidence, TypeOutline type, RoutineOutline longest,
             List<String> neighbours, List<Caller> callers) {
         for (String pair : neighbours) {
-            evidence.add(new Evidence(type.file(), longest.line(), longest.line(),
+            evidence.add(new Evidence(longest.file(), longest.line(), longest.line(),
                     "neighbours of the same type, easily mixed up: " + pair));
         }
         callers.stream().filter(Caller::isFilling).forEach(each -> evidence.add(each.place().evidence()));

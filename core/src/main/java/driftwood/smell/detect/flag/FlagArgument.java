@@ -131,7 +131,7 @@ public final class FlagArgument implements Detector {
                         ? Optional.of(arguments.get(at)) : Optional.empty());
         boolean test = program.type(within).map(type -> program.fileOf(type).test()).orElse(true);
         if (!test && routine.takes(arguments.size()) && passed.filter(Argument::isBooleanLiteral).isPresent()) {
-            String file = program.type(within).map(TypeOutline::file).orElse("");
+            String file = program.fileAt(within, caller).orElse("");
             places.add(new Place(file, line, line, caller, "passes "
                     + Language.spelledIn(file, passed.get().name())));
         }
@@ -143,11 +143,11 @@ public final class FlagArgument implements Detector {
         int reach = 1 + Math.min(5, literals.size());
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2).build();
         List<Evidence> evidence = new ArrayList<>(List.of(
-                new Evidence(type.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
-                new Evidence(type.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));
+                new Evidence(routine.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
+                new Evidence(routine.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));
         literals.forEach(each -> evidence.add(each.evidence()));
         Gathered detail = new RoutineFacts.Flag(routine.symbol(), split.flag(), split.at(), literals);
-        return SMELL.finding(Spot.of(routine, type.file()), drag, "the " + (split.flag().isEmpty() ? "flag" : "boolean " + split.flag()) + " splits "
+        return SMELL.finding(Spot.of(routine), drag, "the " + (split.flag().isEmpty() ? "flag" : "boolean " + split.flag()) + " splits "
                 + routine.name() + "() in two; " + Listing.count(literals.size(), "call") + " with a bare true or false",
                 evidence, detail);
     }

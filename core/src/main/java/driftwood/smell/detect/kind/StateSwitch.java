@@ -124,7 +124,7 @@ public final class StateSwitch implements Detector {
         }
         Set<String> moves = transitions(field, operations);
         if (!moves.isEmpty()) {
-            evidence.add(new Evidence(found.owner().file(), field.line(), field.endLine(),
+            evidence.add(new Evidence(field.file(), field.line(), field.endLine(),
                     "transitions: " + String.join("; ", moves)));
         }
         Drag drag = Drag.of(operations.size(), 1, states.size())

@@ -122,7 +122,7 @@ final class NullFields {
     private Optional<Evidence> why(Fields.Found found) {
         FieldOutline field = found.field().orElseThrow();
         String file = found.owner().file();
-        Evidence declared = new Evidence(file, field.line(), field.endLine(), "the field begins as "
+        Evidence declared = new Evidence(field.file(), field.line(), field.endLine(), "the field begins as "
                 + Language.nothingIn(file));
         if (field.start() == FieldOutline.Start.NULL) {
             return Optional.of(declared);
@@ -160,7 +160,7 @@ final class NullFields {
                 for (CreationFact creation : program.creations(owner)) {
                     if (creation.arguments().size() == constructor.parameters().size()
                             && creation.arguments().get(i).kind() == Argument.Kind.NULL) {
-                        String file = program.type(creation.within()).map(TypeOutline::file).orElse(owner.file());
+                        String file = program.fileAt(creation.within(), creation.routine()).orElse(owner.file());
                         return Optional.of(new Evidence(file, creation.line(), creation.line(),
                                 Language.nothingIn(file) + " is passed for " + set.note()));
                     }
@@ -180,7 +180,7 @@ final class NullFields {
         String message = "field " + field.name() + " is " + Language.nothingIn(found.owner().file())
                 + " where there is nothing: checked in " + guards.size() + " places";
         Detail detail = new Detail.Nothing(found.symbol(), field.type().text(), List.of(), guards, List.of());
-        Spot spot = new Spot(found.owner().file(), field.line(), field.endLine(), found.symbol());
+        Spot spot = new Spot(field.file(), field.line(), field.endLine(), found.symbol());
         return smell.finding(spot, drag, message, evidence, detail);
     }
 }

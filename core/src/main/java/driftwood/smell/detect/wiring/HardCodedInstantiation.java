@@ -168,7 +168,7 @@ public final class HardCodedInstantiation implements Detector {
     }
 
     private static boolean uses(TypeOutline client, String field, Program program) {
-        return program.callsIn(program.fileOf(client)).stream().anyMatch(call -> !call.trail().steps().isEmpty()
+        return program.callsAround(client).stream().anyMatch(call -> !call.trail().steps().isEmpty()
                 && (call.trail().head().equals(field) || call.trail().steps().get(0).equals(Step.get(field)))
                 && call.within().startsWith(client.name()));
     }

@@ -86,7 +86,7 @@ public final class UncontrolledInstances implements Detector {
     /** Whether a field's initial value, or a constructor, is what an own routine takes hold of and gives back. */
     private static boolean isCalledWhileCreating(Reach reach, Program program) {
         String name = Symbol.of(reach.routine()).member();
-        return program.type(reach.type()).map(type -> program.callsIn(program.fileOf(type)).stream().anyMatch(call ->
+        return program.type(reach.type()).map(type -> program.callsAround(type).stream().anyMatch(call ->
                 call.within().equals(reach.type()) && call.trail().lastName().equals(name)
                         && (!Symbol.of(call.routine()).isRoutine() || type.routine(call.routine()).filter(RoutineOutline::isConstructor).isPresent())))
                 .orElse(false);
@@ -118,12 +118,12 @@ public final class UncontrolledInstances implements Detector {
     }
 
     private static Finding finding(TypeOutline type, Reach reach, List<CreationFact> sites, Program program) {
-        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(type.file(), reach.line(), reach.line(),
+        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(program.fileAt(type.name(), reach.routine()).orElse(type.file()), reach.line(), reach.line(),
                 "takes hold of " + reach.resource().title() + ": " + reach.source())));
         List<Place> places = new ArrayList<>();
         Set<String> files = new HashSet<>();
         for (CreationFact site : sites) {
-            String file = program.type(site.within()).map(TypeOutline::file).orElse(type.file());
+            String file = program.fileAt(site.within(), site.routine()).orElse(type.file());
             files.add(file);
             places.add(new Place(file, site.line(), site.line(), site.routine(), "creates one"));
         }

@@ -137,7 +137,7 @@ public final class ConstructorWork implements Detector {
 
     private static Finding finding(TypeOutline type, RoutineOutline constructor, List<Deed> deeds) {
         List<Evidence> evidence = new ArrayList<>();
-        deeds.forEach(deed -> evidence.add(new Evidence(type.file(), deed.line(), deed.line(), says(deed))));
+        deeds.forEach(deed -> evidence.add(new Evidence(constructor.file(), deed.line(), deed.line(), says(deed))));
         boolean overridable = deeds.stream().anyMatch(each -> each.kind() == Kind.OWN_ROUTINE);
         boolean escapes = deeds.stream().anyMatch(each -> each.kind() == Kind.HANDS_ITSELF_OUT);
         boolean outside = deeds.stream().anyMatch(each -> each.kind() == Kind.RESOURCE);
@@ -147,7 +147,7 @@ public final class ConstructorWork implements Detector {
                 .risk(outside, 0.6, "no test can have the object without the outside world").build();
         Gathered detail = new RoutineFacts.Work(constructor.symbol(), type.name());
         String first = says(deeds.get(0));
-        return SMELL.finding(Spot.of(constructor, type.file()), drag, "the constructor does more than take its values: "
+        return SMELL.finding(Spot.of(constructor), drag, "the constructor does more than take its values: "
                 + first + (deeds.size() > 1 ? ", and " + (deeds.size() - 1) + " more" : ""), evidence, detail);
     }
 
