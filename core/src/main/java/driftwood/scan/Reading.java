@@ -5,7 +5,7 @@ import driftwood.read.FileTree;
 import driftwood.read.Reader;
 import driftwood.read.Readers;
 import driftwood.read.Unreadable;
-import driftwood.scan.memory.Chapters;
+import driftwood.scan.memory.PackedFacts;
 import driftwood.scan.memory.Digest;
 import driftwood.scan.memory.Facts;
 import driftwood.scan.memory.Facts.Remarks;
@@ -189,10 +189,10 @@ final class Reading {
         if (key.isEmpty()) {
             return new FileStamp(file, lines, latin, "", Optional.of(facts), Optional.empty());
         }
-        Chapters is = Chapters.of(facts);
+        PackedFacts is = PackedFacts.of(facts);
         String digest = is.digest();
         Optional<Change> change = memory.stamp(Kind.DECLARED, file.path()).flatMap(before ->
-                Chapters.recall(memory, file.path(), before).map(was -> new Change(before, was, is)));
+                PackedFacts.recall(memory, file.path(), before).map(was -> new Change(before, was, is)));
         FileStamp trace = new FileStamp(file, lines, latin, digest, Optional.of(facts), change);
         is.remember(memory, file.path(), digest);
         memory.remember(Kind.TRACE, file.path(), key, trace.bytes());

@@ -68,11 +68,11 @@ public record Chain(String within, String routine, @Line int line, @Line int end
      * @param does    its first statement, shortened
      * @param product what it creates, where that is its result
      * @param casts   types that its body casts to
-     * @param deed    the call that it comes down to, where there is one
+     * @param armCall    the call that it comes down to, where there is one
      * @param stored  what its statements store under a name of the object or the routine, in order
      */
     public record Arm(@Line int line, @Line int endLine, List<Label> labels, boolean guarded, Work work, String does,
-            Optional<Product> product, List<String> casts, Optional<Deed> deed, List<Stored> stored) {
+            Optional<Product> product, List<String> casts, Optional<ArmCall> armCall, List<Stored> stored) {
 
         public boolean isOn(Label.Kind kind) {
             return labels.stream().anyMatch(label -> label.kind() == kind);
@@ -129,7 +129,7 @@ public record Chain(String within, String routine, @Line int line, @Line int end
      * @param calls the ways to all calls of a short arm, in order; none in a long one
      * @param names what a short arm mentions by name
      */
-    public record Deed(Trail call, String use, String text, boolean alone, List<Trail> calls, List<String> names) {
+    public record ArmCall(Trail call, String use, String text, boolean alone, List<Trail> calls, List<String> names) {
     }
 
     /** How many arms do work. */

@@ -65,7 +65,7 @@ public sealed interface TypeFacts extends Gathered {
     }
 
     /**
-     * Duties that are kept apart for each variant of a family.
+     * RoutinesByVariant that are kept apart for each variant of a family.
      *
      * @param keeper qualified name of who keeps them
      * @param family qualified name

@@ -1,6 +1,6 @@
 package driftwood.read.python;
 
-import driftwood.read.python.PythonTypes.Annotated;
+import driftwood.read.AssignedFields.Told;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -37,8 +37,8 @@ final class PythonRoutines {
         if (decorators.contains("abstractmethod") || onlyRefuses(block)) {
             marks.add(Mark.ABSTRACT);
         }
-        Annotated returns = node.part("return_type").map(each -> PythonTypes.of(module.text(each)))
-                .orElse(Annotated.NOTHING);
+        Told returns = node.part("return_type").map(each -> PythonTypes.of(module.text(each)))
+                .orElse(Told.NOTHING);
         TypeRef type = returns.type().isPresent() ? returns.type() : inferred(block);
         if (decorators.contains("classmethod")) {
             marks.add(Mark.OF_TYPE);
@@ -98,7 +98,7 @@ final class PythonRoutines {
     private Parameter parameter(Cst node, boolean named, boolean variadic) {
         Cst name = node.part("name").orElse(node.is("identifier") ? node : node.inner().isEmpty() ? node
                 : node.inner().get(0));
-        Annotated type = node.part("type").map(each -> PythonTypes.of(module.text(each))).orElse(Annotated.NOTHING);
+        Told type = node.part("type").map(each -> PythonTypes.of(module.text(each))).orElse(Told.NOTHING);
         Optional<Node> fallback = node.part("value").map(module::expression);
         boolean none = fallback.map(value -> value instanceof Literal literal && literal.kind() == LiteralKind.NULL)
                 .orElse(false);

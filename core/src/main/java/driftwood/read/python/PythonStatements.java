@@ -1,17 +1,14 @@
 package driftwood.read.python;
 
-import driftwood.read.python.PythonTypes.Annotated;
+import driftwood.read.AssignedFields.Told;
+import driftwood.read.AssignedLocals;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import driftwood.tree.Assertion;
 import driftwood.tree.Empty;
 import driftwood.tree.Unpacked;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,12 +17,8 @@ import java.util.Set;
 /** Python's statements. */
 abstract class PythonStatements extends PythonExpressions {
     /** What assignments to something else than a bare name are annotated with, by where they begin. */
-    private final Map<Integer, Annotated> annotated = new HashMap<>();
-    /** Names that are locals of the routine around; a first assignment makes one. */
-    private final Deque<Set<String>> locals = new ArrayDeque<>();
-    /** Names first assigned inside a branch or loop: a routine has them all the way through. */
-    private final Deque<Set<String>> hoisted = new ArrayDeque<>();
-    private final Deque<Integer> depth = new ArrayDeque<>();
+    private final Map<Integer, Told> annotated = new HashMap<>();
+    private final AssignedLocals locals = new AssignedLocals();
     final PythonPatterns patterns = new PythonPatterns(this);
 
     PythonStatements(String text, Set<String> functions) {
@@ -40,47 +33,23 @@ abstract class PythonStatements extends PythonExpressions {
 
     /** The body of a routine with parameters. */
     Block routineBody(Cst body, List<Parameter> parameters) {
-        Set<String> names = new HashSet<>();
-        parameters.forEach(each -> names.add(each.name()));
-        locals.push(names);
-        hoisted.push(new LinkedHashSet<>());
-        depth.push(0);
-        Block block = block(body);
-        depth.pop();
-        locals.pop();
-        List<Node> statements = new ArrayList<>();
-        hoisted.pop().forEach(each -> statements.add(new Local(block.start(), block.start(), each, TypeRef.NONE,
-                Optional.empty())));
-        statements.addAll(block.statements());
-        return new Block(block.start(), block.end(), statements);
+        return locals.inRoutine(parameters.stream().map(Parameter::name).toList(), () -> block(body));
     }
 
     /** Statements outside of any routine. */
     List<Node> looseStatements(List<Cst> nodes) {
-        locals.push(new HashSet<>());
-        List<Node> statements = nodes.stream().map(this::statement).toList();
-        locals.pop();
-        return statements;
+        return locals.outside(() -> nodes.stream().map(this::statement).toList());
     }
 
     @Override
     Block block(Cst body) {
-        List<Node> statements = new ArrayList<>();
-        if (!depth.isEmpty()) {
-            depth.push(depth.pop() + 1);
-        }
         List<Cst> inner = body.is("block") ? body.inner() : List.of(body);
-        for (int i = 0; i < inner.size(); i++) {
-            boolean docstring = i == 0 && inner.get(i).is("expression_statement") && inner.get(i).inner().size() == 1
-                    && inner.get(i).inner().get(0).is("string");
-            if (!docstring) {
-                statements.add(statement(inner.get(i)));
-            }
-        }
-        if (!depth.isEmpty()) {
-            depth.push(depth.pop() - 1);
-        }
-        return new Block(body.start(), body.end(), statements);
+        return locals.inBlock(() -> new Block(body.start(), body.end(), inner.stream()
+                .filter(each -> each != inner.get(0) || !isDocstring(each)).map(this::statement).toList()));
+    }
+
+    private static boolean isDocstring(Cst node) {
+        return node.is("expression_statement") && node.inner().size() == 1 && node.inner().get(0).is("string");
     }
 
     Node statement(Cst node) {
@@ -98,7 +67,7 @@ abstract class PythonStatements extends PythonExpressions {
     }
 
     Node shares(Cst node) {
-        node.inner().forEach(each -> locals.peek().add(text(each)));
+        node.inner().forEach(each -> locals.know(text(each)));
         return empty(node);
     }
 
@@ -131,14 +100,13 @@ abstract class PythonStatements extends PythonExpressions {
     private Node assignment(Cst node, Cst statement) {
         Cst target = node.part("left").orElseThrow();
         Optional<Cst> value = node.part("right");
-        Annotated told = node.part("type").map(each -> PythonTypes.of(text(each))).orElse(Annotated.NOTHING);
+        Told told = node.part("type").map(each -> PythonTypes.of(text(each))).orElse(Told.NOTHING);
         TypeRef type = told.type();
         int start = statement.start();
         int end = statement.end();
-        if (target.is("identifier") && locals.peek().add(text(target))) {
+        if (target.is("identifier") && locals.isFirst(text(target))) {
             // driftwood: leave conditional-instantiation because each form of an assignment becomes the node it stands for
-            if (!depth.isEmpty() && depth.peek() > 1 && value.isPresent()) {
-                hoisted.peek().add(text(target).intern());
+            if (value.isPresent() && locals.isHoisted(text(target))) {
                 return new Evaluate(start, end, new Assignment(node.start(), node.end(), expression(target), "=",
                         assigned(value.get())));
             }
@@ -149,7 +117,7 @@ abstract class PythonStatements extends PythonExpressions {
             target.inner().forEach(each -> locals(each, parts));
             parts.forEach(each -> {
                 if (each instanceof Local local) {
-                    locals.peek().add(local.name());
+                    locals.know(local.name());
                 }
             });
             value.ifPresent(each -> parts.add(0, assigned(each)));
@@ -163,8 +131,8 @@ abstract class PythonStatements extends PythonExpressions {
     }
 
     /** What an assignment is annotated with; NOTHING where it is not. */
-    Annotated annotationOf(Assignment assignment) {
-        return annotated.getOrDefault(assignment.start(), Annotated.NOTHING);
+    Told annotationOf(Assignment assignment) {
+        return annotated.getOrDefault(assignment.start(), Told.NOTHING);
     }
 
     /** {@code a = b = value} is read as the assignment of the inner one. */
@@ -197,7 +165,7 @@ abstract class PythonStatements extends PythonExpressions {
         Cst left = node.part("left").orElse(node);
         Node variable = variable(left);
         if (variable instanceof Local local) {
-            locals.peek().add(local.name());
+            locals.know(local.name());
         }
         List<Node> header = List.of(variable, expression(node.part("right").orElse(node)));
         return new Loop(node.start(), node.end(), LoopKind.EACH, header, body(node));
@@ -235,7 +203,7 @@ abstract class PythonStatements extends PythonExpressions {
             if (each.is("as_pattern")) {
                 List<Cst> parts = each.inner();
                 String name = text(parts.get(parts.size() - 1));
-                locals.peek().add(name);
+                locals.know(name);
                 return Optional.of(new Local(each.start(), each.end(), name, new TypeRef(text(parts.get(0))),
                         Optional.empty()));
             }
@@ -261,7 +229,7 @@ abstract class PythonStatements extends PythonExpressions {
             Node value = expression(item.inner().get(0));
             if (target.inner().size() == 1 && target.inner().get(0).is("identifier")) {
                 String name = text(target).intern();
-                locals.peek().add(name);
+                locals.know(name);
                 return new Local(item.start(), item.end(), name, TypeRef.NONE, Optional.of(value));
             }
             return new Evaluate(item.start(), item.end(), value);

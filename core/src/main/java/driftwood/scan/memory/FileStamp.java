@@ -25,7 +25,7 @@ public record FileStamp(SourceFile file, int lines, boolean latin, String digest
      *
      * @param before digest of the facts that were
      */
-    public record Change(String before, Chapters was, Chapters is) {
+    public record Change(String before, PackedFacts was, PackedFacts is) {
     }
 
     /** In the form in which it is remembered. */

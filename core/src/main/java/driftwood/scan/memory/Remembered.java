@@ -3,7 +3,7 @@ package driftwood.scan.memory;
 import driftwood.pack.Packing;
 import driftwood.program.Later;
 import driftwood.program.Outline;
-import driftwood.scan.memory.Chapters.Rest;
+import driftwood.scan.memory.PackedFacts.Rest;
 import driftwood.scan.memory.Facts.Used;
 import driftwood.scan.memory.Memory.Kind;
 import java.util.List;
@@ -23,9 +23,9 @@ public final class Remembered implements Facts {
     }
 
     private Remembered(Memory memory, String path, String digest, Outline declared) {
-        Later<Used> used = new Later<>(() -> recalled(memory, Kind.USED, path, digest, Chapters.USED));
+        Later<Used> used = new Later<>(() -> recalled(memory, Kind.USED, path, digest, PackedFacts.USED));
         this.outline = declared.using(new LaterList<>(() -> used.get().creations()), new LaterList<>(() -> used.get().calls()));
-        this.rest = new Later<>(() -> recalled(memory, Kind.SIGHTED, path, digest, Chapters.REST));
+        this.rest = new Later<>(() -> recalled(memory, Kind.SIGHTED, path, digest, PackedFacts.REST));
     }
 
     /**
@@ -35,7 +35,7 @@ public final class Remembered implements Facts {
      * @param lines  how many the file has
      */
     public static Optional<Facts> of(Memory memory, String path, String digest, int lines) {
-        return memory.recall(Kind.DECLARED, path, digest).flatMap(Chapters.OUTLINE::unpack)
+        return memory.recall(Kind.DECLARED, path, digest).flatMap(PackedFacts.OUTLINE::unpack)
                 .map(declared -> new Remembered(memory, path, digest, declared.ofLines(lines)));
     }
 
@@ -50,7 +50,7 @@ public final class Remembered implements Facts {
 
     @Override
     public List<Object> sightings(String seer) {
-        Chapters.Sighted sighted = rest.get().sighted().get(seer);
+        PackedFacts.Sighted sighted = rest.get().sighted().get(seer);
         return sighted == null ? List.of() : sighted.unpacked().orElseThrow(Lost::new);
     }
 

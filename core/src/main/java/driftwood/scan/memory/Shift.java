@@ -4,7 +4,7 @@ import driftwood.pack.Moves;
 import driftwood.pack.Packed;
 import driftwood.program.Outline;
 import driftwood.program.Program.Use;
-import driftwood.scan.memory.Chapters.Sighted;
+import driftwood.scan.memory.PackedFacts.Sighted;
 import driftwood.scan.memory.Facts.Used;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -39,15 +39,15 @@ public final class Shift {
         Shift shift = new Shift();
         for (FileStamp each : changed) {
             Outline outline = each.fresh().orElseThrow().outline();
-            Chapters was = each.change().orElseThrow().was();
-            Chapters is = each.change().orElseThrow().is();
+            PackedFacts was = each.change().orElseThrow().was();
+            PackedFacts is = each.change().orElseThrow().is();
             TreeMap<Integer, Integer> moved = shift.lines.computeIfAbsent(outline.file(), key -> new TreeMap<>());
             pair(was.declared(), is.declared(), moved);
             shift.compareSightings(was, is, moved);
             if (was.used().isAlike(is.used())) {
                 pair(was.used(), is.used(), moved);
             } else {
-                Optional<Used> used = Chapters.USED.unpack(was.used());
+                Optional<Used> used = PackedFacts.USED.unpack(was.used());
                 if (used.isEmpty()) {
                     return Optional.empty();
                 }
@@ -62,7 +62,7 @@ public final class Shift {
         return Optional.of(shift);
     }
 
-    private void compareSightings(Chapters was, Chapters is, TreeMap<Integer, Integer> moved) {
+    private void compareSightings(PackedFacts was, PackedFacts is, TreeMap<Integer, Integer> moved) {
         Set<String> all = new HashSet<>(was.rest().sighted().keySet());
         all.addAll(is.rest().sighted().keySet());
         for (String seer : all) {

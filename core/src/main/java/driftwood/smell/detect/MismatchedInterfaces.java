@@ -9,7 +9,7 @@ import driftwood.program.TypeOutline;
 import driftwood.tree.TypeKind;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Arm;
-import driftwood.smell.Chain.Deed;
+import driftwood.smell.Chain.ArmCall;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
@@ -54,7 +54,7 @@ public final class MismatchedInterfaces implements Detector {
             """);
 
     /** A choice: each arm's receiver type by what is called on it. */
-    private record Choice(String file, Chain chain, List<Arm> arms, Map<TypeOutline, Deed> calls) {
+    private record Choice(String file, Chain chain, List<Arm> arms, Map<TypeOutline, ArmCall> calls) {
         Set<String> types() {
             Set<String> names = new HashSet<>();
             calls.keySet().forEach(type -> names.add(type.name()));
@@ -91,19 +91,19 @@ public final class MismatchedInterfaces implements Detector {
         chain.otherwise().ifPresent(arms::add);
         boolean nothing = arms.stream().anyMatch(arm -> arm.isOn(Label.Kind.NULL)
                 || arm.labels().stream().anyMatch(label -> label.text().matches(".*(null|None)\\b.*")));
-        Map<TypeOutline, Deed> calls = new LinkedHashMap<>();
+        Map<TypeOutline, ArmCall> calls = new LinkedHashMap<>();
         Set<String> uses = new HashSet<>();
         List<Arm> calling = new ArrayList<>();
         for (Arm arm : nothing ? List.<Arm>of() : arms) {
-            Optional<Deed> deed = arm.deed().filter(each -> each.alone() && each.call().isCall()
+            Optional<ArmCall> armCall = arm.armCall().filter(each -> each.alone() && each.call().isCall()
                     && !each.use().isEmpty() && each.call().start() != Trail.Start.SUPER);
-            Optional<TypeOutline> owner = deed.flatMap(each ->
+            Optional<TypeOutline> owner = armCall.flatMap(each ->
                     program.projectType(each.call().owner(), chain.within())
                             .or(() -> program.onlyAnswering(each.call(), chain.within())));
             if (owner.isPresent() && !owner.get().name().equals(chain.within())
-                    && !routines(deed.get(), chain, program).isEmpty()) {
-                calls.putIfAbsent(owner.get(), deed.get());
-                uses.add(deed.get().use());
+                    && !routines(armCall.get(), chain, program).isEmpty()) {
+                calls.putIfAbsent(owner.get(), armCall.get());
+                uses.add(armCall.get().use());
                 calling.add(arm);
             }
         }
@@ -116,25 +116,25 @@ public final class MismatchedInterfaces implements Detector {
      * A value or what stands in for it is no choice between two who do the same: one of them is asked whether it has it, a
      * number stands for none, one arm takes a default or a constant, or parts are read by name.
      */
-    private static boolean isStandIn(Map<TypeOutline, Deed> calls, Chain chain, boolean direct) {
+    private static boolean isStandIn(Map<TypeOutline, ArmCall> calls, Chain chain, boolean direct) {
         boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE));
         List<String> asked = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.OTHER)
                 .map(Label::text).toList();
         boolean constant = false;
         boolean asksOne = false;
         boolean reads = true;
-        for (Deed deed : calls.values()) {
-            Matcher start = RECEIVER.matcher(deed.text().replaceFirst("^(this|self)\\.", ""));
+        for (ArmCall armCall : calls.values()) {
+            Matcher start = RECEIVER.matcher(armCall.text().replaceFirst("^(this|self)\\.", ""));
             String receiver = start.lookingAt() ? start.group(1) : "";
-            constant |= !receiver.isEmpty() && Character.isUpperCase(receiver.charAt(0)) && !deed.text().startsWith("(");
-            String own = deed.text().matches("(this|self)\\..*") ? "(this|self)\\." : "(?<![.\\w])";
+            constant |= !receiver.isEmpty() && Character.isUpperCase(receiver.charAt(0)) && !armCall.text().startsWith("(");
+            String own = armCall.text().matches("(this|self)\\..*") ? "(this|self)\\." : "(?<![.\\w])";
             asksOne |= !receiver.isEmpty() && asked.stream().anyMatch(text -> Pattern.compile(own + Pattern.quote(receiver) + "\\b").matcher(text).find());
-            reads &= READING.matcher(deed.call().lastName()).matches() && deed.call().arguments() == 0;
+            reads &= READING.matcher(armCall.call().lastName()).matches() && armCall.call().arguments() == 0;
         }
         boolean none = chain.arms().stream().flatMap(arm -> arm.labels().stream()).anyMatch(label -> label.kind() == Label.Kind.INTEGER
                 && label.text().equals("-1"));
         return none || direct && (constant || asksOne && !typed) || reads && !typed || asked.stream().anyMatch(text -> SENTINEL.matcher(text).find())
-                || calls.values().stream().anyMatch(deed -> STAND_IN.matcher(deed.call().lastName()).matches());
+                || calls.values().stream().anyMatch(armCall -> STAND_IN.matcher(armCall.call().lastName()).matches());
     }
 
     private static final Pattern READING = Pattern.compile("(get|is|has|to|as)[A-Z_].*");
@@ -149,14 +149,14 @@ public final class MismatchedInterfaces implements Detector {
     private static Optional<Choice> converting(String file, Chain chain, List<Arm> all, Program program) {
         List<Arm> arms = all.stream().filter(arm -> arm.work() != Chain.Work.THROWS).toList();
         boolean ladder = chain.arms().size() > 1 && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.LIMIT) || arm.isOn(Label.Kind.ASKED));
-        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.deed().isEmpty())) {
+        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.armCall().isEmpty())) {
             return Optional.empty();
         }
         Map<TypeOutline, Integer> called = new LinkedHashMap<>();
         List<Map<TypeOutline, Trail>> byArm = new ArrayList<>();
         for (Arm arm : arms) {
             Map<TypeOutline, Trail> own = new LinkedHashMap<>();
-            for (Trail call : arm.deed().orElseThrow().calls().stream().filter(each -> each.start() != Trail.Start.SUPER
+            for (Trail call : arm.armCall().orElseThrow().calls().stream().filter(each -> each.start() != Trail.Start.SUPER
                     && each.start() != Trail.Start.CREATED).toList()) {
                 program.projectType(call.owner(), chain.within()).filter(type -> !type.name().equals(chain.within())
                         && !program.routinesAt(call, chain.within()).isEmpty()).ifPresent(type -> own.putIfAbsent(type, call));
@@ -164,17 +164,17 @@ public final class MismatchedInterfaces implements Detector {
             own.keySet().forEach(type -> called.merge(type, 1, Integer::sum));
             byArm.add(own);
         }
-        Map<TypeOutline, Deed> calls = new LinkedHashMap<>();
+        Map<TypeOutline, ArmCall> calls = new LinkedHashMap<>();
         for (int i = 0; i < arms.size(); i++) {
             Map<TypeOutline, Trail> own = byArm.get(i);
             own.keySet().removeIf(type -> called.get(type) > 1 || !works(type) || own.get(type).arguments() == 0);
             if (own.size() != 1) {
                 return Optional.empty();
             }
-            Deed deed = arms.get(i).deed().orElseThrow();
-            own.forEach((type, call) -> calls.put(type, new Deed(call, deed.use(), deed.text(), deed.alone(), deed.calls(), deed.names())));
+            ArmCall armCall = arms.get(i).armCall().orElseThrow();
+            own.forEach((type, call) -> calls.put(type, new ArmCall(call, armCall.use(), armCall.text(), armCall.alone(), armCall.calls(), armCall.names())));
         }
-        List<String> texts = calls.values().stream().map(Deed::text).toList();
+        List<String> texts = calls.values().stream().map(ArmCall::text).toList();
         return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) && !isStandIn(calls, chain, false)
                 && !isCapability(texts, chain) ? Optional.of(new Choice(file, chain, arms, calls))
                 : Optional.empty();
@@ -185,25 +185,25 @@ public final class MismatchedInterfaces implements Detector {
         return type.kind() != TypeKind.RECORD && type.kind() != TypeKind.ENUM && !type.isError();
     }
 
-    private static boolean haveOneEnd(List<Arm> arms, Map<TypeOutline, Deed> calls, Chain chain, Program program) {
-        Set<String> shared = new HashSet<>(arms.get(0).deed().orElseThrow().names());
-        arms.forEach(arm -> shared.retainAll(arm.deed().orElseThrow().names()));
+    private static boolean haveOneEnd(List<Arm> arms, Map<TypeOutline, ArmCall> calls, Chain chain, Program program) {
+        Set<String> shared = new HashSet<>(arms.get(0).armCall().orElseThrow().names());
+        arms.forEach(arm -> shared.retainAll(arm.armCall().orElseThrow().names()));
         shared.removeIf(name -> !Character.isLowerCase(name.charAt(0)));
-        String use = arms.get(0).deed().orElseThrow().use();
+        String use = arms.get(0).armCall().orElseThrow().use();
         boolean result = !use.isEmpty();
-        boolean same = arms.stream().allMatch(arm -> arm.deed().orElseThrow().use().equals(use) && (result || arm.deed().orElseThrow().alone()));
+        boolean same = arms.stream().allMatch(arm -> arm.armCall().orElseThrow().use().equals(use) && (result || arm.armCall().orElseThrow().alone()));
         boolean asked = chain.subject().plain() || chain.arms().get(0).labels().stream().anyMatch(label -> shared.stream()
                 .anyMatch(name -> label.text().matches("(?s).*\\b" + Pattern.quote(name) + "\\b.*")));
         Set<Step> shapes = new HashSet<>();
-        calls.values().forEach(deed -> deed.call().last().ifPresent(shapes::add));
+        calls.values().forEach(armCall -> armCall.call().last().ifPresent(shapes::add));
         return same && asked && !shared.isEmpty() && shapes.size() == calls.size() && areStrangers(calls, program);
     }
 
     /** Without a common type that offers the operation, and neither a part of the other. */
-    private static boolean areStrangers(Map<TypeOutline, Deed> calls, Program program) {
+    private static boolean areStrangers(Map<TypeOutline, ArmCall> calls, Program program) {
         Optional<TypeOutline> common = program.commonOf(calls.keySet());
         boolean offered = common.isPresent() && common.get().routines().stream().anyMatch(routine ->
-                calls.values().stream().anyMatch(deed -> deed.call().lastName().equals(routine.name())));
+                calls.values().stream().anyMatch(armCall -> armCall.call().lastName().equals(routine.name())));
         boolean kin = calls.keySet().stream().anyMatch(type -> common.map(type::equals).orElse(false));
         boolean part = calls.keySet().stream().anyMatch(type -> calls.keySet().stream().anyMatch(other ->
                 type != other && gives(type, other, program)));
@@ -217,18 +217,18 @@ public final class MismatchedInterfaces implements Detector {
                 .anyMatch(each -> program.resolve(each, type).filter(other::equals).isPresent());
     }
 
-    private static List<RoutineOutline> routines(Deed deed, Chain chain, Program program) {
-        List<RoutineOutline> found = program.routinesAt(deed.call(), chain.within());
-        return found.isEmpty() ? program.answering(deed.call(), chain.within()) : found;
+    private static List<RoutineOutline> routines(ArmCall armCall, Chain chain, Program program) {
+        List<RoutineOutline> found = program.routinesAt(armCall.call(), chain.within());
+        return found.isEmpty() ? program.answering(armCall.call(), chain.within()) : found;
     }
 
     /** Unrelated, differently called, for the same kind of result. */
-    private static boolean areMismatched(Map<TypeOutline, Deed> calls, Chain chain, Program program) {
+    private static boolean areMismatched(Map<TypeOutline, ArmCall> calls, Chain chain, Program program) {
         Set<Step> shapes = new HashSet<>();
         Set<String> results = new HashSet<>();
-        calls.values().forEach(deed -> {
-            deed.call().last().ifPresent(shapes::add);
-            RoutineOutline routine = routines(deed, chain, program).get(0);
+        calls.values().forEach(armCall -> {
+            armCall.call().last().ifPresent(shapes::add);
+            RoutineOutline routine = routines(armCall, chain, program).get(0);
             results.add(routine.returns().text());
         });
         return areAlternatives(calls, chain) && shapes.size() == calls.size() && results.size() == 1
@@ -238,14 +238,14 @@ public final class MismatchedInterfaces implements Detector {
     private static final Pattern RECEIVER = Pattern.compile("[(\\s]*(?:\\([\\w.<>?, ]+\\)\\s*)?(\\w+)");
 
     /** One stands for the other: neither leads to the other or is handed to it. */
-    private static boolean areAlternatives(Map<TypeOutline, Deed> calls, Chain chain) {
+    private static boolean areAlternatives(Map<TypeOutline, ArmCall> calls, Chain chain) {
         List<String> receivers = new ArrayList<>();
-        for (Deed deed : calls.values()) {
-            String text = deed.text().replaceFirst("^(this|self)\\.", "");
+        for (ArmCall armCall : calls.values()) {
+            String text = armCall.text().replaceFirst("^(this|self)\\.", "");
             Matcher start = RECEIVER.matcher(text);
             receivers.add(start.lookingAt() ? start.group(1) : text);
         }
-        List<String> texts = calls.values().stream().map(Deed::text).toList();
+        List<String> texts = calls.values().stream().map(ArmCall::text).toList();
         boolean typed = chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.TYPE))
                 || texts.stream().allMatch(text -> text.matches("\\(+[\\w.<>]+\\).*"));
         boolean handed = false;
@@ -271,7 +271,7 @@ public final class MismatchedInterfaces implements Detector {
         List<Evidence> evidence = new ArrayList<>();
         List<String> names = new ArrayList<>();
         int at = 0;
-        for (Map.Entry<TypeOutline, Deed> call : one.calls().entrySet()) {
+        for (Map.Entry<TypeOutline, ArmCall> call : one.calls().entrySet()) {
             Arm arm = one.arms().get(at++);
             names.add(call.getKey().simpleName() + "." + call.getValue().call().lastName() + "()");
             evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(), call.getKey().simpleName() + ": "

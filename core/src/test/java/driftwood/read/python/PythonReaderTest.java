@@ -3,6 +3,7 @@ package driftwood.read.python;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.read.AssignedFields.Told;
 import driftwood.program.Outline;
 import driftwood.program.OutlineBuilder;
 import driftwood.program.Program;
@@ -143,7 +144,7 @@ class PythonReaderTest {
         "'Berth';Berth;false", "list[Berth];list<Berth>;false", "dict[str, list[Berth]];dict<str,list<Berth>>;false",
         "Union[Berth, None];Berth;true", "Final[int];int;false", "A | B;'';false"})
     void annotationsAreTypes(String written, String type, boolean nullable) {
-        PythonTypes.Annotated annotated = PythonTypes.of(written);
+        Told annotated = PythonTypes.of(written);
         assertThat(annotated.type().text()).isEqualTo(type == null ? "" : type);
         assertThat(annotated.nullable()).isEqualTo(nullable);
     }

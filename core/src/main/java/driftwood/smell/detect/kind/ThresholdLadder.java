@@ -79,7 +79,7 @@ public final class ThresholdLadder implements Detector {
         chain.otherwise().ifPresent(all::add);
         boolean onlyThese = asking.size() == chain.arms().size();
         long working = all.stream().filter(arm -> acts(arm, chain, program)).count();
-        long different = all.stream().flatMap(arm -> arm.deed().stream()).map(each ->
+        long different = all.stream().flatMap(arm -> arm.armCall().stream()).map(each ->
                 each.text().substring(0, Math.max(0, each.text().indexOf('(')))).distinct().count();
         return onlyThese && different >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))
@@ -97,10 +97,10 @@ public final class ThresholdLadder implements Detector {
 
     /** Work hands the request to somebody in the project; a computation of numbers is a table written out. */
     private static boolean acts(Arm arm, Chain chain, Program program) {
-        return arm.work() == Work.ACTS && arm.deed().filter(deed ->
-                program.routinesAt(deed.call(), chain.within()).stream().anyMatch(each ->
+        return arm.work() == Work.ACTS && arm.armCall().filter(armCall ->
+                program.routinesAt(armCall.call(), chain.within()).stream().anyMatch(each ->
                         !each.isFormula() || !each.owner().equals(chain.within()))
-                        || isHandedOn(deed.call(), chain, program)).isPresent();
+                        || isHandedOn(armCall.call(), chain, program)).isPresent();
     }
 
     /** Where types are not declared: something of the object's own is called with the request, and is no collection. */

@@ -87,7 +87,7 @@ public final class MisplacedBehaviour implements Detector {
                         findings.add(finding(seen.file(), usage, type.get(), envy, program)));
             }
         }
-        Duties duties = new Duties(program);
+        RoutinesByVariant duties = new RoutinesByVariant(program);
         for (TypeOutline type : program.judgedTypes()) {
             if (!program.fileOf(type).test() && !type.anonymous() && !EXCUSED_TYPE.matcher(type.simpleName()).matches()) {
                 duties.of(type).stream().filter(kept -> kept.routines().values().stream().flatMap(List::stream)
@@ -99,7 +99,7 @@ public final class MisplacedBehaviour implements Detector {
     }
 
     /** Form (a): several duties, each written once for each variant. */
-    private static Finding finding(Duties.Kept kept) {
+    private static Finding finding(RoutinesByVariant.Kept kept) {
         List<Evidence> evidence = new ArrayList<>();
         List<String> names = new ArrayList<>();
         String file = kept.keeper().file();

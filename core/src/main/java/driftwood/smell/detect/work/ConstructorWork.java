@@ -51,16 +51,16 @@ public final class ConstructorWork implements Detector {
     }
 
     /**
-     * One deed of a constructor.
+     * One thing that a constructor does.
      *
-     * @param kind    of the deed
+     * @param kind    of it
      * @param type    the constructor's
      * @param routine symbol of the constructor
      * @param what    as written; the resource for RESOURCE; the routine's name for OWN_ROUTINE
      * @param arguments of a call to an own routine
-     * @param line    of the deed
+     * @param line    of it
      */
-    public record Deed(Kind kind, String type, String routine, String what, int arguments, @Line int line) {
+    public record Effect(Kind kind, String type, String routine, String what, int arguments, @Line int line) {
     }
 
     @Override
@@ -75,90 +75,90 @@ public final class ConstructorWork implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        List<Seen<Deed>> sighted = sightings.judged(ConstructorWorkWalk.SEER);
-        Map<String, List<Deed>> byRoutine = new LinkedHashMap<>();
-        for (Seen<Deed> seen : sighted) {
+        List<Seen<Effect>> sighted = sightings.judged(ConstructorWorkWalk.SEER);
+        Map<String, List<Effect>> byRoutine = new LinkedHashMap<>();
+        for (Seen<Effect> seen : sighted) {
             if (isWork(seen.sighting(), program)) {
                 byRoutine.computeIfAbsent(seen.sighting().routine(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }
         helped(program, sightings, byRoutine);
         List<Finding> findings = new ArrayList<>();
-        byRoutine.forEach((symbol, deeds) -> {
-            Optional<TypeOutline> type = program.type(deeds.get(0).type());
+        byRoutine.forEach((symbol, effects) -> {
+            Optional<TypeOutline> type = program.type(effects.get(0).type());
             type.flatMap(found -> found.routine(symbol))
-                    .ifPresent(routine -> findings.add(finding(type.get(), routine, deeds)));
+                    .ifPresent(routine -> findings.add(finding(type.get(), routine, effects)));
         });
         return findings;
     }
 
     /** What constructors reach by the project's own helpers. */
-    private static void helped(Program program, Sightings sightings, Map<String, List<Deed>> byRoutine) {
+    private static void helped(Program program, Sightings sightings, Map<String, List<Effect>> byRoutine) {
         Helpers helpers = new Helpers(program, sightings.of(ReachWalk.SEER));
         for (TypeOutline type : program.judgedTypes()) {
             if (type.anonymous() || program.fileOf(type).test()) {
                 continue;
             }
             for (RoutineOutline constructor : type.constructors()) {
-                List<Deed> known = byRoutine.getOrDefault(constructor.symbol(), List.of());
+                List<Effect> known = byRoutine.getOrDefault(constructor.symbol(), List.of());
                 if (known.stream().noneMatch(each -> each.kind() == Kind.RESOURCE)) {
-                    program.callsBy(constructor).stream().flatMap(call -> helpers.of(call).stream().map(reach -> new Deed(Kind.RESOURCE, type.name(),
+                    program.callsBy(constructor).stream().flatMap(call -> helpers.of(call).stream().map(reach -> new Effect(Kind.RESOURCE, type.name(),
                             constructor.symbol(), reach.resource().title() + ", by " + call.trail().lastName() + "()", 0, call.line()))).findFirst()
-                            .ifPresent(deed -> byRoutine.computeIfAbsent(constructor.symbol(), key -> new ArrayList<>()).add(deed));
+                            .ifPresent(effect -> byRoutine.computeIfAbsent(constructor.symbol(), key -> new ArrayList<>()).add(effect));
                 }
             }
         }
     }
 
-    private static boolean isWork(Deed deed, Program program) {
-        Optional<TypeOutline> type = program.type(deed.type());
+    private static boolean isWork(Effect effect, Program program) {
+        Optional<TypeOutline> type = program.type(effect.type());
         if (type.isEmpty() || type.get().anonymous()) {
             return false;
         }
-        if (deed.kind() == Kind.OWN_IN_LOOP) {
+        if (effect.kind() == Kind.OWN_IN_LOOP) {
             return Stream.concat(Stream.of(type.get()), program.ancestors(type.get()).stream()).flatMap(each -> each.routines().stream())
-                    .anyMatch(each -> each.name().equals(deed.what()) && each.takes(deed.arguments()) && !each.traits().isStatic());
+                    .anyMatch(each -> each.name().equals(effect.what()) && each.takes(effect.arguments()) && !each.traits().isStatic());
         }
-        return deed.kind() != Kind.OWN_ROUTINE || isOverridden(deed, type.get(), program);
+        return effect.kind() != Kind.OWN_ROUTINE || isOverridden(effect, type.get(), program);
     }
 
     /** Only what some subclass in sight does override, or must, is a trap; the rest is a matter of taste. */
-    private static boolean isOverridden(Deed deed, TypeOutline type, Program program) {
-        Optional<RoutineOutline> called = type.routines().stream().filter(each -> each.name().equals(deed.what())
-                && each.takes(deed.arguments()) && !each.isConstructor()).findFirst();
+    private static boolean isOverridden(Effect effect, TypeOutline type, Program program) {
+        Optional<RoutineOutline> called = type.routines().stream().filter(each -> each.name().equals(effect.what())
+                && each.takes(effect.arguments()) && !each.isConstructor()).findFirst();
         if (called.isEmpty() || called.get().traits().isPrivate() || called.get().traits().isStatic()
                 || called.get().traits().isFinal() || type.traits().isFinal()) {
             return false;
         }
         return called.get().traits().isAbstract() || program.descendants(type).stream()
-                .anyMatch(child -> child.routines().stream().anyMatch(each -> each.name().equals(deed.what())
+                .anyMatch(child -> child.routines().stream().anyMatch(each -> each.name().equals(effect.what())
                         && each.parameters().size() == called.get().parameters().size() && !each.traits().isStatic()));
     }
 
-    private static Finding finding(TypeOutline type, RoutineOutline constructor, List<Deed> deeds) {
+    private static Finding finding(TypeOutline type, RoutineOutline constructor, List<Effect> effects) {
         List<Evidence> evidence = new ArrayList<>();
-        deeds.forEach(deed -> evidence.add(new Evidence(constructor.file(), deed.line(), deed.line(), says(deed))));
-        boolean overridable = deeds.stream().anyMatch(each -> each.kind() == Kind.OWN_ROUTINE);
-        boolean escapes = deeds.stream().anyMatch(each -> each.kind() == Kind.HANDS_ITSELF_OUT);
-        boolean outside = deeds.stream().anyMatch(each -> each.kind() == Kind.RESOURCE);
-        Drag drag = Drag.of(1, 1, deeds.size())
+        effects.forEach(effect -> evidence.add(new Evidence(constructor.file(), effect.line(), effect.line(), says(effect))));
+        boolean overridable = effects.stream().anyMatch(each -> each.kind() == Kind.OWN_ROUTINE);
+        boolean escapes = effects.stream().anyMatch(each -> each.kind() == Kind.HANDS_ITSELF_OUT);
+        boolean outside = effects.stream().anyMatch(each -> each.kind() == Kind.RESOURCE);
+        Drag drag = Drag.of(1, 1, effects.size())
                 .risk(overridable, 0.9, "an overriding routine runs before the subclass has its values")
                 .risk(escapes, 0.6, "others see the object before it is whole")
                 .risk(outside, 0.6, "no test can have the object without the outside world").build();
         Gathered detail = new RoutineFacts.Work(constructor.symbol(), type.name());
-        String first = says(deeds.get(0));
+        String first = says(effects.get(0));
         return SMELL.finding(Spot.of(constructor), drag, "the constructor does more than take its values: "
-                + first + (deeds.size() > 1 ? ", and " + (deeds.size() - 1) + " more" : ""), evidence, detail);
+                + first + (effects.size() > 1 ? ", and " + (effects.size() - 1) + " more" : ""), evidence, detail);
     }
 
-    private static String says(Deed deed) {
-        return switch (deed.kind()) {
-            case EFFECT_IN_LOOP -> "acts on others in a loop: " + deed.what();
-            case OWN_IN_LOOP -> "works in a loop: " + deed.what() + "()";
-            case EFFECT_IN_BRANCH -> "acts on others under a condition: " + deed.what();
-            case RESOURCE -> "reaches outside: " + deed.what();
-            case HANDS_ITSELF_OUT -> "hands itself out: " + deed.what();
-            case OWN_ROUTINE -> "calls its own overridable " + deed.what() + "()";
+    private static String says(Effect effect) {
+        return switch (effect.kind()) {
+            case EFFECT_IN_LOOP -> "acts on others in a loop: " + effect.what();
+            case OWN_IN_LOOP -> "works in a loop: " + effect.what() + "()";
+            case EFFECT_IN_BRANCH -> "acts on others under a condition: " + effect.what();
+            case RESOURCE -> "reaches outside: " + effect.what();
+            case HANDS_ITSELF_OUT -> "hands itself out: " + effect.what();
+            case OWN_ROUTINE -> "calls its own overridable " + effect.what() + "()";
         };
     }
 }

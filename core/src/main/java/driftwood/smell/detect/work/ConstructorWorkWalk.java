@@ -4,7 +4,7 @@ import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
-import driftwood.smell.detect.work.ConstructorWork.Deed;
+import driftwood.smell.detect.work.ConstructorWork.Effect;
 import driftwood.smell.detect.work.ConstructorWork.Kind;
 import driftwood.smell.see.reach.Resource;
 import driftwood.smell.see.reach.Resources;
@@ -17,10 +17,10 @@ import java.util.regex.Pattern;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Deed> SEER = new Seer<>("constructor-work", 6, Deed.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 6, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
-        return walk.deeds;
+        return walk.effects;
     });
 
     private static final Pattern HARMLESS = Pattern.compile("(?i)(check|require|assert|ensure|validate|verify|log|debug|"
@@ -34,7 +34,7 @@ final class ConstructorWorkWalk extends Walk {
     private static final Pattern GATHERS = Pattern.compile("_?(add|put|append|push|extend|update|appendlist|offer|insert)|_?(check|require|validate|assert|verify|ensure)"
             + "([A-Z_].*|\\w*)?");
     private static final Pattern READS = Pattern.compile("next|read.*|advance|poll|take|fetch.*|receive");
-    private final List<Deed> deeds = new ArrayList<>();
+    private final List<Effect> effects = new ArrayList<>();
     private final Set<String> parameters = new HashSet<>();
     private final Set<String> threads = new HashSet<>();
     private boolean inside;
@@ -90,8 +90,8 @@ final class ConstructorWorkWalk extends Walk {
         return null;
     }
 
-    private void deed(Kind kind, String what, int arguments, Node at) {
-        deeds.add(new Deed(kind, type(), member(), what, arguments, file.line(at)));
+    private void effect(Kind kind, String what, int arguments, Node at) {
+        effects.add(new Effect(kind, type(), member(), what, arguments, file.line(at)));
     }
 
     @Override
@@ -99,16 +99,16 @@ final class ConstructorWorkWalk extends Walk {
         if (inside && !loops().isEmpty() && evaluate.expression() instanceof Call own && !own.arguments().isEmpty()
                 && own.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true)) {
             if (!GATHERS.matcher(own.name()).matches()) {
-                deed(Kind.OWN_IN_LOOP, own.name(), own.arguments().size(), own);
+                effect(Kind.OWN_IN_LOOP, own.name(), own.arguments().size(), own);
             }
         }
         if (inside && evaluate.expression() instanceof Call call
                 && (CHANGES.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())
                 && call.receiver().map(this::isOther).orElse(false)) {
             if (!loops().isEmpty()) {
-                deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call);
+                effect(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call);
             } else if (branches > 0) {
-                deed(Kind.EFFECT_IN_BRANCH, file.brief(call), 0, call);
+                effect(Kind.EFFECT_IN_BRANCH, file.brief(call), 0, call);
             }
         }
         return super.visitEvaluate(evaluate);
@@ -120,7 +120,7 @@ final class ConstructorWorkWalk extends Walk {
         if (inside && loop.kind() != LoopKind.EACH) {
             loop.header().stream().flatMap(each -> Search.all(each, Call.class).stream()).filter(call -> READS.matcher(call.name()).matches()
                     && call.receiver().map(this::isOther).orElse(false)).findFirst().ifPresent(call ->
-                    deed(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call));
+                    effect(Kind.EFFECT_IN_LOOP, file.brief(call), 0, call));
         }
         return super.visitLoop(loop);
     }
@@ -143,23 +143,23 @@ final class ConstructorWorkWalk extends Walk {
         if (inside) {
             Resources.ofCall(call, file).ifPresent(what -> {
                 if (what.kind().isOutside()) {
-                    deed(Kind.RESOURCE, what.title(), 0, call);
+                    effect(Kind.RESOURCE, what.title(), 0, call);
                 }
             });
             if (call.name().equals("start") && call.arguments().isEmpty()
                     && call.receiver().map(this::isThread).orElse(false)) {
-                deed(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
+                effect(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
             }
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                     && name.isSelf());
             boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each) || isPart(each)).orElse(false);
             if (self && outside && call.name().matches("(?i)(add|register|subscribe|attach|listen|connect|on).*")) {
-                deed(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
+                effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
             }
             Trail trail = trail(call);
             boolean delegates = call.name().equals("this") || call.name().equals("super");
             if (trail.start() == Trail.Start.THIS && trail.steps().size() == 1 && !delegates) {
-                deed(Kind.OWN_ROUTINE, call.name(), call.arguments().size(), call);
+                effect(Kind.OWN_ROUTINE, call.name(), call.arguments().size(), call);
             }
         }
         return super.visitCall(call);
@@ -199,7 +199,7 @@ final class ConstructorWorkWalk extends Walk {
         if (inside) {
             Resources.ofCreation(creation, file).ifPresent(what -> {
                 if (what.kind().isOutside()) {
-                    deed(Kind.RESOURCE, what.title(), 0, creation);
+                    effect(Kind.RESOURCE, what.title(), 0, creation);
                 }
             });
         }

@@ -32,14 +32,14 @@ public final class ChainWalk extends Walk {
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
     private final Bodies bodies;
-    private final Deeds deeds;
+    private final ArmCalls armCalls;
     private final Set<Node> taken = Collections.newSetFromMap(new IdentityHashMap<>());
 
     ChainWalk(FileTree file) {
         super(file);
         this.labels = new Labels(this::trail, file.source().text(), Language.nothingIn(file.file().path()));
         this.bodies = new Bodies(file.source().text());
-        this.deeds = new Deeds(file, this::trail);
+        this.armCalls = new ArmCalls(file, this::trail);
     }
 
     List<Chain> chains() {
@@ -155,8 +155,8 @@ public final class ChainWalk extends Walk {
 
     /** One condition, and on either side one call of a different routine for the same end. */
     private boolean callsDiffer(Draft only, List<Node> otherwise) {
-        Optional<Chain.Deed> here = deeds.of(List.of(only.condition()), only.body());
-        Optional<Chain.Deed> there = here.flatMap(deed -> deeds.of(List.of(only.condition()), otherwise));
+        Optional<Chain.ArmCall> here = armCalls.of(List.of(only.condition()), only.body());
+        Optional<Chain.ArmCall> there = here.flatMap(armCall -> armCalls.of(List.of(only.condition()), otherwise));
         if (there.isEmpty() || !here.get().alone() || !there.get().alone() || !here.get().use().equals(there.get().use())) {
             return false;
         }
@@ -192,7 +192,7 @@ public final class ChainWalk extends Walk {
         List<Node> statements = Bodies.statements(body);
         String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
         return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
-                bodies.work(body), does, bodies.product(body), Bodies.casts(body), deeds.of(asked, body), Stores.of(statements, file));
+                bodies.work(body), does, bodies.product(body), Bodies.casts(body), armCalls.of(asked, body), Stores.of(statements, file));
     }
 
     private static String withoutEnd(String statement) {

@@ -12,14 +12,14 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The facts of a file in the form in which they are remembered: each chapter for itself, so that who needs one need not
+ * The facts of a file in the form in which they are remembered: each part for itself, so that who needs one need not
  * unpack the others.
  *
  * @param declared types and their members, for the linked program
  * @param used     calls and creations
  * @param rest     what is told of the file, and what was seen in it
  */
-public record Chapters(Packed declared, Packed used, Rest rest) {
+public record PackedFacts(Packed declared, Packed used, Rest rest) {
     static final Packing<Outline> OUTLINE = Packing.of(Outline.class);
     static final Packing<Used> USED = Packing.of(Used.class);
     static final Packing<Rest> REST = Packing.of(Rest.class);
@@ -63,7 +63,7 @@ public record Chapters(Packed declared, Packed used, Rest rest) {
     }
 
     /** The number of a file's lines is left out: it matters to no judge. */
-    public static Chapters of(Facts.Fresh facts) {
+    public static PackedFacts of(Facts.Fresh facts) {
         Outline outline = facts.outline();
         Map<String, Sighted> sighted = new LinkedHashMap<>();
         facts.all().forEach((seer, seen) -> {
@@ -71,7 +71,7 @@ public record Chapters(Packed declared, Packed used, Rest rest) {
                 sighted.put(seer, Sighted.of(facts.types().get(seer), seen));
             }
         });
-        return new Chapters(OUTLINE.pack(outline.ofLines(0).using(List.of(), List.of())),
+        return new PackedFacts(OUTLINE.pack(outline.ofLines(0).using(List.of(), List.of())),
                 USED.pack(new Used(outline.creations(), outline.calls())), new Rest(facts.remarks(), sighted));
     }
 
@@ -87,11 +87,11 @@ public record Chapters(Packed declared, Packed used, Rest rest) {
     }
 
     /** What is remembered of a file; empty where it is not, or only in part. */
-    public static Optional<Chapters> recall(Memory memory, String path, String digest) {
+    public static Optional<PackedFacts> recall(Memory memory, String path, String digest) {
         Optional<Packed> declared = memory.recall(Kind.DECLARED, path, digest).flatMap(Packed::of);
         Optional<Packed> used = memory.recall(Kind.USED, path, digest).flatMap(Packed::of);
         Optional<Rest> rest = memory.recall(Kind.SIGHTED, path, digest).flatMap(REST::unpack);
         return declared.isEmpty() || used.isEmpty() ? Optional.empty()
-                : rest.map(each -> new Chapters(declared.get(), used.get(), each));
+                : rest.map(each -> new PackedFacts(declared.get(), used.get(), each));
     }
 }

@@ -2,7 +2,7 @@ package driftwood.smell.see.chain;
 
 import driftwood.program.Trail;
 import driftwood.read.FileTree;
-import driftwood.smell.Chain.Deed;
+import driftwood.smell.Chain.ArmCall;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -14,7 +14,7 @@ import java.util.Set;
 import java.util.function.Function;
 
 /** Finds the one call that the body of an arm comes down to. */
-final class Deeds {
+final class ArmCalls {
     /** An arm of more statements does more than one thing. */
     private static final int SHORT = 4;
     private static final int MOST = 8;
@@ -23,22 +23,22 @@ final class Deeds {
     private final Function<Node, Trail> trails;
 
     /** @param trails the way to a value, as seen before the arm */
-    Deeds(FileTree file, Function<Node, Trail> trails) {
+    ArmCalls(FileTree file, Function<Node, Trail> trails) {
         this.file = file;
         this.trails = trails;
     }
 
     /** @param asked the condition or labels of the arm, which may bind names @param body of the arm */
-    Optional<Deed> of(List<Node> asked, List<Node> body) {
+    Optional<ArmCall> of(List<Node> asked, List<Node> body) {
         List<Node> statements = Bodies.statements(body);
         if (statements.isEmpty()) {
             return Optional.empty();
         }
         Map<String, TypeRef> held = held(asked, body);
         boolean alone = statements.size() == 1;
-        return last(statements.get(statements.size() - 1), held).map(deed -> {
-            boolean small = statements.size() <= SHORT && (alone || !deed.use().isEmpty());
-            return new Deed(deed.call(), deed.use(), deed.text(), alone, small ? calls(body, held) : List.of(), small ? names(body) : List.of());
+        return last(statements.get(statements.size() - 1), held).map(armCall -> {
+            boolean small = statements.size() <= SHORT && (alone || !armCall.use().isEmpty());
+            return new ArmCall(armCall.call(), armCall.use(), armCall.text(), alone, small ? calls(body, held) : List.of(), small ? names(body) : List.of());
         });
     }
 
@@ -67,28 +67,28 @@ final class Deeds {
                 .orElseGet(() -> trails.apply(call));
     }
 
-    private Optional<Deed> last(Node statement, Map<String, TypeRef> held) {
+    private Optional<ArmCall> last(Node statement, Map<String, TypeRef> held) {
         // driftwood: leave type-switch because three shapes are asked for, and any other statement is none of them
         if (statement instanceof Return back) {
-            return back.value().flatMap(value -> deed(value, "return", held));
+            return back.value().flatMap(value -> armCall(value, "return", held));
         }
         if (statement instanceof Jump jump) {
-            return jump.value().flatMap(value -> deed(value, "return", held));
+            return jump.value().flatMap(value -> armCall(value, "return", held));
         }
         if (statement instanceof Evaluate evaluate) {
             return evaluate.expression() instanceof Assignment assignment && assignment.operator().equals("=")
-                    ? deed(assignment.value(), "= " + assignment.target().text(file.source().text()), held)
-                    : deed(evaluate.expression(), "", held);
+                    ? armCall(assignment.value(), "= " + assignment.target().text(file.source().text()), held)
+                    : armCall(evaluate.expression(), "", held);
         }
-        return statement instanceof Local ? Optional.empty() : deed(statement, "return", held);
+        return statement instanceof Local ? Optional.empty() : armCall(statement, "return", held);
     }
 
-    private Optional<Deed> deed(Node value, String use, Map<String, TypeRef> held) {
+    private Optional<ArmCall> armCall(Node value, String use, Map<String, TypeRef> held) {
         Node bare = value instanceof Cast cast ? cast.value() : value;
         if (!(bare instanceof Call call)) {
-            return use.isEmpty() ? Optional.empty() : Optional.of(new Deed(Trail.UNKNOWN, use, file.brief(bare), true, List.of(), List.of()));
+            return use.isEmpty() ? Optional.empty() : Optional.of(new ArmCall(Trail.UNKNOWN, use, file.brief(bare), true, List.of(), List.of()));
         }
-        return Optional.of(new Deed(trail(call, held), use, file.brief(call), true, List.of(), List.of()));
+        return Optional.of(new ArmCall(trail(call, held), use, file.brief(call), true, List.of(), List.of()));
     }
 
     /** Names that the arm itself gives to the subject: bindings of patterns, locals that hold a cast. */

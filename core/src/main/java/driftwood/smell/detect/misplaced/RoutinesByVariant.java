@@ -19,11 +19,11 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /**
- * Duties that a type keeps apart by the name of the variant they are for: {@code duesForTug}, {@code duesForYacht},
+ * RoutinesByVariant that a type keeps apart by the name of the variant they are for: {@code duesForTug}, {@code duesForYacht},
  * {@code berthForTug}, {@code berthForYacht}. Two duties at least, each for the same two variants at least, with bodies
  * that do something.
  */
-final class Duties {
+final class RoutinesByVariant {
     private static final int LEAST = 2;
     /** Questions and accessors are no duties. */
     private static final Set<String> ASKED = Set.of("get", "set", "is", "has", "can", "with", "test");
@@ -43,7 +43,7 @@ final class Duties {
     record Kept(TypeOutline keeper, TypeOutline family, List<String> variants, Map<String, List<RoutineOutline>> routines) {
     }
 
-    Duties(Program program) {
+    RoutinesByVariant(Program program) {
         this.program = program;
         for (TypeOutline type : program.types()) {
             for (String constant : type.constants()) {
