@@ -151,7 +151,7 @@ public final class Project {
         places.addAll(scope.places());
         Scan.Result result;
         try (Progress progress = console.progress("reading", "files")) {
-            result = new Scan(new Scan.Options(smells, tests, threads(), progress::at, settings, memory, Patterns.all(), Defect.keeper()))
+            result = new Scan(new Scan.Options(smells, tests, threads(), progress::at, settings, memory, Patterns::all, Defect.keeper()))
                     .run(root, places);
             if (linked) {
                 result.program();

@@ -2,12 +2,9 @@ package driftwood.pattern;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Pattern.Answering;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
+import driftwood.words.Table;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +12,7 @@ import java.util.Optional;
 
 /** Reads the patterns from {@code patterns.yaml}, where all their words stand, and joins them with their code. */
 final class PatternWords {
-    private static final String FILE = "patterns.yaml";
+    private static final String FILE = "patterns";
 
     private PatternWords() {
     }
@@ -47,17 +44,13 @@ final class PatternWords {
      * @throws IllegalStateException where a piece of code has no words
      */
     static List<Pattern> read(List<Computed> code) {
-        try (InputStream from = PatternWords.class.getResourceAsStream(FILE)) {
-            Map<String, Block> blocks = new YAMLMapper().readValue(from, new TypeReference<LinkedHashMap<String, Block>>() { });
-            for (Computed each : code) {
-                if (!blocks.containsKey(each.key())) {
-                    throw new IllegalStateException(FILE + " has no words for " + each.key());
-                }
+        Map<String, Block> blocks = Table.beside(PatternWords.class, FILE, new TypeReference<LinkedHashMap<String, Block>>() { });
+        for (Computed each : code) {
+            if (!blocks.containsKey(each.key())) {
+                throw new IllegalStateException(FILE + ".yaml has no words for " + each.key());
             }
-            return blocks.entrySet().stream().map(each -> each.getValue().pattern(each.getKey(), code.stream()
-                    .filter(one -> one.key().equals(each.getKey())).findFirst())).toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException("cannot read " + FILE, e);
         }
+        return blocks.entrySet().stream().map(each -> each.getValue().pattern(each.getKey(), code.stream()
+                .filter(one -> one.key().equals(each.getKey())).findFirst())).toList();
     }
 }

@@ -13,7 +13,7 @@ import java.util.List;
  * @param parameters simple names of a routine's parameter types, or the names of undeclared ones
  */
 public record Symbol(String type, String member, boolean isRoutine, List<String> parameters) {
-    private static final char BEFORE_MEMBER = '#';
+    static final char BEFORE_MEMBER = '#';
 
     /** @param text as a finding or a recording names it */
     public static Symbol of(String text) {

@@ -97,7 +97,13 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
 
     /** Its own routine of that symbol. */
     public Optional<RoutineOutline> routine(String symbol) {
-        return routines.stream().filter(each -> each.symbol().equals(symbol)).findFirst();
+        int name = symbol.indexOf(Symbol.BEFORE_MEMBER) + 1;
+        for (RoutineOutline each : routines) {
+            if (symbol.startsWith(each.name(), name) && symbol.equals(each.symbol())) {
+                return Optional.of(each);
+            }
+        }
+        return Optional.empty();
     }
 
     public List<RoutineOutline> constructors() {

@@ -122,7 +122,7 @@ final class Judging {
         Set<Integer> asked = new TreeSet<>();
         Program telling = program.telling(question -> asked.add(question.hashCode()));
         List<Finding> findings = detector.judge(telling, sightings);
-        List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, Patterns.fits(options.patterns(), each, telling))).toList();
+        List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, Patterns.fits(options.patterns().get(), each, telling))).toList();
         return new Ruling(detector.smell().key(), verdicts, asked.stream().mapToInt(Integer::intValue).toArray());
     }
 

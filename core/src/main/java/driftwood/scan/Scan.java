@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.FutureTask;
 import java.util.function.IntConsumer;
+import java.util.function.Supplier;
 
 /**
  * A scan: reads and sees all files in parallel, then links and judges; what an earlier scan came to is recalled where
@@ -41,15 +42,15 @@ public final class Scan {
      * @param progress told the number of files seen so far, from any thread
      * @param settings what the project decided for itself
      * @param memory   what earlier scans saw
-     * @param patterns those that may answer a finding
+     * @param patterns gives those that may answer a finding; asked only where something is judged
      * @param mishaps  keeps the details of failures of our own
      */
     public record Options(List<String> smells, boolean tests, int threads, IntConsumer progress, Settings settings,
-            Memory memory, List<Pattern> patterns, Mishaps mishaps) {
+            Memory memory, Supplier<List<Pattern>> patterns, Mishaps mishaps) {
         /** Everything, with all cores, silently. */
         public static final Options DEFAULT =
                 new Options(List.of(), false, Runtime.getRuntime().availableProcessors(), count -> { }, Settings.DEFAULT,
-                        Memory.NONE, List.of(), Mishaps.NONE);
+                        Memory.NONE, List::of, Mishaps.NONE);
 
         /** The same, looking for these smells only. @param keys none for all */
         public Options only(String... keys) {
@@ -83,7 +84,7 @@ public final class Scan {
 
         /** The same, answered by these patterns. */
         public Options answeredBy(List<Pattern> answering) {
-            return new Options(smells, tests, threads, progress, settings, memory, answering, mishaps);
+            return new Options(smells, tests, threads, progress, settings, memory, () -> answering, mishaps);
         }
 
         /** The same, keeping the details of failures. */

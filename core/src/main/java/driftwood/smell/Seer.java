@@ -16,6 +16,17 @@ import java.util.function.Function;
  */
 public record Seer<S>(String key, int version, Class<S> sighting, Function<FileTree, List<S>> sight) {
 
+    /** By its key: it is looked up for each file. */
+    @Override
+    public int hashCode() {
+        return key.hashCode();
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Seer<?> seer && seer.key.equals(key);
+    }
+
     /** The sightings of one file in source order; never null. */
     public List<S> see(FileTree file) {
         return sight.apply(file);

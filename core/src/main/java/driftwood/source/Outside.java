@@ -1,10 +1,8 @@
 package driftwood.source;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import driftwood.words.Table;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,13 +30,9 @@ public record Outside(Set<String> inSight, List<String> platform, Map<String, St
 
     /** Reads the table that lies beside a class. */
     public static Outside beside(Class<?> language) {
-        try (InputStream from = language.getResourceAsStream("outside.yaml")) {
-            Written written = new YAMLMapper().readValue(from, Written.class);
-            return new Outside(written.inSight(), written.platform(), byName(written.creations()), byName(written.calls()),
-                    written.clockWhenEmpty(), written.held());
-        } catch (IOException e) {
-            throw new UncheckedIOException("cannot read outside.yaml of " + language.getSimpleName(), e);
-        }
+        Written written = Table.beside(language, "outside", new TypeReference<>() { });
+        return new Outside(written.inSight(), written.platform(), byName(written.creations()), byName(written.calls()),
+                written.clockWhenEmpty(), written.held());
     }
 
     private static Map<String, String> byName(Map<String, List<String>> byKind) {

@@ -13,7 +13,8 @@ record TestImports(List<String> packages) {
     static final TestImports NONE = new TestImports(List.of());
 
     private static final Pattern IMPORT = Pattern.compile("(package|import)(?: +static)? +([\\w.]+)");
-    private static final Pattern TYPE = Pattern.compile("(public|abstract|final|class|interface|enum|record|@interface)\\b");
+    /** What a declaration of a type begins with: below it nothing is imported. */
+    private static final List<String> TYPE = List.of("public ", "abstract ", "final ", "class ", "interface ", "enum ", "record ", "@interface ");
     private static final String MAIN = "src/main/";
 
     /** Whether they are imported, in code that does not lie where a build keeps what it ships. */
@@ -22,12 +23,11 @@ record TestImports(List<String> packages) {
             return false;
         }
         Matcher line = IMPORT.matcher(text);
-        Matcher type = TYPE.matcher(text);
         String own = "";
         int at = 0;
         do {
-            line.region(at, text.length());
-            if (line.lookingAt()) {
+            boolean says = text.startsWith("import", at) || text.startsWith("package", at);
+            if (says && line.region(at, text.length()).lookingAt()) {
                 String name = line.group(2);
                 String mine = own;
                 own = line.group(1).equals("package") ? name + "." : own;
@@ -36,7 +36,16 @@ record TestImports(List<String> packages) {
                 }
             }
             at = text.indexOf('\n', at) + 1;
-        } while (at > 0 && at < text.length() && !type.region(at, text.length()).lookingAt());
+        } while (at > 0 && at < text.length() && !begins(text, at));
+        return false;
+    }
+
+    private static boolean begins(String text, int at) {
+        for (String each : TYPE) {
+            if (text.startsWith(each, at)) {
+                return true;
+            }
+        }
         return false;
     }
 }

@@ -36,6 +36,17 @@ final class Starts {
 
     /** Offset of the first character; 0 where the compiler does not know. */
     int of(Tree tree) {
+        if (known.isEmpty()) {
+            Tree bottom = tree;
+            int steps = 0;
+            for (Tree left = first(bottom); left != null && steps <= SHORT; left = first(bottom)) {
+                bottom = left;
+                steps++;
+            }
+            if (steps <= SHORT) {
+                return Math.max(0, (int) positions.getStartPosition(file, bottom));
+            }
+        }
         List<Tree> way = new ArrayList<>(SHORT);
         Tree at = tree;
         Integer start = known.get(at);

@@ -58,8 +58,19 @@ final class RoutinesByVariant {
 
     /** A name in words: {@code duesForTug}, {@code dues_for_tug} and {@code DUES_FOR_TUG} are the same three. */
     static List<String> words(String name) {
-        String apart = name.replaceAll("([a-z0-9])([A-Z])", "$1_$2");
-        return List.of(apart.replaceAll("^_+|_+$", "").toLowerCase(Locale.ROOT).split("_+"));
+        List<String> words = new ArrayList<>(4);
+        int start = 0;
+        for (int i = 0; i <= name.length(); i++) {
+            boolean gap = i == name.length() || name.charAt(i) == '_';
+            boolean next = !gap && i > start && Character.isUpperCase(name.charAt(i)) && !Character.isUpperCase(name.charAt(i - 1));
+            if (gap || next) {
+                if (i > start) {
+                    words.add(name.substring(start, i).toLowerCase(Locale.ROOT));
+                }
+                start = gap ? i + 1 : i;
+            }
+        }
+        return words.isEmpty() ? List.of("") : words;
     }
 
     /** What a type keeps for the variants of each family; most often nothing. */
