@@ -37,7 +37,7 @@ public final class Measure {
     private static final int CHANGES = 6;
     /** As in the launcher. */
     private static final List<String> FLAGS = List.of("-XX:+UseParallelGC", "-XX:TieredStopAtLevel=1",
-            "-XX:MaxNewSize=600m", "-Xms900m");
+            "-XX:MaxNewSize=600m", "-XX:MetaspaceSize=96m", "-Xms900m");
 
     public static void main(String[] arguments) throws Exception {
         Path home = Path.of(arguments[0]);
@@ -51,26 +51,33 @@ public final class Measure {
         String classPath = System.getProperty("java.class.path");
         double a = parse(List.of("-XX:+UseParallelGC"), classPath, home, folder);
         double tuned = parse(FLAGS, classPath, home, folder);
+        say("files                %d, threads %d", files.size(), THREADS);
+        say("a  bare parse        %.2f s (in a JVM as it comes; with the launcher's flags %.2f s)", a, tuned);
         String scan = home.resolve("driftwood").toString();
         forget(folder);
         double b = seconds(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xlog:gc:file=" + log), scan, "scan", folder.toString(),
                 "--format", "json");
+        say("b  cold scan         %.2f s   b/a %.2f (against the parse with the launcher's flags %.2f)", b, b / a, b / tuned);
         double c = seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json");
-        Map<String, Double> d = changes(files, () -> seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json"));
+        say("c  warm scan         %.2f s   c/b %.2f", c, c / b);
+        changes(files, () -> seconds(Map.of(), scan, "scan", folder.toString(), "--format", "json")).forEach((what, seconds) ->
+                say("d  one file changed  %.2f s   d/b %.2f (%s)", seconds, seconds / b, what));
         forget(folder);
-        int tight = exit(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xmx400m"), scan, "scan", folder.toString(), "--format", "json");
+        double[] tight = {0, 0};
+        tight[1] = timed(() -> tight[0] = exit(Map.of("DRIFTWOOD_JAVA_OPTIONS", "-Xmx400m"), scan, "scan", folder.toString(), "--format", "json"));
+        say("e  peak heap         %d MB   with -Xmx400m exit %.0f after %.1f s", peak(log), tight[0], tight[1]);
         double version = median(scan, "--version");
         Path empty = Files.writeString(Files.createTempDirectory("empty").resolve("Empty.java"),
                 "public class Empty { public static void main(String[] a) { } }");
         exit(Map.of(), "javac", empty.toString());
         double start = median("java", "-cp", empty.getParent().toString(), "Empty");
-        say("files                %d, threads %d", files.size(), THREADS);
-        say("a  bare parse        %.2f s (in a JVM as it comes; with the launcher's flags %.2f s)", a, tuned);
-        say("b  cold scan         %.2f s   b/a %.2f (against the parse with the launcher's flags %.2f)", b, b / a, b / tuned);
-        say("c  warm scan         %.2f s   c/b %.2f", c, c / b);
-        d.forEach((what, seconds) -> say("d  one file changed  %.2f s   d/b %.2f (%s)", seconds, seconds / b, what));
-        say("e  peak heap         %d MB   with -Xmx400m exit %d", peak(log), tight);
         say("f  start-up          %.3f s, empty program %.3f s   ratio %.2f", version, start, version / start);
+    }
+
+    private static double timed(Callable<?> work) throws Exception {
+        long begin = System.nanoTime();
+        work.call();
+        return (System.nanoTime() - begin) / 1e9;
     }
 
     /** Parses in a process of its own; the seconds it takes to compile and launch the measurement are taken off. */
@@ -121,19 +128,19 @@ public final class Measure {
         COMMENT("a comment at its end") {
             @Override
             String made(String text, Language language) {
-                return text + (language == Language.JAVA ? "// changed\n" : "# changed\n");
+                return text + (isJava(language) ? "// changed\n" : "# changed\n");
             }
         },
         MOVED("a line before all others") {
             @Override
             String made(String text, Language language) {
-                return (language == Language.JAVA ? "// changed\n" : "# changed\n") + text;
+                return (isJava(language) ? "// changed\n" : "# changed\n") + text;
             }
         },
         STATEMENT("a statement more in a routine") {
             @Override
             String made(String text, Language language) {
-                String more = language == Language.JAVA ? "System.out.println(\"changed\");" : "print(\"changed\")";
+                String more = isJava(language) ? "System.out.println(\"changed\");" : "print(\"changed\")";
                 return text.replaceFirst("(?<=[;}:])\\R([ \t]+)return ", "\n$1" + more + "\n$1return ");
             }
         },
@@ -141,7 +148,7 @@ public final class Measure {
             @Override
             String made(String text, Language language) {
                 int end = text.lastIndexOf('}');
-                return language == Language.PYTHON ? text + "\n\ndef changed():\n    pass\n"
+                return !isJava(language) ? text + "\n\ndef changed():\n    pass\n"
                         : end < 0 ? text : text.substring(0, end) + "    void changed() { }\n" + text.substring(end);
             }
         };
@@ -153,6 +160,10 @@ public final class Measure {
         }
 
         abstract String made(String text, Language language);
+    }
+
+    private static boolean isJava(Language language) {
+        return language.key().equals("java");
     }
 
     private static void say(String form, Object... values) {
@@ -222,7 +233,7 @@ public final class Measure {
             for (SourceFile file : files.subList(i, Math.min(files.size(), i + 48))) {
                 try {
                     String text = SourceText.read(file).text();
-                    if (file.language() == Language.JAVA) {
+                    if (isJava(file.language())) {
                         java.add(source(text, java.size()));
                     } else {
                         new Parser(new io.github.treesitter.ktreesitter.Language(Pointer.get())).parse(text, null);

@@ -46,12 +46,11 @@ final class Output {
     }
 
     void text(String text) {
-        Integer known = texts.get(text);
+        Integer known = texts.putIfAbsent(text, texts.size());
         if (known != null) {
             number(known + 1);
             return;
         }
-        texts.put(text, texts.size());
         number(0);
         boolean narrow = isNarrow(text);
         byte[] written = narrow ? text.getBytes(StandardCharsets.ISO_8859_1) : wide(text);

@@ -4,6 +4,7 @@ import driftwood.pack.Line;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeRef;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
@@ -81,8 +82,11 @@ public record RoutineOutline(String file, String owner, String name, RoutineKind
     }
 
     static String symbol(String owner, String name, List<ParameterOutline> parameters) {
-        return Symbol.routine(owner, name, parameters.stream().map(each -> each.type().isPresent()
-                ? each.type().simpleName() + (each.type().isArray() ? "[]" : "") : each.name()).toList());
+        List<String> types = new ArrayList<>(parameters.size());
+        for (ParameterOutline each : parameters) {
+            types.add(!each.type().isPresent() ? each.name() : each.type().isArray() ? each.type().simpleName() + "[]" : each.type().simpleName());
+        }
+        return Symbol.routine(owner, name, types);
     }
 
     /** Whether a call with so many arguments can mean this routine. */

@@ -109,7 +109,7 @@ public record Trail(Start start, String head, List<Step> steps) {
 
     /** Whether the last step is a call. */
     public boolean isCall() {
-        return last().filter(Step.Invoke.class::isInstance).isPresent();
+        return !steps.isEmpty() && steps.get(steps.size() - 1) instanceof Step.Invoke;
     }
 
     /** The last step; empty where there are none. */
@@ -119,12 +119,12 @@ public record Trail(Start start, String head, List<Step> steps) {
 
     /** The name in the last step, or the head where there are no steps. */
     public String lastName() {
-        return last().map(Step::name).orElse(head);
+        return steps.isEmpty() ? head : steps.get(steps.size() - 1).name();
     }
 
     /** With how many arguments the call that it ends in is made; -1 where it ends in none. */
     public int arguments() {
-        return last().map(each -> each instanceof Step.Invoke call ? call.arguments() : -1).orElse(-1);
+        return !steps.isEmpty() && steps.get(steps.size() - 1) instanceof Step.Invoke call ? call.arguments() : -1;
     }
 
     /** The trail without its last step. */

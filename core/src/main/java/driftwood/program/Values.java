@@ -97,6 +97,9 @@ final class Values {
         Trail owner = call.owner().unheld();
         String name = call.lastName();
         int arguments = call.arguments();
+        if (!program.hasRoutine(name)) {
+            return List.of();
+        }
         boolean implied = program.fileOf(scope).language().hasImpliedSelf();
         // driftwood: leave type-switch because where a call starts only decides in which scope its name is looked up
         if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty() && implied) {
@@ -104,9 +107,6 @@ final class Values {
         }
         if (owner.start() == Trail.Start.MODULE) {
             return around(outermost(scope), name, arguments);
-        }
-        if (!program.hasRoutine(name)) {
-            return List.of();
         }
         Place place = walk(call.owner(), scope);
         Optional<TypeOutline> type = place.named().or(() -> project(place.value()));

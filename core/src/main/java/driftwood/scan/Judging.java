@@ -19,11 +19,11 @@ import driftwood.source.Unread;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Queue;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.stream.Collectors;
 
@@ -119,11 +119,11 @@ final class Judging {
     }
 
     private Ruling said(Detector detector, Program program, Sightings sightings) {
-        Set<Integer> asked = new TreeSet<>();
+        Set<Integer> asked = new HashSet<>();
         Program telling = program.telling(question -> asked.add(question.hashCode()));
         List<Finding> findings = detector.judge(telling, sightings);
         List<Verdict> verdicts = findings.stream().map(each -> new Verdict(each, Patterns.fits(options.patterns().get(), each, telling))).toList();
-        return new Ruling(detector.smell().key(), verdicts, asked.stream().mapToInt(Integer::intValue).toArray());
+        return new Ruling(detector.smell().key(), verdicts, asked.stream().mapToInt(Integer::intValue).sorted().toArray());
     }
 
     /** What some seers saw, in the order of files: detectors that share a seer share it. */

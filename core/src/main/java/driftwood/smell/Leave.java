@@ -20,14 +20,15 @@ import java.util.regex.Pattern;
  * @param reason why; empty where it is missing, which makes the comment void
  */
 public record Leave(String file, @Line int line, int below, List<String> smells, String reason) {
-    private static final Pattern MARKED = Pattern.compile("(?i)driftwood:");
+    private static final String MARK = "driftwood:";
+    private static final Pattern MARKED = Pattern.compile("(?i)" + MARK);
     private static final Pattern FORM = Pattern.compile("(?i)(?://|#|/\\*+|(?<!\\S)\\*+)\\s*driftwood:\\s*(.*?)\\s*(?:\\*/)?\\s*$");
     private static final Pattern LEAVE = Pattern.compile("(?i)leave\\s+([\\w-]+(?:\\s*,\\s*[\\w-]+)*)\\b(?:\\s+because\\b\\s*(.*)|.*)");
     private static final Pattern COMMENT = Pattern.compile("\\s*(//.*|#.*|/\\*.*|\\*.*|@\\w.*)?");
 
     /** All such comments of a file, and those that only begin like one. */
     public static List<Leave> in(SourceText source) {
-        if (!source.text().contains("riftwood:") && !source.text().contains("RIFTWOOD:")) {
+        if (!isMarked(source.text())) {
             return List.of();
         }
         List<Leave> leaves = new ArrayList<>();
@@ -44,6 +45,16 @@ public record Leave(String file, @Line int line, int below, List<String> smells,
             }
         }
         return leaves;
+    }
+
+    /** A quick look at all of a text: colons are rarer than letters. */
+    private static boolean isMarked(String text) {
+        for (int at = text.indexOf(':'); at >= 0; at = text.indexOf(':', at + 1)) {
+            if (text.regionMatches(true, at + 1 - MARK.length(), MARK, 0, MARK.length())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static Leave of(String said, String file, int line, int below) {

@@ -97,7 +97,7 @@ public final class TypeSwitch implements Detector {
         List<Judged> judged = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (!isExcused(chain)) {
+            if (chain.working() >= 2 && !isExcused(chain)) {
                 Variants.of(chain, program).filter(variants -> isWorth(chain, variants)).ifPresent(variants -> {
                     Judged each = new Judged(seen.file(), chain, variants);
                     judged.add(each);
@@ -178,9 +178,8 @@ public final class TypeSwitch implements Detector {
     }
 
     private static int shared(Judged one, Judged other) {
-        Set<String> names = new HashSet<>(one.variants().names());
-        names.retainAll(other.variants().names());
-        return names.size();
+        List<String> names = other.variants().names();
+        return (int) one.variants().names().stream().distinct().filter(names::contains).count();
     }
 
     private static Finding finding(Judged one, List<Judged> siblings, Program program) {

@@ -89,8 +89,8 @@ public final class MisplacedBehaviour implements Detector {
         }
         RoutinesByVariant duties = new RoutinesByVariant(program);
         for (TypeOutline type : program.judgedTypes()) {
-            if (!program.fileOf(type).test() && !type.anonymous() && !EXCUSED_TYPE.matcher(type.simpleName()).matches()) {
-                duties.of(type).stream().filter(kept -> kept.routines().values().stream().flatMap(List::stream)
+            if (!program.fileOf(type).test() && !type.anonymous()) {
+                duties.of(type).stream().filter(kept -> !EXCUSED_TYPE.matcher(type.simpleName()).matches()).filter(kept -> kept.routines().values().stream().flatMap(List::stream)
                         .noneMatch(each -> EXCUSED_ROUTINE.matcher(each.name()).matches())).forEach(kept ->
                         findings.add(finding(kept)));
             }

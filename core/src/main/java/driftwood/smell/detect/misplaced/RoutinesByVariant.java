@@ -31,6 +31,8 @@ final class RoutinesByVariant {
     private final Program program;
     /** Words of a variant's name, to the families it belongs to: the enum or the parent type. */
     private final Map<List<String>, Set<TypeOutline>> families = new HashMap<>();
+    /** The most words that a variant's name has. */
+    private final int longest;
 
     /**
      * What a type keeps.
@@ -54,6 +56,7 @@ final class RoutinesByVariant {
                         families.computeIfAbsent(words(type.simpleName()), key -> new LinkedHashSet<>()).add(parent));
             }
         }
+        longest = families.keySet().stream().mapToInt(List::size).max().orElse(0);
     }
 
     /** A name in words: {@code duesForTug}, {@code dues_for_tug} and {@code DUES_FOR_TUG} are the same three. */
@@ -116,9 +119,10 @@ final class RoutinesByVariant {
         List<String> words = words(routine.name());
         for (int from = 0; from < words.size(); from++) {
             for (int to = from + 1; to <= words.size(); to++) {
-                List<String> duty = new ArrayList<>(words.subList(0, from));
-                duty.addAll(words.subList(to, words.size()));
-                for (TypeOutline family : families.getOrDefault(words.subList(from, to), Set.of())) {
+                Set<TypeOutline> meant = to - from > longest ? Set.of() : families.getOrDefault(words.subList(from, to), Set.of());
+                List<String> duty = meant.isEmpty() ? List.of() : Stream.concat(words.subList(0, from).stream(),
+                        words.subList(to, words.size()).stream()).toList();
+                for (TypeOutline family : meant) {
                     boolean stranger = !family.equals(type) && !program.ancestors(type).contains(family)
                             && !type.name().startsWith(family.name() + ".");
                     if (stranger && !duty.isEmpty()) {

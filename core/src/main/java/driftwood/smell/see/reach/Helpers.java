@@ -4,6 +4,7 @@ import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
+import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Seen;
 import java.util.HashMap;
@@ -49,11 +50,16 @@ public final class Helpers {
 
     /** What a call reaches by a helper of another type; empty where it calls none, or none that reaches outside. */
     public Optional<Reach> of(CallFact call) {
-        if (!names.contains(call.trail().lastName())) {
+        if (!names.contains(call.trail().lastName()) || !mayBeOfAType(call.trail())) {
             return Optional.empty();
         }
         return program.routinesAt(call.trail(), call.within()).stream().filter(each -> each.traits().isStatic()
                 && !each.owner().equals(call.within())).findFirst().flatMap(each -> reach(each, DEEP, new HashSet<>()));
+    }
+
+    /** Whether it can be a call without an instance: a bare one, or one on the name of a type. */
+    private static boolean mayBeOfAType(Trail call) {
+        return call.start() == Trail.Start.NAME || call.start() == Trail.Start.MODULE || call.start() == Trail.Start.THIS && call.steps().size() == 1;
     }
 
     /** What any routine of a type reaches by helpers. */
