@@ -19,6 +19,7 @@ import driftwood.smell.see.shape.Shape;
 import driftwood.smell.see.shape.ShapeWalk;
 import driftwood.source.Language;
 import driftwood.source.Language.Contract;
+import driftwood.tree.Import;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -101,6 +102,12 @@ public final class NearTwinClasses implements Detector {
         return names.toString();
     }
 
+    /** The parents of a type, imported names in full: classes of one name may be of two libraries. */
+    private static List<String> parents(TypeOutline type, Program program) {
+        return type.supertypes().stream().map(each -> program.fileOf(type).imports().stream().filter(one -> !one.onDemand()
+                && one.alias().equals(each.simpleName())).map(Import::name).findFirst().orElse(each.text())).toList();
+    }
+
     private static boolean isKin(TypeOutline one, TypeOutline other, Program program) {
         return program.ancestors(one).contains(other) || program.ancestors(other).contains(one);
     }
@@ -158,12 +165,14 @@ public final class NearTwinClasses implements Detector {
         String but = !differing.isEmpty() ? "but for " + Listing.of(named(differing, own).stream().map(NearTwinClasses::readable).toList())
                 : !literals.isEmpty() ? "but for literals in " + Listing.of(literals.stream()
                 .map(NearTwinClasses::readable).toList()) : "word for word";
-        boolean apart = twins.stream().map(TypeOutline::supertypes).distinct().count() > 1 && twins.stream().allMatch(each ->
+        boolean apart = twins.stream().map(each -> parents(each, program)).distinct().count() > 1 && twins.stream().allMatch(each ->
                 !each.supertypes().isEmpty() && program.hasForeignParent(each) && each.kind() == TypeKind.CLASS);
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
                 .risk(twins.stream().allMatch(each -> each.kind() == TypeKind.ENUM), -0.8, "enums cannot share a parent")
-                .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent").build();
+                .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
+                .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
+                .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
         List<String> names = names(twins);
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "

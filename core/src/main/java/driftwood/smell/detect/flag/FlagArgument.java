@@ -58,8 +58,9 @@ public final class FlagArgument implements Detector {
      * @param at      its position, from 0
      * @param whenOn  the first thing it does for true
      * @param whenOff the first thing it does for false
+     * @param alike   whether it does the same for both, but for literals
      */
-    public record Split(String routine, String flag, int at, String whenOn, String whenOff) {
+    public record Split(String routine, String flag, int at, String whenOn, String whenOff, boolean alike) {
     }
 
     @Override
@@ -141,7 +142,8 @@ public final class FlagArgument implements Detector {
         Set<String> files = new HashSet<>(Set.of(type.file()));
         literals.forEach(each -> files.add(each.file()));
         int reach = 1 + Math.min(5, literals.size());
-        Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2).build();
+        Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2)
+                .risk(split.alike(), -1.5, "both ways do the same, but for literals").build();
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));

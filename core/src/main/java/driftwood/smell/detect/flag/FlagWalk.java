@@ -13,13 +13,14 @@ import java.util.regex.Pattern;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 4, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 5, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
     });
 
     private static final Pattern SETTER = Pattern.compile("(set|with|enable|disable)([A-Z_].*)?");
+    private static final Pattern LITERAL = Pattern.compile("\"(\\\\.|[^\"\\\\])*\"|'(\\\\.|[^'\\\\])*'|\\b\\d[\\w.]*");
     private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify).*");
     /** What a class of checks calls them. */
     private static final Pattern CHECKED = Pattern.compile("(?i).*(not_?null|null_?not|not_?empty|not_?blank|positive|negative|in_?range|permitted|is_?true|"
@@ -99,7 +100,8 @@ final class FlagWalk extends Walk {
         if (behaves(then) && behaves(otherwise)) {
             String first = file.brief(then.get(0));
             String second = file.brief(otherwise.get(0));
-            splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first));
+            splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first,
+                    outline(then).equals(outline(otherwise))));
         }
     }
 
@@ -111,9 +113,17 @@ final class FlagWalk extends Walk {
                     && Search.any(choice.otherwise(), Call.class::isInstance)) {
                 Node whenOn = on ? choice.then() : choice.otherwise();
                 Node whenOff = on ? choice.otherwise() : choice.then();
-                splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff)));
+                splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff),
+                        outline(List.of(whenOn)).equals(outline(List.of(whenOff)))));
             }
         });
+    }
+
+    /** The text of some code without its literals and white space. */
+    private String outline(List<Node> code) {
+        StringBuilder text = new StringBuilder();
+        code.forEach(each -> text.append(each.text(file.source().text())).append(';'));
+        return LITERAL.matcher(text).replaceAll("0").replaceAll("\\s+", "").replaceAll(";+", ";");
     }
 
     private String member(Routine routine) {

@@ -144,7 +144,8 @@ public final class HalfBuiltObject implements Detector {
             evidence.add(each.evidence());
         });
         Drag drag = Drag.of(1 + sites.size(), files.size(), reason.size())
-                .risk(true, 0.3, "a forgotten setter shows only at run time").build();
+                .risk(true, 0.3, "a forgotten setter shows only at run time")
+                .risk(sites.size() == 1 && reason.values().stream().noneMatch(each -> each.kind() == Kind.DEMANDED), -0.8, "it is filled in one place only").build();
         Gathered detail = new TypeFacts.Unfinished(type.name(), List.copyOf(setters), sites);
         FieldUse first = reason.values().iterator().next();
         return SMELL.finding(Spot.of(type), drag, "unusable until " + Listing.of(List.copyOf(setters))

@@ -89,7 +89,7 @@ public final class ConditionalInstantiation implements Detector {
             if (told.contains(first)) {
                 continue;
             }
-            List<Deciding> same = all.stream().filter(other -> sameDecision(first, other)).toList();
+            List<Deciding> same = all.stream().filter(other -> other == first || sameDecision(first, other) && !isOverride(first, other, program)).toList();
             if (same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
                 continue;
             }
@@ -106,6 +106,15 @@ public final class ConditionalInstantiation implements Detector {
         boolean gives = chain.arms().stream().flatMap(arm -> arm.product().stream()).allMatch(product -> product.use().equals("return"));
         return gives && MAKING.matcher(chain.routineName()).matches() && one.common().isPresent()
                 && program.type(chain.within()).flatMap(type -> type.routine(chain.routine())).filter(each -> !each.isConstructor()).isPresent();
+    }
+
+    /** One operation, carried out by several types of a family: each decides for itself. */
+    private static boolean isOverride(Deciding one, Deciding other, Program program) {
+        return !one.chain().within().equals(other.chain().within()) && root(one, program).isPresent() && root(one, program).equals(root(other, program));
+    }
+
+    private static Optional<String> root(Deciding one, Program program) {
+        return program.type(one.chain().within()).flatMap(type -> type.routine(one.chain().routine())).map(each -> program.rootOf(each).symbol());
     }
 
     private static boolean sameDecision(Deciding one, Deciding other) {

@@ -107,7 +107,7 @@ public final class TypeSwitch implements Detector {
         }
         List<Finding> findings = new ArrayList<>();
         for (Judged each : judged) {
-            findings.add(finding(each, siblings(each, groups), program));
+            findings.add(finding(each, siblings(each, groups, program), program));
         }
         return findings;
     }
@@ -167,14 +167,23 @@ public final class TypeSwitch implements Detector {
         return working >= 2 && !onlyCreates;
     }
 
-    private static List<Judged> siblings(Judged one, Map<String, List<Judged>> groups) {
+    private static List<Judged> siblings(Judged one, Map<String, List<Judged>> groups, Program program) {
         List<Judged> others = new ArrayList<>(groups.get(one.variants().group(one.chain())));
         others.remove(one);
         boolean types = one.variants().kind() == Variants.Kind.TYPES;
         if (one.variants().isLoose() || types && others.size() > CLOSE) {
             others.removeIf(other -> shared(one, other) < 2);
         }
+        if (one.variants().kind() == Variants.Kind.STRINGS && !others.isEmpty()) {
+            Optional<String> root = root(one, program);
+            others.removeIf(other -> !other.chain().within().equals(one.chain().within()) && root.isPresent() && root.equals(root(other, program)));
+        }
         return others;
+    }
+
+    /** The first declaration of the routine around: what overrides it in several types reads names of its own in each. */
+    private static Optional<String> root(Judged one, Program program) {
+        return program.type(one.chain().within()).flatMap(type -> type.routine(one.chain().routine())).map(each -> program.rootOf(each).symbol());
     }
 
     private static int shared(Judged one, Judged other) {
@@ -191,14 +200,14 @@ public final class TypeSwitch implements Detector {
         Set<String> files = new HashSet<>(Set.of(one.file()));
         siblings.forEach(sibling -> files.add(sibling.file()));
         boolean downcasts = chain.arms().stream().anyMatch(arm -> !arm.casts().isEmpty());
-        Drag drag = Drag.of(1 + siblings.size(), files.size(), chain.arms().size())
+        boolean reads = onlyReads(chain);
+        Drag drag = Drag.of(reads ? 1 : 1 + siblings.size(), reads ? 1 : files.size(), chain.arms().size())
                 .risk(chain.otherwise().isEmpty() && !guarded, 0.5,
                         "no default: a forgotten variant silently gets nothing")
                 .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
                 .risk(downcasts, 0.2, "branches cast " + chain.subject().text() + " to its subtype")
                 .risk(guarded, -0.8, "the compiler guards it: a new variant does not compile until it has an arm")
-                
-                .risk(onlyReads(chain), -1.2, "its arms only keep values: names are read, no behaviour is chosen")
+                .risk(reads, -1.2, "its arms only keep values: names are read, no behaviour is chosen")
                 .build();
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
                 variants.kind() == Variants.Kind.TYPES, siblings.stream().map(Judged::place).toList());
@@ -207,9 +216,13 @@ public final class TypeSwitch implements Detector {
                 evidence(one, siblings, missing), detail);
     }
 
+    /** An option may be kept as it is written and as what it means. */
+    private static final int KEPT = 2;
+
     /** Arms that only keep a value under a name read options or attributes into locals. */
     private static boolean onlyReads(Chain chain) {
-        long keeping = chain.arms().stream().filter(arm -> arm.stored().size() == 1 && arm.line() + 2 >= arm.endLine()).count();
+        long keeping = chain.arms().stream().filter(arm -> !arm.stored().isEmpty() && arm.stored().size() <= KEPT
+                && arm.line() + 1 + KEPT >= arm.endLine()).count();
         return keeping * 4 >= chain.arms().size() * 3L && chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.STRING));
     }
 

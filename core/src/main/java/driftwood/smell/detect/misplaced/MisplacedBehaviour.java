@@ -76,6 +76,7 @@ public final class MisplacedBehaviour implements Detector {
     public List<Finding> judge(Program program, Sightings sightings) {
         List<Seen<Usage>> sighted = sightings.judged(UsageWalk.SEER);
         List<Finding> findings = new ArrayList<>();
+        Map<Seen<Usage>, Envy> envious = new LinkedHashMap<>();
         for (Seen<Usage> seen : sighted) {
             Usage usage = seen.sighting();
             Optional<TypeOutline> type = program.type(usage.type());
@@ -83,10 +84,11 @@ public final class MisplacedBehaviour implements Detector {
                     && !EXCUSED_TYPE.matcher(type.get().simpleName()).matches()
                     && !EXCUSED_ROUTINE.matcher(usage.name()).matches()
                     && !CONVERSION.matcher(usage.name()).matches()) {
-                envied(usage, type.get(), program).ifPresent(envy ->
-                        findings.add(finding(seen.file(), usage, type.get(), envy, program)));
+                envied(usage, type.get(), program).ifPresent(envy -> envious.put(seen, envy));
             }
         }
+        envious.forEach((seen, envy) -> findings.add(finding(seen.file(), seen.sighting(), envy, (int) envious.entrySet().stream()
+                .filter(other -> other.getKey().file().equals(seen.file()) && other.getValue().type().equals(envy.type())).count())));
         RoutinesByVariant duties = new RoutinesByVariant(program);
         for (TypeOutline type : program.judgedTypes()) {
             if (!program.fileOf(type).test() && !type.anonymous()) {
@@ -184,7 +186,8 @@ public final class MisplacedBehaviour implements Detector {
         return parts >= LEAST && parts * 2 > envy.members().size();
     }
 
-    private static Finding finding(String file, Usage usage, TypeOutline type, Envy envy, Program program) {
+    /** @param together routines of the file that do the same with the same type */
+    private static Finding finding(String file, Usage usage, Envy envy, int together) {
         List<String> members = envy.members().stream().map(each -> each.name() + (each instanceof Step.Invoke ? "()" : "")).toList();
         List<Evidence> evidence = List.of(
                 new Evidence(file, usage.line(), usage.endLine(), "uses of " + envy.type().simpleName() + ": "
@@ -192,7 +195,7 @@ public final class MisplacedBehaviour implements Detector {
                 new Evidence(file, usage.line(), usage.line(), usage.own().isEmpty() ? "uses nothing of its own object"
                         : "uses of its own object only " + Listing.of(List.copyOf(usage.own()))),
                 new Evidence(envy.type().file(), envy.type().line(), envy.type().line(), "the parts are here"));
-        Drag drag = Drag.of(2, file.equals(envy.type().file()) ? 1 : 2, members.size()).build();
+        Drag drag = Drag.of(together, file.equals(envy.type().file()) ? 1 : 2, members.size()).build();
         Gathered detail = new RoutineFacts.Envy(usage.routine(), envy.type().name(), envy.members().stream().map(Step::name).toList(),
                 List.of(new Place(envy.type().file(), envy.type().line(), envy.type().line(), envy.type().name(), "the parts are here")));
         return SMELL.finding(new Spot(file, usage.line(), usage.endLine(), usage.routine()), drag, usage.name()

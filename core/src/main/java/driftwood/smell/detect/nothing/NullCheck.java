@@ -84,7 +84,7 @@ public final class NullCheck implements Detector {
         List<Finding> findings = new ArrayList<>();
         guards.forEach((symbol, places) -> {
             if (!walked.contains(symbol) && places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
-                findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places)));
+                findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places), program));
             }
         });
         findings.addAll(new NullFields(program, own).findings(SMELL));
@@ -116,17 +116,17 @@ public final class NullCheck implements Detector {
     /** Where so many more callers do not check than do, what is given is nothing in some override or case that they never meet. */
     private static final int SELDOM = 4;
 
-    private static Finding ofRoutine(Sources.Source source, List<Guard> guards, List<Place> careless) {
+    private static Finding ofRoutine(Sources.Source source, List<Guard> guards, List<Place> careless, Program program) {
         RoutineOutline routine = source.routine();
         Set<String> files = new LinkedHashSet<>(Set.of(source.file()));
         guards.forEach(each -> files.add(each.place().file()));
         boolean hardly = careless.size() > SELDOM * guards.size();
-        Drag drag = Drag.of(guards.size() + Math.min(guards.size(), careless.size()), files.size(), source.yields().size())
+        Drag.Builder weighed = Drag.of(guards.size() + Math.min(guards.size(), careless.size()), files.size(), source.yields().size())
                 .risk(hardly, -0.8, "most callers go without a check: it gives " + Language.nothingIn(source.file()) + " to few of them")
                 .risk(!careless.isEmpty() && !hardly, 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
-                .risk(guards.size() == 1, -0.5, "only one place guards it")
-                .build();
+                .risk(guards.size() == 1, -0.5, "only one place guards it");
+        program.type(routine.owner()).ifPresent(owner -> Missing.weighed(weighed, routine.returns(), owner, guards.size(), careless.isEmpty(), program));
         List<Evidence> evidence = new ArrayList<>(source.yields());
         guards.forEach(each -> evidence.add(each.place().evidence()));
         careless.forEach(place -> evidence.add(place.evidence()));
@@ -136,6 +136,6 @@ public final class NullCheck implements Detector {
         Detail detail = new Detail.Nothing(source.symbol(), routine.returns().text(), source.gives(), guards,
                 careless);
         Spot spot = new Spot(source.file(), routine.line(), routine.endLine(), source.symbol());
-        return SMELL.finding(spot, drag, message, evidence, detail);
+        return SMELL.finding(spot, weighed.build(), message, evidence, detail);
     }
 }

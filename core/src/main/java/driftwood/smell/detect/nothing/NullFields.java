@@ -170,11 +170,11 @@ final class NullFields {
         return Optional.empty();
     }
 
-    private static Finding finding(Smell smell, Fields.Found found, List<Guard> guards, Evidence reason) {
+    private Finding finding(Smell smell, Fields.Found found, List<Guard> guards, Evidence reason) {
         FieldOutline field = found.field().orElseThrow();
         Set<String> files = new LinkedHashSet<>(Set.of(found.owner().file()));
         guards.forEach(each -> files.add(each.place().file()));
-        Drag drag = Drag.of(guards.size(), files.size(), 1).build();
+        Drag drag = Missing.weighed(Drag.of(guards.size(), files.size(), 1), field.type(), found.owner(), guards.size(), true, program).build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));
         guards.forEach(each -> evidence.add(each.place().evidence()));
         String message = "field " + field.name() + " is " + Language.nothingIn(found.owner().file())
