@@ -78,6 +78,11 @@ public record Chain(String within, String routine, @Line int line, @Line int end
             return labels.stream().anyMatch(label -> label.kind() == kind);
         }
 
+        /** How many lines it takes, with its condition. */
+        public int lines() {
+            return endLine - line + 1;
+        }
+
         /** The labels as a reader would name them. */
         public String title() {
             return String.join(", ", labels.stream().map(Label::text).toList());

@@ -34,10 +34,11 @@ final class PythonTypes {
         String head = text.substring(0, open);
         String simple = head.substring(head.lastIndexOf('.') + 1);
         List<String> arguments = split(text.substring(open + 1, text.length() - 1), ',');
+        // driftwood: leave type-switch because the names are those of the language: nobody teaches an annotation to read itself
         return switch (simple) {
             case "Optional" -> new Told(of(arguments.get(0), depth + 1).type(), true);
             case "Union" -> union(arguments, depth);
-            case "Told", "Final", "ClassVar", "Required", "NotRequired" -> of(arguments.get(0), depth + 1);
+            case "Annotated", "Final", "ClassVar", "Required", "NotRequired" -> of(arguments.get(0), depth + 1);
             case "Callable", "Literal", "Type", "type" -> new Told(new TypeRef(simple), false);
             default -> new Told(new TypeRef(head + "<" + String.join(",", arguments.stream()
                     .map(each -> of(each, depth + 1).type()).map(each -> each.isPresent() ? each.text() : "object").toList()) + ">"), false);

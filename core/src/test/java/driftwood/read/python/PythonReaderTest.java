@@ -141,7 +141,7 @@ class PythonReaderTest {
 
     @ParameterizedTest(name = "{0} is {1}, nullable {2}")
     @CsvSource(delimiter = ';', value = {"Berth;Berth;false", "Optional[Berth];Berth;true", "Berth | None;Berth;true",
-        "'Berth';Berth;false", "list[Berth];list<Berth>;false", "dict[str, list[Berth]];dict<str,list<Berth>>;false",
+        "'Berth';Berth;false", "Annotated[Berth, 4];Berth;false", "list[Berth];list<Berth>;false", "dict[str, list[Berth]];dict<str,list<Berth>>;false",
         "Union[Berth, None];Berth;true", "Final[int];int;false", "A | B;'';false"})
     void annotationsAreTypes(String written, String type, boolean nullable) {
         Told annotated = PythonTypes.of(written);

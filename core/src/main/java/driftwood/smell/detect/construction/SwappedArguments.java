@@ -155,7 +155,7 @@ public final class SwappedArguments implements Detector {
             }
             List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
             return among(meant.isEmpty() ? program.answering(call.trail(), call.within()) : meant, call.arguments(), outline,
-                    call.routine(), call.line(), program);
+                    call.routine(), call.line());
         }
 
         private Optional<Finding> ofCreation(Outline outline, CreationFact creation) {
@@ -167,15 +167,14 @@ public final class SwappedArguments implements Detector {
             List<RoutineOutline> constructors = program.type(creation.within())
                     .flatMap(scope -> program.resolve(type, scope)).map(TypeOutline::constructors).orElse(List.of()).stream()
                     .filter(each -> each.takes(creation.arguments().size())).toList();
-            return among(constructors, creation.arguments(), outline, creation.routine(), creation.line(),
-                    program);
+            return among(constructors, creation.arguments(), outline, creation.routine(), creation.line());
         }
 
     }
 
     /** Overloads of the same length must all read as swapped: one of them may be the right one. */
     private static Optional<Finding> among(List<RoutineOutline> meant, List<Argument> arguments, Outline outline,
-            String caller, int line, Program program) {
+            String caller, int line) {
         if (meant.isEmpty() || !meant.stream().allMatch(each -> isSwapped(arguments, each))) {
             return Optional.empty();
         }

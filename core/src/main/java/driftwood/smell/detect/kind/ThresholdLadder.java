@@ -42,6 +42,9 @@ public final class ThresholdLadder implements Detector {
             else                   { roads.anchor(vessel); }
             """);
 
+    /** What takes more lines than this, on a high ladder of numbers, is work; one formula is a table written out. */
+    private static final int SEVERAL = 2;
+    private static final int RUNGS = 4;
     private static final Pattern SIGN = Pattern.compile("(<=|>=|<|>)");
     private static final Pattern NUMBER = Pattern.compile("-?\\d[\\d_]*(\\.\\d+)?");
     /** How many bits a number takes decides how it is written. */
@@ -77,10 +80,12 @@ public final class ThresholdLadder implements Detector {
         List<Arm> asking = asking(chain);
         List<Arm> all = new ArrayList<>(asking);
         chain.otherwise().ifPresent(all::add);
-        boolean onlyThese = asking.size() == chain.arms().size();
-        long working = all.stream().filter(arm -> acts(arm, chain, program)).count();
-        long different = all.stream().flatMap(arm -> arm.armCall().stream()).map(each ->
-                each.text().substring(0, Math.max(0, each.text().indexOf('(')))).distinct().count();
+        long exact = chain.arms().stream().filter(arm -> arm.isOn(Label.Kind.INTEGER)).count();
+        boolean onlyThese = asking.size() + exact == chain.arms().size() && exact < asking.size();
+        boolean high = asking.size() >= RUNGS && asking.stream().noneMatch(arm -> arm.title().contains("'"));
+        long working = all.stream().filter(arm -> acts(arm, chain, program) || high && arm.work() == Work.ACTS && arm.lines() > SEVERAL).count();
+        long different = all.stream().map(arm -> arm.armCall().map(each -> each.text().substring(0, Math.max(0, each.text().indexOf('('))))
+                .orElse(arm.work() == Work.ACTS ? arm.does() : "")).filter(each -> !each.isEmpty()).distinct().count();
         return onlyThese && different >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))
                 && !asksOnlySign(asking) && asking.stream().noneMatch(arm -> WIDTH.matcher(arm.title()).find());
@@ -95,7 +100,7 @@ public final class ThresholdLadder implements Detector {
                 && chain.arms().stream().map(Arm::title).distinct().count() == chain.arms().size();
     }
 
-    /** Work hands the request to somebody in the project; a computation of numbers is a table written out. */
+    /** Work hands the request to somebody in the project. */
     private static boolean acts(Arm arm, Chain chain, Program program) {
         return arm.work() == Work.ACTS && arm.armCall().filter(armCall ->
                 program.routinesAt(armCall.call(), chain.within()).stream().anyMatch(each ->

@@ -174,7 +174,7 @@ final class NullFields {
         FieldOutline field = found.field().orElseThrow();
         Set<String> files = new LinkedHashSet<>(Set.of(found.owner().file()));
         guards.forEach(each -> files.add(each.place().file()));
-        Drag drag = Missing.weighed(Drag.of(guards.size(), files.size(), 1), field.type(), found.owner(), guards.size(), true, program).build();
+        Drag drag = Missing.of(field.type(), found.owner(), program).weighed(Drag.of(guards.size(), files.size(), 1), guards.size(), true).build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));
         guards.forEach(each -> evidence.add(each.place().evidence()));
         String message = "field " + field.name() + " is " + Language.nothingIn(found.owner().file())
