@@ -137,7 +137,7 @@ public final class HardCodedInstantiation implements Detector {
         Optional<TypeOutline> made = program.resolve(new TypeRef(instantiation.created()), client.get())
                 .filter(type -> reaches.containsKey(type.name()) && type.behaves()
                         && !top(type, program).equals(top(client.get(), program)));
-        if (made.isEmpty() || roots.isRoot(client.get(), program) || !works(client.get())
+        if (made.isEmpty() || roots.isRoot(client.get(), instantiation.routine(), program) || !works(client.get())
                 || canBeGiven(client.get(), made.get(), program)
                 || instantiation.how() == How.FIELD && !uses(client.get(), instantiation.name(), program)) {
             return;

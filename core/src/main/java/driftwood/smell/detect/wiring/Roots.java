@@ -8,9 +8,8 @@ import java.util.regex.Pattern;
 
 /** Composition roots: the places whose work it is to put the program together. */
 final class Roots {
-    private static final Pattern BY_NAME = Pattern.compile(".*(Factory|Factories|Builder|Main|App|Application|Config|"
-            + "Configuration|Configurer|Module|Bootstrap|Bootstrapper|Wiring|Assembler|Assembly|Launcher|Provider|Creator|"
-            + "Registry|Registrar|Demo|Example|Installer|Plugin|Activator|Starter|Runner|Command|Catalogue|Catalog|Context)s?");
+    private static final Pattern BY_NAME = Pattern.compile(".*(Factory|Factories|Builder|Main|Application|Config|Configuration|"
+            + "Configurer|Module|Bootstrap|Bootstrapper|Wiring|Assembler|Assembly|Launcher|Provider|Creator)s?");
 
     private final List<Pattern> named;
 
@@ -19,14 +18,20 @@ final class Roots {
                 Pattern.compile(each.replace(".", "\\.").replace("*", ".*"))).toList();
     }
 
-    /** Whether a type, or a type around it, is a composition root: by its name, the project's own word, or a main routine. */
-    boolean isRoot(TypeOutline type, Program program) {
+    /**
+     * Whether what a type, or a type around it, creates is put together there: by its name, the project's own word, or
+     * in the main routine's class outside of what its instances do.
+     *
+     * @param creator symbol of the routine or field that creates
+     */
+    boolean isRoot(TypeOutline type, String creator, Program program) {
+        boolean works = type.routine(creator).filter(each -> !each.traits().isStatic() && !each.isConstructor()).isPresent();
         for (TypeOutline each = type; each != null; each = program.type(each.outer()).orElse(null)) {
             String simple = each.simpleName();
             String qualified = each.name();
             if (BY_NAME.matcher(simple).matches() || named.stream().anyMatch(name -> name.matcher(simple).matches()
                     || name.matcher(qualified).matches())
-                    || each.routines().stream().anyMatch(routine -> routine.name().equals("main")
+                    || !works && each.routines().stream().anyMatch(routine -> routine.name().equals("main")
                     && routine.traits().isStatic()) || each.traits().annotations().stream()
                     .anyMatch(name -> name.endsWith("Configuration") || name.endsWith("Module"))) {
                 return true;

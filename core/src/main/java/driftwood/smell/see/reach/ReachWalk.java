@@ -1,5 +1,6 @@
 package driftwood.smell.see.reach;
 
+import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
@@ -12,7 +13,7 @@ import java.util.Set;
 /** Sees where code reaches outside of itself. */
 public final class ReachWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Reach> SEER = new Seer<>("reach", 4, Reach.class, file -> {
+    public static final Seer<Reach> SEER = new Seer<>("reach", 5, Reach.class, file -> {
         ReachWalk walk = new ReachWalk(file);
         walk.scan(file.unit());
         return walk.reaches;
@@ -69,7 +70,7 @@ public final class ReachWalk extends Walk {
 
     @Override
     public Void visitCall(Call call) {
-        Resources.ofCall(call, file).ifPresent(each -> reach(each, call, call.arguments()));
+        Resources.ofCall(call, call.receiver().map(this::trail).orElse(Trail.UNKNOWN), file).ifPresent(each -> reach(each, call, call.arguments()));
         return super.visitCall(call);
     }
 

@@ -1,6 +1,8 @@
 package driftwood.smell.see.reach;
 
+import driftwood.program.Trail;
 import driftwood.read.FileTree;
+import driftwood.tree.TypeRef;
 import driftwood.smell.see.reach.Resource.Kind;
 import driftwood.source.Outside;
 import driftwood.tree.Call;
@@ -48,11 +50,22 @@ public final class Resources {
     /** What a call reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCall(Call call, FileTree file) {
         String name = call.receiver().map(receiver -> dotted(receiver, 0) + "." + call.name()).orElse(call.name());
+        return ofName(name, file);
+    }
+
+    /** The same, where it may also be called on a value of a declared type. @param receiver the way to what it is called on */
+    public static Optional<Resource> ofCall(Call call, Trail receiver, FileTree file) {
+        boolean typed = receiver.steps().isEmpty() && (receiver.start() == Trail.Start.TYPED || receiver.start() == Trail.Start.CREATED);
+        return ofCall(call, file).or(() -> typed ? ofName(new TypeRef(receiver.head()).simpleName() + "." + call.name(), file) : Optional.empty());
+    }
+
+    private static Optional<Resource> ofName(String name, FileTree file) {
+        Kind kind = kind(file.file().language().outside().calls().get(name));
+        return kind == null ? Optional.empty() : reached(name, kind, file);
+    }
+
+    private static Optional<Resource> reached(String name, Kind kind, FileTree file) {
         Outside outside = file.file().language().outside();
-        Kind kind = kind(outside.calls().get(name));
-        if (kind == null) {
-            return Optional.empty();
-        }
         int dot = name.indexOf('.');
         return isInSight(dot < 0 ? name : name.substring(0, dot), file)
                 ? Optional.of(new Resource(kind, kind.title() + " (" + name + ")", outside.held().contains(name)))
