@@ -2,6 +2,7 @@ package driftwood.program;
 
 import driftwood.tree.Import;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -90,6 +91,9 @@ final class Names {
         if (own.isPresent() || !seen.add(type.name())) {
             return own;
         }
+        if (type.isModule()) {
+            return handedOn(type, name, 0);
+        }
         for (TypeOutline parent : program.parents(type)) {
             Optional<TypeOutline> found = member(name, parent, seen);
             if (found.isPresent()) {
@@ -107,10 +111,20 @@ final class Names {
             return direct;
         }
         String name = qualified.substring(dot + 1);
-        Optional<TypeOutline> module = program.type(qualified.substring(0, dot)).filter(TypeOutline::isModule);
-        return module.flatMap(found -> program.fileOf(found).imports().stream()
-                .filter(each -> each.alias().equals(name) && !each.name().equals(qualified)).findFirst())
-                .flatMap(each -> reexported(each.name(), depth + 1));
+        return program.type(qualified.substring(0, dot)).filter(TypeOutline::isModule).flatMap(module -> handedOn(module, name, depth));
+    }
+
+    /** What a module has under a name because it imports it, by itself or with all that another module has. */
+    private Optional<TypeOutline> handedOn(TypeOutline module, String name, int depth) {
+        if (depth > REEXPORTS) {
+            return Optional.empty();
+        }
+        List<Import> imports = program.fileOf(module).imports();
+        String qualified = module.name() + "." + name;
+        Optional<TypeOutline> named = imports.stream().filter(each -> !each.onDemand() && each.alias().equals(name) && !each.name().equals(qualified))
+                .findFirst().flatMap(each -> reexported(each.name(), depth + 1));
+        return named.isPresent() ? named : imports.stream().filter(each -> each.onDemand() && !each.name().equals(module.name()))
+                .flatMap(each -> reexported(each.name() + "." + name, depth + 1).stream()).findFirst();
     }
 
     private Optional<TypeOutline> imported(String name, Outline file) {

@@ -78,6 +78,11 @@ public final class AssignedLocals {
         routines.peek().names.add(name);
     }
 
+    /** Whether a name is known in a routine around here. */
+    public boolean isKnown(String name) {
+        return routines.stream().anyMatch(each -> each.names.contains(name));
+    }
+
     /** Whether an assignment is the first of that name, which takes note of it. */
     public boolean isFirst(String name) {
         return routines.peek().names.add(name);

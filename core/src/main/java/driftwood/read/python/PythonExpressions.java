@@ -30,6 +30,9 @@ abstract class PythonExpressions {
         this.functions = functions;
     }
 
+    /** Whether a name is a local or parameter here: what is called on it is a routine, however it is spelled. */
+    abstract boolean isLocal(String name);
+
     abstract Block block(Cst body);
 
     abstract List<Parameter> parameters(Cst node);
@@ -214,7 +217,8 @@ abstract class PythonExpressions {
                 return new Call(start, end, Optional.empty(), "super", arguments);
             }
             boolean dotted = owner.matches("[a-z_][\\w.]*") && !owner.startsWith("self");
-            return dotted && isClass(last)
+            boolean held = isLocal(owner.contains(".") ? owner.substring(0, owner.indexOf('.')) : owner);
+            return dotted && !held && isClass(last)
                     ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
                     : new Call(start, end, Optional.of(expression(object)), last.intern(), arguments);
         }

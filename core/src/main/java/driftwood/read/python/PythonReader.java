@@ -37,7 +37,7 @@ public final class PythonReader extends SitterReader {
 
     @Override
     public int version() {
-        return 5;
+        return 6;
     }
 
     @Override

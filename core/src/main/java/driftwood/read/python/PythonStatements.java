@@ -36,6 +36,11 @@ abstract class PythonStatements extends PythonExpressions {
         return locals.inRoutine(parameters.stream().map(Parameter::name).toList(), () -> block(body));
     }
 
+    @Override
+    boolean isLocal(String name) {
+        return locals.isKnown(name);
+    }
+
     /** Statements outside of any routine. */
     List<Node> looseStatements(List<Cst> nodes) {
         return locals.outside(() -> nodes.stream().map(this::statement).toList());

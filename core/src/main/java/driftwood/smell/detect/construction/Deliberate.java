@@ -2,6 +2,8 @@ package driftwood.smell.detect.construction;
 
 import driftwood.program.Argument;
 import driftwood.program.Outline;
+import driftwood.program.Outline.CreationFact;
+import driftwood.program.Outline.CallFact;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.Symbol;
@@ -10,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Tells from names and from what stands around a call whether its arguments change places on purpose. */
 final class Deliberate {
@@ -45,6 +48,20 @@ final class Deliberate {
         return outline.calls().stream().anyMatch(each -> each.routine().equals(caller) && EXCHANGE.matcher(each.trail().lastName()).matches());
     }
 
+    /** Something else is asked about the same two the other way round: there are two directions here. */
+    private static boolean turnsBack(List<Argument> arguments, List<Integer> cycle, Outline outline, String caller) {
+        String first = arguments.get(cycle.get(0)).name();
+        String second = arguments.get(cycle.get(1)).name();
+        boolean rising = cycle.get(0) < cycle.get(1);
+        return Stream.concat(outline.calls().stream().filter(each -> each.routine().equals(caller)).map(CallFact::arguments),
+                outline.creations().stream().filter(each -> each.routine().equals(caller)).map(CreationFact::arguments)).anyMatch(other -> {
+                    List<String> names = other.stream().map(Argument::name).toList();
+                    int one = names.indexOf(first);
+                    int two = names.indexOf(second);
+                    return one >= 0 && two >= 0 && one < two != rising;
+                });
+    }
+
     /** The same routine calls it both ways round, or crosses it again: it knows what it does. */
     static boolean isMirrored(RoutineOutline called, List<Argument> arguments, List<Integer> cycle, Outline outline,
             String caller) {
@@ -56,6 +73,9 @@ final class Deliberate {
         } else {
             outline.calls().stream().filter(each -> each.routine().equals(caller) && each.trail().lastName().equals(called.name()))
                     .forEach(each -> others.add(each.arguments()));
+        }
+        if (turnsBack(arguments, cycle, outline, caller)) {
+            return true;
         }
         others.removeIf(other -> other.size() != arguments.size());
         boolean straight = others.stream().anyMatch(other -> cycle.stream()

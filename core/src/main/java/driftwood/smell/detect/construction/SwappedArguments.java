@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * swapped-arguments: a call in which two arguments are named as each other's parameter (or three or more in a cycle),
@@ -48,6 +49,10 @@ public final class SwappedArguments implements Detector {
 
     /** Names that say nothing: numbered ones, and single letters that are no measure. */
     private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
+    /** So many arguments in pairs that changed places. */
+    private static final int TURNED = 6;
+    /** A shorter name says nothing of what it holds. */
+    private static final int TELLING = 4;
     private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
 
     @Override
@@ -179,7 +184,7 @@ public final class SwappedArguments implements Detector {
             return Optional.empty();
         }
         RoutineOutline called = meant.get(0);
-        boolean deliberate = Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
+        boolean deliberate = isTurned(arguments, called) || isMirrorImage(arguments, called) || Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
                 || Deliberate.isMirrored(called, arguments, crossed(arguments, called), outline, caller);
         return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
                 new Spot(outline.file(), line, line, caller)));
@@ -188,6 +193,23 @@ public final class SwappedArguments implements Detector {
     /** Parts of different objects: {@code (first.upper, second.lower)} is a choice, not a slip. */
     private static boolean differentOwners(List<Argument> arguments, RoutineOutline called) {
         return crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().count() > 1;
+    }
+
+    /** Three pairs change places: rows are handed over for columns, throughout. */
+    private static boolean isTurned(List<Argument> arguments, RoutineOutline called) {
+        int length = Math.min(arguments.size(), called.parameters().size());
+        long elsewhere = IntStream.range(0, length).filter(at -> {
+            int target = target(arguments.get(at), called.parameters(), length);
+            return target >= 0 && target != at && target(arguments.get(target), called.parameters(), length) == at;
+        }).count();
+        return elsewhere >= TURNED;
+    }
+
+    /** Made of the parts of another of its kind, the other way round: its mirror image. */
+    private static boolean isMirrorImage(List<Argument> arguments, RoutineOutline called) {
+        List<String> owners = crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().toList();
+        return called.isConstructor() && owners.size() == 1 && owners.get(0).length() >= TELLING
+                && called.name().toLowerCase(Locale.ROOT).contains(owners.get(0).toLowerCase(Locale.ROOT));
     }
 
     /** Whether the arguments whose name is some parameter's name stand crosswise. */

@@ -116,11 +116,18 @@ public final class FlagArgument implements Detector {
         RoutineOutline root = program.rootOf(routine);
         for (CallFact call : program.callsOf(routine.name())) {
             List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
-            if (meant.contains(routine) || meant.contains(root) && !root.hasBody()) {
+            if (meant.contains(routine) || meant.contains(root) && !root.hasBody() || meant.isEmpty() && mayMean(routine, at, call, program)) {
                 add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
             }
         }
         return places;
+    }
+
+    /** Where types are not declared: all that can answer have that flag there. */
+    private static boolean mayMean(RoutineOutline routine, int at, CallFact call, Program program) {
+        List<RoutineOutline> answering = program.answering(call.trail(), call.within());
+        return answering.contains(routine) && answering.stream().allMatch(each -> each.parameters().size() > at
+                && each.parameters().get(at).name().equals(routine.parameters().get(at).name()));
     }
 
     // driftwood: leave long-parameter-list because calls and creations have these parts in common and no type for them

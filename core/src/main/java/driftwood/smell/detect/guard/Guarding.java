@@ -108,16 +108,24 @@ final class Guarding {
     /** Exits with different answers are a table of decisions; exits with yes or no before a last answer are a question. */
     private static boolean decides(List<Node> statements, List<Role> roles) {
         Set<String> answers = new HashSet<>();
+        boolean yesOrNo = true;
         for (int i = 0; i < roles.size(); i++) {
             if (roles.get(i) == Role.GUARD && statements.get(i) instanceof If branch) {
-                Search.all(branch.then(), Return.class).forEach(each -> each.value().ifPresent(value ->
-                        answers.add(answer(value))));
+                for (Return each : Search.all(branch.then(), Return.class)) {
+                    each.value().ifPresent(value -> answers.add(answer(value)));
+                    yesOrNo &= each.value().filter(Guarding::isTruth).isPresent();
+                }
             }
         }
         int core = roles.indexOf(Role.CORE);
-        boolean question = core >= 0 && statements.get(core) instanceof Return && !answers.isEmpty()
-                && Set.of("true", "false").containsAll(answers);
+        Node last = statements.isEmpty() ? null : statements.get(statements.size() - 1);
+        boolean answered = core >= 0 && statements.get(core) instanceof Return || last instanceof Return back && back.value().filter(Guarding::isTruth).isPresent();
+        boolean question = answered && !answers.isEmpty() && yesOrNo;
         return answers.size() > 1 || question;
+    }
+
+    private static boolean isTruth(Node value) {
+        return value instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN;
     }
 
     private static String answer(Node value) {
@@ -247,7 +255,7 @@ final class Guarding {
     }
 
     private static boolean isLimit(Node value) {
-        return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 1
+        return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 2
                 || value instanceof Conditional choice && isBound(choice.then()) && isBound(choice.otherwise());
     }
 

@@ -24,7 +24,7 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 6, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 7, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -93,23 +93,21 @@ public final class ChainWalk extends Walk {
         int next = 1;
         Optional<Node> last = Optional.empty();
         while (next < rest.size() && last.isEmpty() && rest.get(next) instanceof If following
-                && (leaves || sameSubject(drafts.get(0), following))) {
+                && (leaves || drafts.get(0).isOnSubjectOf(following.condition(), labels))) {
             List<Draft> more = new ArrayList<>();
-            last = ladder(following, more);
+            Optional<Node> end = ladder(following, more);
+            if (!leaves && Draft.overlap(drafts, more, labels)) {
+                more.forEach(each -> taken.remove(each.at()));
+                break;
+            }
+            last = end;
             drafts.addAll(more);
-            taken.add(following);
             leaves = leaves && more.stream().allMatch(draft -> Exits.leaves(draft.body().get(0)));
             next++;
         }
         List<Node> behind = last.map(List::of).orElse(leaves ? List.copyOf(rest.subList(next, rest.size())) : List.of());
         boolean whole = last.isPresent() ? next == rest.size() : leaves || next == rest.size();
         emit(drafts.size() > ladderSize || !behind.isEmpty() ? Form.GUARDS : Form.LADDER, drafts, behind, whole);
-    }
-
-    private boolean sameSubject(Draft first, If following) {
-        Optional<Question> question = labels.ask(following.condition());
-        return question.isPresent() && !first.subject(labels).isEmpty()
-                && labels.text(question.get().subject()).equals(first.subject(labels));
     }
 
     /** Adds the arms of an if-else ladder. @return its final else */
@@ -120,7 +118,7 @@ public final class ChainWalk extends Walk {
                 return Optional.of(at);
             }
             taken.add(branch);
-            drafts.add(new Draft(branch.condition(), labels.ask(branch.condition()), List.of(branch.then()),
+            drafts.add(new Draft(branch, branch.condition(), labels.ask(branch.condition()), List.of(branch.then()),
                     branch.start(), branch.then().end()));
             if (branch.otherwise().isEmpty()) {
                 return Optional.empty();
@@ -288,7 +286,7 @@ public final class ChainWalk extends Walk {
             Node at = conditional;
             while (at instanceof Conditional next) {
                 taken.add(next);
-                drafts.add(new Draft(next.condition(), labels.ask(next.condition()), List.of(next.then()),
+                drafts.add(new Draft(next, next.condition(), labels.ask(next.condition()), List.of(next.then()),
                         next.start(), next.then().end()));
                 at = next.otherwise();
             }

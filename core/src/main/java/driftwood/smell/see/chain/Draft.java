@@ -1,19 +1,25 @@
 package driftwood.smell.see.chain;
 
+import driftwood.smell.Chain.Label;
 import driftwood.smell.see.chain.Labels.Question;
+import driftwood.tree.Assignment;
 import driftwood.tree.Node;
+import driftwood.tree.Search;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * One arm before it is known which subject its chain is on.
  *
+ * @param at       the branch
  * @param question what its condition asks, where it asks something of one subject
  */
-record Draft(Node condition, Optional<Question> question, List<Node> body, int start, int end) {
+record Draft(Node at, Node condition, Optional<Question> question, List<Node> body, int start, int end) {
 
     String subject(Labels labels) {
         return question.map(asked -> labels.text(asked.subject())).orElse("");
@@ -21,7 +27,7 @@ record Draft(Node condition, Optional<Question> question, List<Node> body, int s
 
     /** The same arms, with their conditions asked in another way. */
     static List<Draft> asked(List<Draft> drafts, Function<Node, Optional<Question>> ask) {
-        return drafts.stream().map(each -> new Draft(each.condition(), ask.apply(each.condition()), each.body(),
+        return drafts.stream().map(each -> new Draft(each.at(), each.condition(), ask.apply(each.condition()), each.body(),
                 each.start(), each.end())).toList();
     }
 
@@ -36,5 +42,24 @@ record Draft(Node condition, Optional<Question> question, List<Node> body, int s
         String best = counts.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse("");
         return drafts.stream().filter(draft -> draft.question().isPresent() && draft.subject(labels).equals(best))
                 .findFirst().flatMap(Draft::question);
+    }
+
+    /** Whether a condition asks about the subject of this arm. */
+    boolean isOnSubjectOf(Node other, Labels labels) {
+        return !subject(labels).isEmpty() && labels.ask(other).filter(each -> labels.text(each.subject()).equals(subject(labels))).isPresent();
+    }
+
+    /** Whether one of some arms may run after another of others has: they share a label, or the first changes what is asked. */
+    static boolean overlap(List<Draft> before, List<Draft> after, Labels labels) {
+        Set<String> known = texts(before);
+        String subject = before.get(0).subject(labels);
+        return texts(after).stream().anyMatch(known::contains) || before.stream().filter(each -> !Exits.leaves(each.body().get(0)))
+                .flatMap(each -> each.body().stream()).flatMap(each -> Search.all(each, Assignment.class).stream())
+                .anyMatch(each -> labels.text(each.target()).equals(subject));
+    }
+
+    private static Set<String> texts(List<Draft> drafts) {
+        return drafts.stream().flatMap(each -> each.question().stream()).flatMap(each -> each.labels().stream())
+                .map(Label::text).collect(Collectors.toSet());
     }
 }
