@@ -22,7 +22,7 @@ import java.util.List;
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 5;
+    public static final int VERSION = 7;
     private static final int BRIEF = 2;
     private static final int BRIEF_CONSTRUCTOR = 4;
 
@@ -141,9 +141,14 @@ public final class OutlineBuilder extends Walk {
     @Override
     public Void visitCall(Call call) {
         Trail trail = trail(call);
-        if (trail.isKnown() || trail.start() == Trail.Start.OPEN && call.arguments().size() > 1) {
+        if (trail.isKnown() || trail.start() == Trail.Start.OPEN && tells(call)) {
             calls.add(new CallFact(type(), member(), trail, Argument.of(call.arguments()), file.line(call)));
         }
         return visitNode(call);
+    }
+
+    /** Whether what is handed over says something, where it is not known what is called: several arguments, or a yes or no. */
+    private static boolean tells(Call call) {
+        return call.arguments().size() > 1 || Argument.of(call.arguments()).stream().anyMatch(Argument::isBooleanLiteral);
     }
 }

@@ -190,7 +190,8 @@ public abstract class Walk extends Whereabouts {
         @Override
         public Trail visitCall(Call call) {
             Trail bare = file.file().language().hasImpliedSelf() || call.name().equals("super") ? Trail.THIS : Trail.MODULE;
-            Trail owner = call.receiver().map(each -> each.accept(this)).orElse(bare);
+            Trail held = bare == Trail.MODULE && isLocal(call.name()) ? Trail.UNKNOWN : bare;
+            Trail owner = call.receiver().map(each -> each.accept(this)).orElse(held);
             return owner.thenCall(call.name(), call.arguments().size());
         }
 

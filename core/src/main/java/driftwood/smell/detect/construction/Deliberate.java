@@ -48,13 +48,14 @@ final class Deliberate {
         return outline.calls().stream().anyMatch(each -> each.routine().equals(caller) && EXCHANGE.matcher(each.trail().lastName()).matches());
     }
 
-    /** Something else is asked about the same two the other way round: there are two directions here. */
-    private static boolean turnsBack(List<Argument> arguments, List<Integer> cycle, Outline outline, String caller) {
+    /** It is called with the same two the other way round as well, whatever goes with them: there are two directions here. */
+    private static boolean turnsBack(RoutineOutline called, List<Argument> arguments, List<Integer> cycle, Outline outline, String caller) {
         String first = arguments.get(cycle.get(0)).name();
         String second = arguments.get(cycle.get(1)).name();
         boolean rising = cycle.get(0) < cycle.get(1);
-        return Stream.concat(outline.calls().stream().filter(each -> each.routine().equals(caller)).map(CallFact::arguments),
-                outline.creations().stream().filter(each -> each.routine().equals(caller)).map(CreationFact::arguments)).anyMatch(other -> {
+        return Stream.concat(outline.calls().stream().filter(each -> each.routine().equals(caller) && each.trail().lastName().equals(called.name())).map(CallFact::arguments),
+                outline.creations().stream().filter(each -> each.routine().equals(caller) && called.isConstructor()
+                        && new TypeRef(each.type()).simpleName().equals(called.name())).map(CreationFact::arguments)).anyMatch(other -> {
                     List<String> names = other.stream().map(Argument::name).toList();
                     int one = names.indexOf(first);
                     int two = names.indexOf(second);
@@ -74,7 +75,7 @@ final class Deliberate {
             outline.calls().stream().filter(each -> each.routine().equals(caller) && each.trail().lastName().equals(called.name()))
                     .forEach(each -> others.add(each.arguments()));
         }
-        if (turnsBack(arguments, cycle, outline, caller)) {
+        if (turnsBack(called, arguments, cycle, outline, caller)) {
             return true;
         }
         others.removeIf(other -> other.size() != arguments.size());

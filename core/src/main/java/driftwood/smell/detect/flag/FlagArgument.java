@@ -125,7 +125,8 @@ public final class FlagArgument implements Detector {
 
     /** Where types are not declared: all that can answer have that flag there. */
     private static boolean mayMean(RoutineOutline routine, int at, CallFact call, Program program) {
-        List<RoutineOutline> answering = program.answering(call.trail(), call.within());
+        List<RoutineOutline> answering = program.answering(call.trail(), call.within()).stream()
+                .filter(each -> program.type(each.owner()).filter(owner -> !owner.isModule()).isPresent()).toList();
         return answering.contains(routine) && answering.stream().allMatch(each -> each.parameters().size() > at
                 && each.parameters().get(at).name().equals(routine.parameters().get(at).name()));
     }

@@ -36,8 +36,10 @@ record Variants(Kind kind, String common, List<String> names, List<Integer> arms
         if (scope.isEmpty() || chain.subject().text().isEmpty()) {
             return Optional.empty();
         }
-        if (chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.TYPE))) {
-            return ofTypes(chain, program, scope.get());
+        Optional<Variants> types = chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.TYPE))
+                ? ofTypes(chain, program, scope.get()) : Optional.empty();
+        if (types.isPresent()) {
+            return types;
         }
         return ofEnum(chain, program).or(() -> ofConstants(chain, program)).or(() -> ofLiterals(chain));
     }

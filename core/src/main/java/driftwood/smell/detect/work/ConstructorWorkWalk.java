@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Effect> SEER = new Seer<>("constructor-work", 6, Effect.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 7, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.effects;
@@ -141,7 +141,7 @@ final class ConstructorWorkWalk extends Walk {
     @Override
     public Void visitCall(Call call) {
         if (inside) {
-            Resources.ofCall(call, file).ifPresent(what -> {
+            Resources.ofCall(call, call.receiver().map(this::trail).orElse(Trail.UNKNOWN), file).ifPresent(what -> {
                 if (what.kind().isOutside()) {
                     effect(Kind.RESOURCE, what.title(), 0, call);
                 }
