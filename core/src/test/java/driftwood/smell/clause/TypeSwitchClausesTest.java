@@ -737,5 +737,79 @@ class TypeSwitchClausesTest extends Clauses {
                 def block(t): return t
                 def text(t): return t
                 """);
+        java("kinds of tokens and what a token says, without a loop").hasNot("""
+                package quay;
+                class Token {
+                    enum TokenType { OPEN, CLOSE }
+                    TokenType type;
+                    String text;
+                    String word() { return text; }
+                }
+                class Builder {
+                    int depth;
+                    void take(Token t) {
+                        switch (t.type) {
+                            case OPEN: depth++; push(1); break;
+                            case CLOSE: depth--; pop(2); break;
+                        }
+                        String name = t.word();
+                        switch (name) {
+                            case "tide": push(3); depth++; break;
+                            case "berth": pop(4); depth--; break;
+                        }
+                    }
+                    void push(int n) { System.out.println(n); }
+                    void pop(int n) { System.out.println(n); }
+                }
+                """);
+        python("ifs that share a label both run").hasNot("""
+                class Chart:
+                    def grid(self, axis):
+                        if axis in ["x", "both"]:
+                            self.across.draw(1)
+                            self.across.show()
+                        if axis in ["y", "both"]:
+                            self.down.draw(2)
+                            self.down.show()
+                """);
+        python("the subject changes in between").hasNot("""
+                class Tug:
+                    def pull(self): return Barge()
+                class Barge:
+                    def load(self): return Tug()
+                def settle(vessel):
+                    if isinstance(vessel, Tug):
+                        vessel = vessel.pull()
+                        print("pulled")
+                    if isinstance(vessel, Barge):
+                        vessel = vessel.load()
+                        print("loaded")
+                    return vessel
+                """);
+        python("tags with a type beside them").has("""
+                class Chart:
+                    def place(self, unit, x):
+                        if unit == "metres": # <- type-switch
+                            self.scale(x)
+                            return self.metres(x)
+                        elif unit == "feet":
+                            self.scale(x)
+                            return self.feet(x)
+                        elif isinstance(unit, tuple):
+                            return self.pair(unit)
+                        return x
+                """);
+        python("a routine that is spelled like a type").has("""
+                class Path:
+                    MOVE = 1
+                    LINE = 2
+                def draw(surface, path):
+                    pen = surface.NewPen()
+                    for point, code in path:
+                        if code == Path.MOVE: # <- type-switch
+                            pen.MoveTo(point)
+                        elif code == Path.LINE:
+                            pen.LineTo(point)
+                """);
     }
 }

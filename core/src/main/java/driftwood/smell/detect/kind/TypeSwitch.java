@@ -1,6 +1,7 @@
 package driftwood.smell.detect.kind;
 
 import driftwood.program.Program;
+import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Label;
@@ -20,6 +21,7 @@ import driftwood.smell.Smell;
 import driftwood.smell.see.chain.ChainWalk;
 import driftwood.source.Language;
 import driftwood.source.Language.Contract;
+import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * type-switch: a chain of two or more arms that picks behaviour by the kind of one value, by run-time type or by a
@@ -98,7 +101,7 @@ public final class TypeSwitch implements Detector {
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
             if (chain.working() >= 2 && !isExcused(chain)) {
-                Variants.of(chain, program).filter(variants -> isWorth(chain, variants)).ifPresent(variants -> {
+                Variants.of(chain, program).filter(variants -> isWorth(chain, variants) && !isKindOfToken(variants)).ifPresent(variants -> {
                     Judged each = new Judged(seen.file(), chain, variants);
                     judged.add(each);
                     groups.computeIfAbsent(variants.group(chain), key -> new ArrayList<>()).add(each);
@@ -116,8 +119,20 @@ public final class TypeSwitch implements Detector {
         return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
                 Contract.HASH, Contract.ORDER, Contract.COMPARISON) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
-                || namesBuiltIns(chain) || saysYesOrNo(chain)
+                || isOfToken(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
                 || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    /** The kinds of what a scanner gives. */
+    private static boolean isKindOfToken(Variants variants) {
+        return variants.kind() == Variants.Kind.ENUM && TAKEN.matcher(variants.commonName()).matches();
+    }
+
+    /** Asked of a token: what it says is what stood in the text. */
+    private static boolean isOfToken(Chain chain) {
+        Trail way = chain.subject().trail();
+        return way.start() == Trail.Start.TYPED && !way.steps().isEmpty() && Stream.of(new TypeRef(way.head()).name().split("\\.")).anyMatch(each -> TAKEN.matcher(each).matches())
+                && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER));
     }
 
     /** Labels that are the names of the language's own types: arguments are made normal, nothing is added to these. */
