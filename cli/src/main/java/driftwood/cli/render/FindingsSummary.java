@@ -73,13 +73,15 @@ public final class FindingsSummary {
     private void table(String title, String many, List<Row> rows, StringBuilder text) {
         int room = Math.max(20, width - 34);
         text.append('\n').append(style.strong(String.format(Locale.ROOT, "%-" + room + "s  findings  highest  all drag", title))).append('\n');
-        for (Row each : rows.subList(0, Math.min(ROWS, rows.size()))) {
+        // A line that says "and 1 more" takes the room of that one.
+        int shown = rows.size() <= ROWS + 1 ? rows.size() : ROWS;
+        for (Row each : rows.subList(0, shown)) {
             String name = Style.safe(each.name());
             text.append(String.format(Locale.ROOT, "%-" + room + "s  %8d  ", "  " + shortened(name, room - 2), each.count()))
                     .append("    ").append(style.drag(each.highest())).append(String.format(Locale.ROOT, "  %8.1f%n", each.drag()));
         }
-        if (rows.size() > ROWS) {
-            text.append("  and ").append(rows.size() - ROWS).append(" more ").append(many).append('\n');
+        if (rows.size() > shown) {
+            text.append("  and ").append(rows.size() - shown).append(" more ").append(many).append('\n');
         }
     }
 }
