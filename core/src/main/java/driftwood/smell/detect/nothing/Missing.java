@@ -1,6 +1,7 @@
 package driftwood.smell.detect.nothing;
 
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Drag;
 import driftwood.tree.TypeRef;
@@ -17,6 +18,13 @@ record Missing(boolean isValue, boolean isLink) {
     private static final Set<String> VALUES = Set.of("String", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
             "Double", "Float", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
+
+    /** What a routine may not give. @param owner declares it */
+    static Missing of(RoutineOutline routine, TypeOutline owner, Program program) {
+        boolean open = routine.typeParameters().contains(routine.returns().text());
+        Missing missing = of(routine.returns(), owner, program);
+        return open ? new Missing(true, missing.isLink) : missing;
+    }
 
     /** @param type as declared @param owner the type that declares what may be missing */
     static Missing of(TypeRef type, TypeOutline owner, Program program) {

@@ -126,7 +126,7 @@ public final class NullCheck implements Detector {
                 .risk(!careless.isEmpty() && !hardly, 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
                 .risk(guards.size() == 1, -0.5, "only one place guards it");
-        program.type(routine.owner()).ifPresent(owner -> Missing.of(routine.returns(), owner, program)
+        program.type(routine.owner()).ifPresent(owner -> Missing.of(routine, owner, program)
                 .weighed(weighed, guards.size(), careless.isEmpty()));
         List<Evidence> evidence = new ArrayList<>(source.yields());
         guards.forEach(each -> evidence.add(each.place().evidence()));
