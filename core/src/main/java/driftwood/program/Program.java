@@ -223,6 +223,11 @@ public final class Program {
         return root;
     }
 
+    /** Symbol of the first declaration of a routine; empty where the type has no such routine. @param routine its symbol */
+    public Optional<String> rootAt(String type, String routine) {
+        return type(type).flatMap(each -> each.routine(routine)).map(each -> rootOf(each).symbol());
+    }
+
     /** Every call of a routine of that name, whatever it means. */
     public List<CallFact> callsOf(String name) {
         asked.accept(Question.CALLS_OF.of(name));
@@ -250,8 +255,7 @@ public final class Program {
 
     /** Every call in the files of a type. */
     public List<CallFact> callsAround(TypeOutline type) {
-        List<Outline> files = filesOf(type);
-        return files.size() == 1 ? callsIn(files.get(0)) : files.stream().flatMap(each -> callsIn(each).stream()).toList();
+        return filesOf(type).stream().flatMap(each -> callsIn(each).stream()).toList();
     }
 
     /** Every creation in a file. */

@@ -110,11 +110,9 @@ public final class ConditionalInstantiation implements Detector {
 
     /** One operation, carried out by several types of a family: each decides for itself. */
     private static boolean isOverride(Deciding one, Deciding other, Program program) {
-        return !one.chain().within().equals(other.chain().within()) && root(one, program).isPresent() && root(one, program).equals(root(other, program));
-    }
-
-    private static Optional<String> root(Deciding one, Program program) {
-        return program.type(one.chain().within()).flatMap(type -> type.routine(one.chain().routine())).map(each -> program.rootOf(each).symbol());
+        Optional<String> root = program.rootAt(one.chain().within(), one.chain().routine());
+        return !one.chain().within().equals(other.chain().within()) && root.isPresent()
+                && root.equals(program.rootAt(other.chain().within(), other.chain().routine()));
     }
 
     private static boolean sameDecision(Deciding one, Deciding other) {

@@ -63,6 +63,8 @@ public final class TypeSwitch implements Detector {
             "(?i)(c|ch|chr|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
     /** What a scanner gave, by whatever way it is reached. */
     private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
+    /** Types of what a scanner gives; a word before it makes it something else: an access token is none. */
+    private static final Pattern SCANNED = Pattern.compile("(token|lexeme|opcode)(type|kind|id|code)?s?", Pattern.CASE_INSENSITIVE);
     private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
             + "str|bool|string|String|Integer|Long|Boolean|Double|list|dict|tuple)[\"']");
     private static final Pattern TRUTH = Pattern.compile("(?i)[\"'](yes|no|true|false|on|off|0|1|y|n|t|f)[\"']");
@@ -125,13 +127,13 @@ public final class TypeSwitch implements Detector {
 
     /** The kinds of what a scanner gives. */
     private static boolean isKindOfToken(Variants variants) {
-        return variants.kind() == Variants.Kind.ENUM && TAKEN.matcher(variants.commonName()).matches();
+        return variants.kind() == Variants.Kind.ENUM && SCANNED.matcher(variants.commonName()).matches();
     }
 
     /** Asked of a token: what it says is what stood in the text. */
     private static boolean isOfToken(Chain chain) {
         Trail way = chain.subject().trail();
-        return way.start() == Trail.Start.TYPED && !way.steps().isEmpty() && Stream.of(new TypeRef(way.head()).name().split("\\.")).anyMatch(each -> TAKEN.matcher(each).matches())
+        return way.start() == Trail.Start.TYPED && !way.steps().isEmpty() && Stream.of(new TypeRef(way.head()).name().split("\\.")).anyMatch(each -> SCANNED.matcher(each).matches())
                 && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER));
     }
 
@@ -190,15 +192,12 @@ public final class TypeSwitch implements Detector {
             others.removeIf(other -> shared(one, other) < 2);
         }
         if (one.variants().kind() == Variants.Kind.STRINGS && !others.isEmpty()) {
-            Optional<String> root = root(one, program);
-            others.removeIf(other -> !other.chain().within().equals(one.chain().within()) && root.isPresent() && root.equals(root(other, program)));
+            // What overrides one routine in several types reads names of its own in each.
+            Optional<String> root = program.rootAt(one.chain().within(), one.chain().routine());
+            others.removeIf(other -> !other.chain().within().equals(one.chain().within()) && root.isPresent()
+                    && root.equals(program.rootAt(other.chain().within(), other.chain().routine())));
         }
         return others;
-    }
-
-    /** The first declaration of the routine around: what overrides it in several types reads names of its own in each. */
-    private static Optional<String> root(Judged one, Program program) {
-        return program.type(one.chain().within()).flatMap(type -> type.routine(one.chain().routine())).map(each -> program.rootOf(each).symbol());
     }
 
     private static int shared(Judged one, Judged other) {
