@@ -83,13 +83,13 @@ public final class AssignedLocals {
         return routines.stream().anyMatch(each -> each.names.contains(name));
     }
 
-    /** Whether an assignment is the first of that name, which takes note of it. */
-    public boolean isFirst(String name) {
+    /** Takes note of a name that is assigned. @return whether it is the first time */
+    public boolean takes(String name) {
         return routines.peek().names.add(name);
     }
 
-    /** Whether a first assignment here stands inside a branch or loop; then the name is declared at the top. */
-    public boolean isHoisted(String name) {
+    /** Declares a name at the top where its first assignment, this one, stands inside a branch or loop. @return whether it does */
+    public boolean hoists(String name) {
         Routine routine = routines.peek();
         boolean inside = routine.depth > 1;
         if (inside) {

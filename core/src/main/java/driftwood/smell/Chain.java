@@ -68,7 +68,7 @@ public record Chain(String within, String routine, @Line int line, @Line int end
      * @param does    its first statement, shortened
      * @param product what it creates, where that is its result
      * @param casts   types that its body casts to
-     * @param armCall    the call that it comes down to, where there is one
+     * @param armCall the call that it comes down to, where there is one
      * @param stored  what its statements store under a name of the object or the routine, in order
      */
     public record Arm(@Line int line, @Line int endLine, List<Label> labels, boolean guarded, Work work, String does,

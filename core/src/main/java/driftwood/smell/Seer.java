@@ -22,11 +22,6 @@ public record Seer<S>(String key, int version, Class<S> sighting, Function<FileT
         return key.hashCode();
     }
 
-    @Override
-    public boolean equals(Object other) {
-        return other instanceof Seer<?> seer && seer.key.equals(key);
-    }
-
     /** The sightings of one file in source order; never null. */
     public List<S> see(FileTree file) {
         return sight.apply(file);

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -36,6 +37,9 @@ public final class Table {
                 return JsonMapper.builder().build().readValue(kept, type);
             }
             try (InputStream written = owner.getResourceAsStream(name + WRITTEN)) {
+                if (written == null) {
+                    throw new FileNotFoundException(name + WRITTEN);
+                }
                 return YAMLMapper.builder().build().readValue(written, type);
             }
         } catch (IOException e) {

@@ -109,9 +109,9 @@ abstract class PythonStatements extends PythonExpressions {
         TypeRef type = told.type();
         int start = statement.start();
         int end = statement.end();
-        if (target.is("identifier") && locals.isFirst(text(target))) {
+        if (target.is("identifier") && locals.takes(text(target))) {
             // driftwood: leave conditional-instantiation because each form of an assignment becomes the node it stands for
-            if (value.isPresent() && locals.isHoisted(text(target))) {
+            if (value.isPresent() && locals.hoists(text(target))) {
                 return new Evaluate(start, end, new Assignment(node.start(), node.end(), expression(target), "=",
                         assigned(value.get())));
             }

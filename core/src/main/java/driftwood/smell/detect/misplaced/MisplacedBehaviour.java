@@ -21,6 +21,7 @@ import driftwood.smell.Smell;
 import driftwood.smell.TypeFacts;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -87,8 +88,9 @@ public final class MisplacedBehaviour implements Detector {
                 envied(usage, type.get(), program).ifPresent(envy -> envious.put(seen, envy));
             }
         }
-        envious.forEach((seen, envy) -> findings.add(finding(seen.file(), seen.sighting(), envy, (int) envious.entrySet().stream()
-                .filter(other -> other.getKey().file().equals(seen.file()) && other.getValue().type().equals(envy.type())).count())));
+        Map<String, Integer> together = new HashMap<>();
+        envious.forEach((seen, envy) -> together.merge(seen.file() + " " + envy.type().name(), 1, Integer::sum));
+        envious.forEach((seen, envy) -> findings.add(finding(seen.file(), seen.sighting(), envy, together.get(seen.file() + " " + envy.type().name()))));
         RoutinesByVariant duties = new RoutinesByVariant(program);
         for (TypeOutline type : program.judgedTypes()) {
             if (!program.fileOf(type).test() && !type.anonymous()) {

@@ -19,7 +19,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /**
- * RoutinesByVariant that a type keeps apart by the name of the variant they are for: {@code duesForTug}, {@code duesForYacht},
+ * Duties that a type keeps apart by the name of the variant they are for: {@code duesForTug}, {@code duesForYacht},
  * {@code berthForTug}, {@code berthForYacht}. Two duties at least, each for the same two variants at least, with bodies
  * that do something.
  */
