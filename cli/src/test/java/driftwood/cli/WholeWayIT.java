@@ -104,7 +104,7 @@ class WholeWayIT {
     @Test
     void aRightRefactoringIsTheSameAndASlipIsNot() throws Exception {
         String id = idOf("quay.HarbourDues#quote(Vessel,int)");
-        Run recorded = run("characterize", id, "--trial-time", "4");
+        Run recorded = run("characterize", id, "--trial-time", "1");
         assertThat(recorded.code()).as(recorded.err()).isZero();
         assertThat(recorded.out()).contains("Recorded ", "HarbourDues#quote(Vessel,int)", "Saved as .driftwood/recordings/" + id);
         assertThat(run("confirm").out()).contains("Same: all");
@@ -123,7 +123,7 @@ class WholeWayIT {
     @CsvSource(delimiter = '|', value = {
         "LockGate|vessel.getLength() <= 60|vessel.getLength() < 60", "TideTable|away <= 2|away < 2", "Voyage|int sum = 0|int sum = 1"})
     void aSlipInAnyOtherClassIsNoticed(String type, String right, String wrong) throws Exception {
-        assertThat(run("characterize", type, "--trial-time", "3").code()).isZero();
+        assertThat(run("characterize", type, "--trial-time", "1").code()).isZero();
         assertThat(run("confirm").code()).isZero();
         Path file = folder.resolve("src/main/java/quay/" + type + ".java");
         String source = Files.readString(file);
