@@ -21,4 +21,9 @@ public final class Listing {
                 : noun.endsWith("y") && !noun.endsWith("ay") ? noun.substring(0, noun.length() - 1) + "ies" : noun + "s";
         return number + " " + (number == 1 ? noun : plural);
     }
+
+    /** A name with its article: {@code a Crate}, {@code an Envelope}. */
+    public static String a(String name) {
+        return (!name.isEmpty() && "AEIOaeio".indexOf(name.charAt(0)) >= 0 ? "an " : "a ") + name;
+    }
 }

@@ -67,6 +67,9 @@ public final class ContainerTypeCheck implements Detector {
         return List.of(DescentWalk.SEER);
     }
 
+    /** A walk that tells more containers apart than this dispatches on many kinds, and is a type switch; of an argument, more than one. */
+    private static final int MOST_CONTAINERS = 2;
+
     /** A descent and the container it goes into. */
     private record Into(String file, Descent descent, TypeOutline container) {
     }
@@ -80,10 +83,13 @@ public final class ContainerTypeCheck implements Detector {
                     .computeIfAbsent(type.name(), key -> new ArrayList<>())
                     .add(new Into(seen.file(), seen.sighting(), type)));
         }
-        Map<String, Set<String>> byRoutine = new HashMap<>();
-        byContainer.forEach((name, all) -> all.forEach(each ->
-                byRoutine.computeIfAbsent(each.descent().routine(), key -> new HashSet<>()).add(name)));
-        byContainer.values().forEach(all -> all.removeIf(each -> byRoutine.get(each.descent().routine()).size() > 1));
+        Map<String, List<String>> byRoutine = new HashMap<>();
+        byContainer.forEach((name, all) -> all.stream().map(each -> each.descent().routine()).distinct().forEach(routine ->
+                byRoutine.computeIfAbsent(routine, key -> new ArrayList<>()).add(name)));
+        byContainer.forEach((name, all) -> all.removeIf(each -> {
+            List<String> containers = byRoutine.get(each.descent().routine());
+            return containers.size() > (each.descent().walked() ? MOST_CONTAINERS : 1) || !containers.get(0).equals(name);
+        }));
         List<Finding> findings = new ArrayList<>();
         for (List<Into> same : byContainer.values()) {
             for (Into each : same) {
@@ -99,7 +105,7 @@ public final class ContainerTypeCheck implements Detector {
         Optional<TypeOutline> element = program.projectType(descent.element(), descent.within());
         Optional<TypeOutline> type = descent.test().isEmpty() ? element.or(() -> answering(descent, scope, program))
                 : scope.flatMap(found -> program.resolve(new TypeRef(descent.test()), found));
-        return type.filter(found -> (holdsItsLike(found, element, program)
+        return type.filter(found -> (descent.recurs() && !descent.test().isEmpty() || holdsItsLike(found, element, program)
                 || descent.again() && holdsAnything(found, descent.into(), program))
                 && program.descendants(found).size() <= MOST_KINDS && besides(found, program).size() <= MOST_KINDS
                 && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
@@ -180,7 +186,7 @@ public final class ContainerTypeCheck implements Detector {
             if (other != one) {
                 files.add(other.file());
                 others.add(new Place(other.file(), other.descent().line(), other.descent().endLine(),
-                        other.descent().routine(), "asks the same: is it a " + one.container().simpleName() + "?"));
+                        other.descent().routine(), "asks the same: is it " + Listing.a(one.container().simpleName()) + "?"));
             }
         }
         List<Evidence> evidence = new ArrayList<>(List.of(
@@ -193,7 +199,7 @@ public final class ContainerTypeCheck implements Detector {
         Drag drag = Drag.of(1 + others.size(), files.size(), 2).build();
         Gathered detail = new TypeFacts.Descent(one.container().name(), leaves, others);
         return SMELL.finding(new Spot(one.file(), descent.line(), descent.endLine(), descent.routine()), drag,
-                "asks each part whether it is a " + one.container().simpleName() + " and descends into it by itself"
+                "asks each part whether it is " + Listing.a(one.container().simpleName()) + " and descends into it by itself"
                         + (others.isEmpty() ? "" : "; asked in " + Listing.count(others.size(), "other place")),
                 evidence, detail);
     }

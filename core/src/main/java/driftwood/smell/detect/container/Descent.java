@@ -18,10 +18,13 @@ import driftwood.program.Trail;
  * @param asked        the name of the flag asked, empty where a type is tested for
  * @param into         the member that gives the parts, empty where it cannot be told
  * @param again        whether the parts are walked by the same walk: by recursion, or on the same work list
+ * @param recurs       whether by the routine around, called again
+ * @param walked       whether the part comes from a loop or a walk around, rather than as an argument
  * @param line         first line of the loop around, or of the decision
  * @param endLine      last line of the loop around, or of the decision
  */
 record Descent(String within, String routine, String test, Trail element, String check, @Line int checkLine,
-        @Line int checkEndLine, String down, @Line int downLine, String asked, String into, boolean again, @Line int line,
+        @Line int checkEndLine, String down, @Line int downLine, String asked, String into, boolean again, boolean recurs, boolean walked,
+        @Line int line,
         @Line int endLine) {
 }

@@ -15,7 +15,7 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 6, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 8, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
@@ -30,6 +30,8 @@ final class DescentWalk extends Walk {
     private static final int SEVERAL = 7;
     /** How many types the ladder tells apart that an If is a later part of. */
     private final Map<If, Integer> ladders = new IdentityHashMap<>();
+    /** How many the ladder around tells apart: what is asked within one of its arms goes on telling them apart. */
+    private int around;
     /** Names of the parameters of lambdas around. */
     private final Set<String> handed = new HashSet<>();
     private final List<Descent> descents = new ArrayList<>();
@@ -40,13 +42,17 @@ final class DescentWalk extends Walk {
 
     @Override
     public Void visitIf(If branch) {
-        int kinds = ladders.getOrDefault(branch, kindsAsked(branch));
+        int kinds = Math.max(around, ladders.getOrDefault(branch, kindsAsked(branch)));
         branch.otherwise().map(each -> each instanceof Block block && block.statements().size() == 1 ? block.statements().get(0) : each)
                 .filter(If.class::isInstance).ifPresent(next -> ladders.put((If) next, kinds));
         if (kinds < SEVERAL) {
             look(branch, branch.condition(), branch.then());
         }
-        return super.visitIf(branch);
+        int outer = around;
+        around = kinds;
+        super.visitIf(branch);
+        around = outer;
+        return null;
     }
 
     /** How many types a ladder tells apart: one that tells many apart is no question whether a part is a container. */
@@ -126,7 +132,7 @@ final class DescentWalk extends Walk {
             Node down = found.node();
             descents.add(new Descent(type(), member(), test, trail(subject), file.brief(asked), file.line(decision),
                     file.endLine(decision), file.brief(down), file.line(down), test.isEmpty() ? nameOf(asked) : "",
-                    into(down, names), found.again(), file.line(around), file.endLine(around)));
+                    into(down, names), found.again(), found.recurs(), part, file.line(around), file.endLine(around)));
         });
     }
 
@@ -146,11 +152,18 @@ final class DescentWalk extends Walk {
         return Search.statements(loop.body()).stream().flatMap(each -> value(each, name).stream())
                 .anyMatch(value -> Search.any(value, node -> node instanceof Index || node instanceof Call call
                 && call.name().matches("get|next|pop|poll|remove|removeFirst|removeLast|pollFirst|pollLast|popleft|"
-                + "nextElement|elementAt|item|getChild.*|child.*")));
+                + "nextElement|elementAt|item|getChild.*|child.*") || isLookedUp(node, loop)));
     }
 
-    /** How a walk goes down. @param again by the same walk */
-    private record Down(Node node, boolean again) {
+    /** What a collection gives for the name, key or number that the loop walks: {@code resources.part(name)}. */
+    private static boolean isLookedUp(Node node, Loop loop) {
+        return loop.kind() == LoopKind.EACH && !loop.header().isEmpty() && loop.header().get(0) instanceof Local key
+                && node instanceof Call call && call.receiver().isPresent() && call.arguments().size() == 1
+                && call.arguments().get(0) instanceof Name given && given.name().equals(key.name());
+    }
+
+    /** How a walk goes down. @param again by the same walk; @param recurs by the routine around, called again */
+    private record Down(Node node, boolean again, boolean recurs) {
     }
 
     private static String nameOf(Node node) {
@@ -188,16 +201,16 @@ final class DescentWalk extends Walk {
         String own = routine().map(Routine::name).orElse("");
         for (Call call : Search.all(then, Call.class)) {
             if (part && call.name().equals(own) && !isOwn(call) && call.receiver().map(each -> mentionsAny(each, names)).orElse(false)) {
-                return Optional.of(new Down(call, true));
+                return Optional.of(new Down(call, true, false));
             }
             boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
             boolean same = routine().map(each -> takes(each, call.arguments().size())).orElse(false);
             if (within && part && call.name().equals(own) && isOwn(call) && same) {
-                return Optional.of(new Down(call, true));
+                return Optional.of(new Down(call, true, true));
             }
             if (within && part && isPush(call) && call.arguments().stream().anyMatch(each ->
                     !(each instanceof Name) && mentionsAny(each, names))) {
-                return Optional.of(new Down(call, true));
+                return Optional.of(new Down(call, true, false));
             }
         }
         for (Loop loop : Search.all(then, Loop.class)) {
@@ -206,7 +219,7 @@ final class DescentWalk extends Walk {
                     && isOwn(each) && !each.arguments().isEmpty());
             boolean pushed = Search.all(loop.body(), Call.class).stream().anyMatch(this::isPush);
             if (over && (part || recurs || pushed)) {
-                return Optional.of(new Down(loop, recurs || pushed));
+                return Optional.of(new Down(loop, recurs || pushed, recurs));
             }
         }
         return Optional.empty();

@@ -20,12 +20,13 @@ import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
-import driftwood.smell.see.Calls;
 import driftwood.source.Language;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -76,8 +77,7 @@ public final class FlagArgument implements Detector {
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
         List<Seen<Split>> sighted = sightings.judged(FlagWalk.SEER);
-        List<Finding> findings = new ArrayList<>();
-        Calls calls = new Calls(program);
+        Map<String, List<Flagged>> byContract = new LinkedHashMap<>();
         for (Seen<Split> seen : sighted) {
             Split split = seen.sighting();
             String owner = Symbol.of(split.routine()).type();
@@ -87,12 +87,17 @@ public final class FlagArgument implements Detector {
                     || routine.get().traits().overrides() && program.rootOf(routine.get()).equals(routine.get())) {
                 continue;
             }
-            List<Place> literals = literals(type.get(), routine.get(), split.at(), program, calls);
+            List<Place> literals = literals(type.get(), routine.get(), split.at(), program);
             if (!literals.isEmpty()) {
-                findings.add(finding(split, type.get(), routine.get(), literals));
+                String contract = program.rootOf(routine.get()).symbol() + " " + split.at();
+                byContract.computeIfAbsent(contract, key -> new ArrayList<>()).add(new Flagged(split, routine.get(), literals));
             }
         }
-        return findings;
+        return byContract.values().stream().map(FlagArgument::finding).toList();
+    }
+
+    /** A routine that a flag splits, with the calls that pass a literal. */
+    private record Flagged(Split split, RoutineOutline routine, List<Place> literals) {
     }
 
     /** One of several overloads that take another type at the same place: the boolean is a value like the others. */
@@ -102,9 +107,8 @@ public final class FlagArgument implements Detector {
                 && !other.parameters().get(at).type().equals(routine.parameters().get(at).type()));
     }
 
-    /** Calls outside tests that pass a bare true or false. */
-    private static List<Place> literals(TypeOutline type, RoutineOutline routine, int at, Program program,
-            Calls calls) {
+    /** Calls outside tests that pass a bare true or false; none of a contract that only hands on what it is given. */
+    private static List<Place> literals(TypeOutline type, RoutineOutline routine, int at, Program program) {
         List<Place> places = new ArrayList<>();
         if (routine.isConstructor()) {
             for (CreationFact creation : program.creations(type)) {
@@ -114,9 +118,13 @@ public final class FlagArgument implements Detector {
             return places;
         }
         RoutineOutline root = program.rootOf(routine);
-        for (CallFact call : program.callsOf(routine.name())) {
+        List<CallFact> calls = program.callsOf(routine.name());
+        if (!root.equals(routine) && calls.stream().anyMatch(call -> call.routine().equals(root.symbol()))) {
+            return List.of();
+        }
+        for (CallFact call : calls) {
             List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
-            if (meant.contains(routine) || meant.contains(root) && !root.hasBody() || meant.isEmpty() && mayMean(routine, at, call, program)) {
+            if (meant.contains(routine) || meant.contains(root) || meant.isEmpty() && mayMean(routine, at, call, program)) {
                 add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
             }
         }
@@ -146,8 +154,13 @@ public final class FlagArgument implements Detector {
         }
     }
 
-    private static Finding finding(Split split, TypeOutline type, RoutineOutline routine, List<Place> literals) {
-        Set<String> files = new HashSet<>(Set.of(type.file()));
+    /** One contract has one flag, however many routines carry it out. */
+    private static Finding finding(List<Flagged> same) {
+        Split split = same.get(0).split();
+        RoutineOutline routine = same.get(0).routine();
+        List<Place> literals = same.get(0).literals();
+        Set<String> files = new HashSet<>();
+        same.forEach(each -> files.add(each.routine().file()));
         literals.forEach(each -> files.add(each.file()));
         int reach = 1 + Math.min(5, literals.size());
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2)
@@ -155,6 +168,8 @@ public final class FlagArgument implements Detector {
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));
+        same.stream().skip(1).map(Flagged::routine).forEach(each -> evidence.add(new Evidence(each.file(), each.line(), each.endLine(),
+                "split by the same flag: " + each.symbol())));
         literals.forEach(each -> evidence.add(each.evidence()));
         Gathered detail = new RoutineFacts.Flag(routine.symbol(), split.flag(), split.at(), literals);
         return SMELL.finding(Spot.of(routine), drag, "the " + (split.flag().isEmpty() ? "flag" : "boolean " + split.flag()) + " splits "

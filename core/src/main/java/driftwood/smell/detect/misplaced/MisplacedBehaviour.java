@@ -49,6 +49,8 @@ public final class MisplacedBehaviour implements Detector {
             """);
 
     private static final int LEAST = 3;
+    /** A routine that uses more members of foreign types than this, and than half of those of the envied one, works for those. */
+    private static final int MOST_FOREIGN = 3;
     /** Mappers, serialisers, printers, comparators and those that create, told by the word that their name ends in. */
     private static final Pattern EXCUSED_TYPE = Pattern.compile("(?i).*(mapper|seriali[sz]er|printer|formatter|encoder|decoder|comparator|converter|"
             + "factory|builder|dumper|codec|marshaller)s?");
@@ -139,23 +141,28 @@ public final class MisplacedBehaviour implements Detector {
             return Optional.empty();
         }
         Map<TypeOutline, Set<Step>> used = new LinkedHashMap<>();
+        int foreign = 0;
         for (Usage.Use use : usage.others()) {
-            program.projectType(use.receiver(), usage.type()).ifPresent(found ->
-                    used.computeIfAbsent(found, key -> new LinkedHashSet<>()).add(use.member()));
+            Optional<TypeOutline> found = program.projectType(use.receiver(), usage.type());
+            found.ifPresent(each -> used.computeIfAbsent(each, key -> new LinkedHashSet<>()).add(use.member()));
+            foreign += found.isPresent() ? 0 : 1;
         }
         Set<TypeOutline> family = new LinkedHashSet<>(program.ancestors(type));
         family.add(type);
         family.addAll(program.descendants(type));
-        int foreign = usage.others().size() - used.values().stream().mapToInt(Set::size).sum();
         List<Envy> candidates = new ArrayList<>();
         used.forEach((other, members) -> {
             if (!family.contains(other) && isOther(other, type, program) && members.size() >= LEAST) {
                 candidates.add(new Envy(other, members));
             }
         });
-        boolean between = used.values().stream().filter(members -> members.size() >= 2).count() > 1 || foreign > 3;
-        return candidates.size() != 1 || between ? Optional.empty()
-                : Optional.of(candidates.get(0)).filter(envy -> pulls(envy));
+        if (candidates.size() != 1 || used.values().stream().filter(members -> members.size() >= 2).count() > 1) {
+            return Optional.empty();
+        }
+        Envy envy = candidates.get(0);
+        boolean works = foreign <= Math.max(MOST_FOREIGN, envy.members().size() / 2) && pulls(envy)
+                && (usage.made().isEmpty() || usage.made().equals(envy.type().simpleName()));
+        return works ? Optional.of(envy) : Optional.empty();
     }
 
     /** A creation routine: it takes another object apart to make one of its own type. */
@@ -175,17 +182,26 @@ public final class MisplacedBehaviour implements Detector {
                 || program.ancestors(type).stream().anyMatch(each -> other.name().startsWith(each.name() + "."))
                 || type.name().startsWith(other.name() + ".")
                 || !module && !other.outer().isEmpty() && other.outer().equals(type.outer());
-        return !nested && other.kind() != TypeKind.ENUM && !other.isInterface()
-                && other.fields().stream().anyMatch(each -> !each.traits().isStatic())
+        return !nested && other.kind() != TypeKind.ENUM
+                && (other.isInterface() || other.fields().stream().anyMatch(each -> !each.traits().isStatic()))
                 && !other.simpleName().matches(".*(Builder|Writer|Stream|Buffer|Context|Visitor|Config|Options|Reader|Logger|"
                 + "Printer|Output|Input)");
     }
 
-    /** Most of what is used are parts asked for, rather than commands given. */
+    /**
+     * Most of what is used are parts asked for, rather than commands given. A part that is asked for with an argument
+     * counts among more of them, of which one is the object's alone: what is always asked by a key is a dictionary.
+     */
     private static boolean pulls(Envy envy) {
-        long parts = envy.members().stream().filter(member -> member instanceof Step.Get
-                || member.asks() && (PULLED.matcher(member.name()).matches() || envy.type().field(member.name()).isPresent())).count();
-        return parts >= LEAST && parts * 2 > envy.members().size();
+        long plain = envy.members().stream().filter(member -> member.asks() && isPart(member, envy.type())).count();
+        long asked = envy.members().stream().filter(member -> isPart(member, envy.type())).count();
+        boolean enough = plain >= LEAST && !envy.type().isInterface() || plain > 0 && asked > LEAST;
+        return enough && asked * 2 > envy.members().size();
+    }
+
+    private static boolean isPart(Step member, TypeOutline type) {
+        return member instanceof Step.Get || PULLED.matcher(member.name()).matches()
+                || member.asks() && type.field(member.name()).isPresent();
     }
 
     /** @param together routines of the file that do the same with the same type */

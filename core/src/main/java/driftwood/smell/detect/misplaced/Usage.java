@@ -12,12 +12,13 @@ import java.util.Set;
  * @param type    qualified name of the type around
  * @param routine symbol
  * @param name    of the routine
+ * @param made    simple name of the type that a creation routine makes, empty if it is none
  * @param own     names of its own object's members
  * @param others  members of other objects, each once
  * @param line    first line
  * @param endLine last line
  */
-record Usage(String type, String routine, String name, Set<String> own, List<Use> others, @Line int line, @Line int endLine) {
+record Usage(String type, String routine, String name, String made, Set<String> own, List<Use> others, @Line int line, @Line int endLine) {
 
     /**
      * A use of a member.

@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 
 /** Sees which members each routine uses, of its own object and of others. */
 final class UsageWalk extends Walk {
-    static final Seer<Usage> SEER = new Seer<>("usage", 6, Usage.class, file -> {
+    static final Seer<Usage> SEER = new Seer<>("usage", 7, Usage.class, file -> {
         UsageWalk walk = new UsageWalk(file);
         walk.scan(file.unit());
         return walk.usages;
@@ -44,9 +44,9 @@ final class UsageWalk extends Walk {
         own = new LinkedHashSet<>();
         others = new LinkedHashSet<>();
         super.visitRoutine(routine);
-        boolean makes = isMaking(routine) || 2 * mapped.size() >= others.size();
-        if (!makes && !forwards(routine) && !writes(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
-            usages.add(new Usage(type(), symbol(routine), routine.name(), Set.copyOf(own), List.copyOf(others),
+        boolean maps = made(routine).isEmpty() && 2 * mapped.size() >= others.size();
+        if (!maps && !forwards(routine) && !writes(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
+            usages.add(new Usage(type(), symbol(routine), routine.name(), made(routine), Set.copyOf(own), List.copyOf(others),
                     file.line(routine), file.endLine(routine)));
         }
         own = outerOwn;
@@ -55,10 +55,11 @@ final class UsageWalk extends Walk {
         return null;
     }
 
-    /** A creation routine: whatever it gives back is made here. */
-    private static boolean isMaking(Routine routine) {
+    /** What a creation routine makes: the type of whatever it gives back, empty if that is not made here. */
+    private static String made(Routine routine) {
         List<Return> returns = routine.body().map(body -> Search.all(body, Return.class)).orElse(List.of());
-        return !returns.isEmpty() && returns.stream().allMatch(each -> each.value().filter(Creation.class::isInstance).isPresent());
+        boolean makes = !returns.isEmpty() && returns.stream().allMatch(each -> each.value().filter(Creation.class::isInstance).isPresent());
+        return makes ? ((Creation) returns.get(0).value().orElseThrow()).type().simpleName() : "";
     }
 
     /** An overload for convenience, which only takes its argument apart for the other one. */
@@ -146,7 +147,7 @@ final class UsageWalk extends Walk {
             own.add(step.name());
             return;
         }
-        boolean type = receiver instanceof Name named && Character.isUpperCase(named.name().charAt(0));
+        boolean type = beginsAtType(receiver);
         Trail trail = trail(receiver);
         if (!type && trail.isKnown()) {
             others.add(new Use(trail, step));
@@ -154,6 +155,12 @@ final class UsageWalk extends Walk {
                 mapped.add(new Use(trail, step));
             }
         }
+    }
+
+    /** A type, or a constant of one: nothing that the routine was given. */
+    private static boolean beginsAtType(Node receiver) {
+        return receiver instanceof Name named && Character.isUpperCase(named.name().charAt(0))
+                || receiver instanceof Member member && beginsAtType(member.receiver());
     }
 
     /** A bare name that is no local is a field of the object, or a type. */

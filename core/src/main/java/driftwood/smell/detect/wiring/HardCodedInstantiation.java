@@ -181,6 +181,9 @@ public final class HardCodedInstantiation implements Detector {
         List<Place> places = new ArrayList<>();
         for (Instantiation instantiation : group.instantiations()) {
             evidence.add(new Evidence(group.file(), instantiation.line(), instantiation.line(), "creates " + made.simpleName()));
+            if (instantiation.useLine() > instantiation.line()) {
+                evidence.add(new Evidence(group.file(), instantiation.useLine(), instantiation.useLine(), "uses it here first"));
+            }
             places.add(new Place(group.file(), instantiation.line(), instantiation.line(), instantiation.routine(), "creates one"));
         }
         Reach first = reaches.get(0);

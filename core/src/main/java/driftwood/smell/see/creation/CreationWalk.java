@@ -14,7 +14,7 @@ import java.util.Optional;
 /** Sees every creation of an instance and what becomes of it in the routine around. */
 public final class CreationWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Instantiation> SEER = new Seer<>("birth", 1, Instantiation.class, file -> {
+    public static final Seer<Instantiation> SEER = new Seer<>("birth", 2, Instantiation.class, file -> {
         CreationWalk walk = new CreationWalk(file);
         walk.scan(file.unit());
         return walk.instantiations;
@@ -90,7 +90,8 @@ public final class CreationWalk extends Walk {
 
     @Override
     public Void visitIf(If branch) {
-        boolean asks = branch.condition() instanceof NullTest;
+        boolean chooses = branch.otherwise().map(each -> Search.any(each, Creation.class::isInstance)).orElse(false);
+        boolean asks = branch.condition() instanceof NullTest && !chooses;
         fallbacks += asks ? 1 : 0;
         super.visitIf(branch);
         fallbacks -= asks ? 1 : 0;
@@ -131,18 +132,21 @@ public final class CreationWalk extends Walk {
         How how = ways.getOrDefault(creation, How.OTHER);
         String name = names.getOrDefault(creation, "");
         boolean used = how == How.RECEIVER;
+        int useLine = file.line(creation);
         boolean leaves = how == How.RETURNED;
         String wrapper = how == How.WRAPPED ? name : "";
         Node body = how == How.LOCAL ? routine().flatMap(Routine::body).<Node>map(each -> each)
                 .orElse(around.get(creation)) : null;
         if (body != null) {
             LocalUses locals = known.computeIfAbsent(body, LocalUses::of);
-            used = locals.called().contains(name);
+            List<Call> calls = locals.called().getOrDefault(name, List.of());
+            used = !calls.isEmpty();
+            useLine = calls.stream().filter(each -> each.start() > creation.end()).mapToInt(file::line).min().orElse(useLine);
             leaves = locals.leaving().contains(name);
             wrapper = locals.wrappers().getOrDefault(name, "");
         }
         return new Instantiation(type(), member(), creation.type().name(), how, how == How.WRAPPED ? "" : name,
                 fallbacks > 0, used, leaves, wrapper, List.copyOf(sets.getOrDefault(creation, List.of())),
-                file.line(creation));
+                file.line(creation), useLine);
     }
 }

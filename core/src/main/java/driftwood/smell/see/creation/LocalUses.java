@@ -1,6 +1,7 @@
 package driftwood.smell.see.creation;
 
 import driftwood.tree.*;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -11,15 +12,15 @@ import java.util.Set;
 /**
  * What becomes of the locals of a body.
  *
- * @param called   names on which something is called
+ * @param called   names on which something is called, with the calls in order
  * @param leaving  names that are returned, handed on or stored
  * @param wrappers name to the type of the first creation that takes it as its only argument
  */
-record LocalUses(Set<String> called, Set<String> leaving, Map<String, String> wrappers) {
+record LocalUses(Map<String, List<Call>> called, Set<String> leaving, Map<String, String> wrappers) {
 
     /** Looks through a body once, for all of its locals. */
     static LocalUses of(Node body) {
-        LocalUses locals = new LocalUses(new HashSet<>(), new HashSet<>(), new HashMap<>());
+        LocalUses locals = new LocalUses(new HashMap<>(), new HashSet<>(), new HashMap<>());
         locals.new Looking().scan(body);
         return locals;
     }
@@ -28,7 +29,7 @@ record LocalUses(Set<String> called, Set<String> leaving, Map<String, String> wr
 
         @Override
         public Void visitCall(Call call) {
-            name(call.receiver()).ifPresent(called::add);
+            name(call.receiver()).ifPresent(name -> called.computeIfAbsent(name, key -> new ArrayList<>()).add(call));
             passed(call.arguments());
             return visitNode(call);
         }

@@ -3,6 +3,7 @@ package driftwood.smell.see.reach;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Step;
 import driftwood.program.Symbol;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
@@ -17,12 +18,15 @@ import java.util.Set;
 /** Follows calls of the project's own helpers to what they reach outside: code that opens its files by FileUtils opens files. */
 public final class Helpers {
     /** A helper's helper still helps; what is farther away is another matter. */
-    private static final int DEEP = 4;
+    private static final int DEEP = 5;
     private static final int MOST_OVERRIDES = 20;
 
     private final Program program;
     private final Set<String> names;
     private final Map<String, Reach> direct = new HashMap<>();
+    /** Symbols of operations without a body that some type of the project carries out by reaching outside. */
+    private final Set<String> declared = new HashSet<>();
+    private final Set<String> declaredNames = new HashSet<>();
     private final Map<String, Optional<Reach>> known = new HashMap<>();
 
     public Helpers(Program program, List<Seen<Reach>> reaches) {
@@ -34,6 +38,10 @@ public final class Helpers {
             }
         }
         names = namesOfReaching(program, direct.keySet());
+        direct.keySet().forEach(each -> program.type(Symbol.of(each).type()).flatMap(type -> type.routine(each))
+                .filter(routine -> !routine.traits().isStatic() && !routine.isConstructor()).map(program::rootOf)
+                .filter(root -> !root.hasBody()).ifPresent(root -> declared.add(root.symbol())));
+        declared.forEach(each -> declaredNames.add(Symbol.of(each).member()));
     }
 
     /** Names of what may reach: most calls have another, and are never looked after. */
@@ -50,11 +58,19 @@ public final class Helpers {
 
     /** What a call reaches by a helper of another type; empty where it calls none, or none that reaches outside. */
     public Optional<Reach> of(CallFact call) {
-        if (!names.contains(call.trail().lastName()) || !mayBeOfAType(call.trail())) {
+        String name = call.trail().lastName();
+        boolean asked = declaredNames.contains(name) && isFetched(call.trail());
+        if (!asked && (!names.contains(name) || !mayBeOfAType(call.trail()))) {
             return Optional.empty();
         }
-        return program.routinesAt(call.trail(), call.within()).stream().filter(each -> each.traits().isStatic()
+        return program.routinesAt(call.trail(), call.within()).stream().filter(each -> (each.traits().isStatic() || asked && declared.contains(each.symbol()))
                 && !each.owner().equals(call.within())).findFirst().flatMap(each -> reach(each, DEEP, new HashSet<>()));
+    }
+
+    /** Whether it is called on what another object gave: what is handed in itself can be another one. */
+    private static boolean isFetched(Trail call) {
+        List<Step> steps = call.steps();
+        return steps.size() > 1 && steps.subList(0, steps.size() - 1).stream().anyMatch(Step.Invoke.class::isInstance);
     }
 
     /** Whether it can be a call without an instance: a bare one, or one on the name of a type. */
@@ -82,7 +98,8 @@ public final class Helpers {
         }
         Optional<Reach> found = routine.traits().isAbstract() || !routine.hasBody() ? overriding(routine) : program.callsBy(routine).stream()
                 .flatMap(call -> program.routinesAt(call.trail(), call.within()).stream().limit(1))
-                .filter(each -> each.traits().isStatic() || each.owner().equals(routine.owner()) || each.traits().isAbstract() || !each.hasBody())
+                .filter(each -> each.traits().isStatic() || each.owner().equals(routine.owner()) || each.traits().isAbstract() || !each.hasBody()
+                        || program.type(each.owner()).filter(owner -> !owner.isConcrete()).isPresent())
                 .flatMap(each -> reach(each, deep - 1, seen).stream()).findFirst();
         if (deep == DEEP) {
             known.put(symbol, found);

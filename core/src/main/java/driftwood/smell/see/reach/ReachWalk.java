@@ -6,14 +6,16 @@ import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** Sees where code reaches outside of itself. */
 public final class ReachWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Reach> SEER = new Seer<>("reach", 5, Reach.class, file -> {
+    public static final Seer<Reach> SEER = new Seer<>("reach", 6, Reach.class, file -> {
         ReachWalk walk = new ReachWalk(file);
         walk.scan(file.unit());
         return walk.reaches;
@@ -21,6 +23,8 @@ public final class ReachWalk extends Walk {
 
     private static final Set<String> BINDING = Set.of("bind", "connect");
     private final List<Reach> reaches = new ArrayList<>();
+    /** Types of the fields, by the type that declares them. */
+    private final Map<String, Map<String, TypeRef>> fields = new HashMap<>();
     private boolean storing;
     private boolean field;
     private boolean returning;
@@ -68,9 +72,29 @@ public final class ReachWalk extends Walk {
         return null;
     }
 
+    /** The way to what is called on: an own field of a declared type is a value of that type. */
+    private Trail way(Node receiver) {
+        String name = receiver instanceof Name bare ? bare.name() : receiver instanceof Member member && member.receiver() instanceof Name self
+                && self.isSelf() ? member.name() : "";
+        boolean local = receiver instanceof Name && isLocal(name);
+        TypeRef type = local ? null : fields.getOrDefault(type(), Map.of()).get(name);
+        return type == null ? trail(receiver) : Trail.typed(type);
+    }
+
+    @Override
+    protected void entered(TypeDeclaration declared) {
+        Map<String, TypeRef> own = new HashMap<>();
+        for (Node member : declared.members()) {
+            if (member instanceof Field one && one.type().isPresent()) {
+                own.put(one.name(), one.type());
+            }
+        }
+        fields.put(type(), own);
+    }
+
     @Override
     public Void visitCall(Call call) {
-        Resources.ofCall(call, call.receiver().map(this::trail).orElse(Trail.UNKNOWN), file).ifPresent(each -> reach(each, call, call.arguments()));
+        Resources.ofCall(call, call.receiver().map(this::way).orElse(Trail.UNKNOWN), file).ifPresent(each -> reach(each, call, call.arguments()));
         return super.visitCall(call);
     }
 
