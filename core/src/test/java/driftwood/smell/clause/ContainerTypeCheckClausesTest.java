@@ -408,5 +408,59 @@ class ContainerTypeCheckClausesTest extends Clauses {
                             return total
                         return 0
                 """);
+        java("two kinds of container in one walk").has("""
+                package quay;
+                interface Cargo { int weight(); }
+                class Crate implements Cargo {
+                    java.util.List<Cargo> inside;
+                    public int weight() { return 1; }
+                }
+                class Pallet implements Cargo {
+                    java.util.List<Cargo> on;
+                    public int weight() { return 2; }
+                }
+                class Barrel implements Cargo {
+                    public int weight() { return 3; }
+                }
+                class Hold {
+                    int sum;
+                    void weigh(java.util.List<Cargo> all) {
+                        for (Cargo each : all) { // <- container-type-check
+                            if (each instanceof Crate) {
+                                weigh(((Crate) each).inside);
+                            } else if (each instanceof Pallet) {
+                                weigh(((Pallet) each).on);
+                            } else {
+                                sum += each.weight();
+                            }
+                        }
+                    }
+                }
+                """);
+        java("parts that are looked up by name").has("""
+                package quay;
+                interface Store { java.util.Set<String> names(); Part part(String name); }
+                class Part { }
+                class Form extends Part {
+                    Store own;
+                    Store store() { return own; }
+                }
+                class Picture extends Part {
+                    int size;
+                }
+                class Copying {
+                    int done;
+                    void copy(Store store) {
+                        for (String name : store.names()) { // <- container-type-check
+                            Part part = store.part(name);
+                            if (part instanceof Form) {
+                                copy(((Form) part).store());
+                            } else if (part instanceof Picture) {
+                                done += ((Picture) part).size;
+                            }
+                        }
+                    }
+                }
+                """);
     }
 }

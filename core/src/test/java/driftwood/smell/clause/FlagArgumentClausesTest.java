@@ -215,5 +215,58 @@ class FlagArgumentClausesTest extends Clauses {
                 def go(h: Horn, x):
                     h.blow(3, x)
                 """);
+        java("carries out a contract that is called with a literal").has("""
+                package quay;
+                abstract class Table {
+                    long size(boolean total) { return 0; }
+                }
+                class Berths extends Table {
+                    java.util.List<Integer> used;
+                    @Override // <- flag-argument
+                    long size(boolean total) {
+                        if (total) {
+                            long sum = 0;
+                            for (int each : used) {
+                                sum += each;
+                            }
+                            return sum;
+                        } else {
+                            return used.get(0) * 2;
+                        }
+                    }
+                }
+                class Report {
+                    long all(Table table) { return table.size(true); }
+                    long one(Table table) { return table.size(false); }
+                }
+                """);
+        java("carries out a contract that hands on what it is given").hasNot("""
+                package quay;
+                class Visit {
+                    Visit next;
+                    void see(int mark, boolean seen) {
+                        if (next != null) {
+                            next.see(mark, seen);
+                        }
+                    }
+                }
+                class Log extends Visit {
+                    java.util.List<Integer> open, shut;
+                    @Override
+                    void see(int mark, boolean seen) {
+                        if (seen) {
+                            open.add(mark);
+                        } else {
+                            shut.add(mark + 1);
+                        }
+                    }
+                }
+                class Walk {
+                    void go(Visit visit) {
+                        visit.see(1, true);
+                        visit.see(2, false);
+                    }
+                }
+                """);
     }
 }

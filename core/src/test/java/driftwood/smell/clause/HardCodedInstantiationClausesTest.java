@@ -411,5 +411,62 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     }
                 }
                 """);
+        java("one of two that are created by what is asked of something else").has("""
+                package quay;
+                import java.io.FileReader;
+                class PlainLog {
+                    int read(String name) throws java.io.IOException { return new FileReader(name).read(); }
+                }
+                class Roll {
+                    String key;
+                    int lines;
+                    int read(String name) throws java.io.IOException {
+                        PlainLog log = null;
+                        if (key == null) {
+                            log = new PlainLog(); // <- hard-coded-instantiation
+                        } else {
+                            log = new PlainLog();
+                        }
+                        lines++;
+                        return log.read(name);
+                    }
+                }
+                """);
+        java("what an own field of the platform's type reaches").has("""
+                package quay;
+                import java.net.URL;
+                class Bulletin {
+                    private final URL from;
+                    Bulletin(URL from) { this.from = from; }
+                    int first() throws java.io.IOException { return from.openStream().read(); }
+                }
+                class Board {
+                    int shown;
+                    void show(URL url) throws java.io.IOException {
+                        Bulletin bulletin = new Bulletin(url); // <- hard-coded-instantiation
+                        shown += bulletin.first();
+                    }
+                }
+                """);
+        java("what is handed in does the reading").hasNot("""
+                package quay;
+                import java.io.FileReader;
+                interface Archive { int read(String name) throws java.io.IOException; }
+                class FileArchive implements Archive {
+                    public int read(String name) throws java.io.IOException { return new FileReader(name).read(); }
+                }
+                class Entry {
+                    private final Archive archive;
+                    Entry(Archive archive) { this.archive = archive; }
+                    int first() throws java.io.IOException { return archive.read("first"); }
+                }
+                class Index {
+                    int shown;
+                    void show(Archive archive) throws java.io.IOException {
+                        Entry entry = new Entry(archive);
+                        shown += entry.first();
+                    }
+                }
+                """);
     }
 }

@@ -214,5 +214,96 @@ class MisplacedBehaviourClausesTest extends Clauses {
                     }
                 }
                 """);
+        java("envy of an interface asked for its parts by number").has("""
+                package quay;
+                interface Soundings {
+                    int getStations();
+                    double getDepth(int station);
+                    double getTide(int station);
+                    String getName(int station);
+                }
+                class Chart implements Soundings {
+                    public int getStations() { return 3; }
+                    public double getDepth(int station) { return station; }
+                    public double getTide(int station) { return station; }
+                    public String getName(int station) { return "s" + station; }
+                }
+                class Pilotage {
+                    int fee;
+                    double least(Soundings all) { // <- misplaced-behaviour
+                        double least = 99;
+                        for (int i = 0; i < all.getStations(); i++) {
+                            if (!all.getName(i).isEmpty()) {
+                                least = Math.min(least, all.getDepth(i) - all.getTide(i));
+                            }
+                        }
+                        return least;
+                    }
+                }
+                """);
+        java("three members of an interface that is walked by number").hasNot("""
+                package quay;
+                interface Soundings {
+                    int getStations();
+                    double getDepth(int station);
+                    double getTide(int station);
+                    String getName(int station);
+                }
+                class Chart implements Soundings {
+                    public int getStations() { return 3; }
+                    public double getDepth(int station) { return station; }
+                    public double getTide(int station) { return station; }
+                    public String getName(int station) { return "s" + station; }
+                }
+                class Pilotage {
+                    int fee;
+                    double deepest(Soundings all) {
+                        double most = 0;
+                        for (int i = 0; i < all.getStations(); i++) {
+                            most = Math.max(most, all.getDepth(i) - all.getTide(i));
+                        }
+                        return most;
+                    }
+                }
+                """);
+        java("computes another of the same type").has("""
+                package quay;
+                class Area {
+                    int left, right, top;
+                    Area(int left, int right, int top) {
+                        this.left = left;
+                        this.right = right;
+                        this.top = top;
+                    }
+                    int getLeft() { return left; }
+                    int getRight() { return right; }
+                    int getTop() { return top; }
+                }
+                class Berthing {
+                    int fee;
+                    Area padded(Area area, int by) { // <- misplaced-behaviour
+                        int left = area.getLeft() - by;
+                        int right = area.getRight() + by;
+                        return new Area(left, right, area.getTop() + by);
+                    }
+                }
+                """);
+        java("only keys of a dictionary are asked for").hasNot("""
+                package quay;
+                class Papers {
+                    java.util.Map<String, String> all;
+                    String getText(String key) { return all.get(key); }
+                    int getNumber(String key) { return all.size(); }
+                    boolean isGiven(String key) { return all.containsKey(key); }
+                    String getOr(String key, String other) { return other; }
+                }
+                class Office {
+                    int fee;
+                    int price(Papers papers) {
+                        return papers.isGiven("tug") ? papers.getNumber("power") * papers.getText("name").length()
+                                : papers.getOr("kind", "none").length();
+                    }
+                }
+                """);
     }
 }
