@@ -48,6 +48,7 @@ final class IncrementalJudging {
     }
 
     private Judged all(List<FileStamp> traces) {
+        // driftwood: leave hard-coded-instantiation because a judging belongs to one scan and is nobody else's
         return new Judging(options, linked).all(detectors, traces);
     }
 }

@@ -93,6 +93,7 @@ final class Rejudging {
                 there.add(detector);
             }
         }
+        // driftwood: leave hard-coded-instantiation because a judging belongs to one scan and is nobody else's
         Judging judging = new Judging(options, linked);
         List<Ruling> all = judging.rulings(whole, Set.of());
         for (int i = 0; i < whole.size(); i++) {

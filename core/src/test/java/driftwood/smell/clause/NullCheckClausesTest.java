@@ -527,5 +527,94 @@ class NullCheckClausesTest extends Clauses {
                     if n:
                         print(list(n))
                 """);
+        java("a field that is filled only if there is something to fill it with").has("""
+                package quay;
+                class Chart {
+                    String depth() { return "3"; }
+                }
+                class Locker {
+                    boolean stocked;
+                    private Chart chart;
+                    Chart chart() { // <- null-check
+                        if (chart == null) {
+                            if (stocked) {
+                                chart = new Chart();
+                            }
+                        }
+                        return chart;
+                    }
+                }
+                class Bridge {
+                    int seen;
+                    String plan(Locker locker) {
+                        if (locker.chart() == null) {
+                            return "";
+                        }
+                        return locker.chart().depth();
+                    }
+                    void look(Locker locker) {
+                        Chart chart = locker.chart();
+                        if (chart != null) {
+                            seen += chart.depth().length();
+                        }
+                    }
+                    String read(Locker locker) {
+                        Chart chart = locker.chart();
+                        return chart == null ? "none" : chart.depth();
+                    }
+                }
+                """);
+        java("a field that is always filled when it is asked for").hasNot("""
+                package quay;
+                class Chart {
+                    String depth() { return "3"; }
+                }
+                class Locker {
+                    private Chart chart;
+                    Chart chart() {
+                        if (chart == null) {
+                            chart = new Chart();
+                        }
+                        return chart;
+                    }
+                }
+                class Bridge {
+                    String plan(Locker locker) {
+                        if (locker.chart() == null) {
+                            return "";
+                        }
+                        return locker.chart().depth();
+                    }
+                    String read(Locker locker) {
+                        return locker.chart() == null ? "none" : locker.chart().depth();
+                    }
+                }
+                """);
+        java("a condition that is gathered bit by bit").has("""
+                package quay;
+                class Rule {
+                    Rule and(Rule other) { return this; }
+                    boolean holds(int n) { return n > 0; }
+                }
+                class Watch {
+                    private Rule rule; // <- null-check
+                    int n;
+                    void add(Rule more) {
+                        if (rule == null) {
+                            rule = more;
+                        } else {
+                            rule = rule.and(more);
+                        }
+                    }
+                    void clear() { rule = null; }
+                    boolean isQuiet() { return rule == null || rule.holds(1); }
+                    void tick() {
+                        if (rule != null) {
+                            n += rule.holds(n) ? 1 : 0;
+                        }
+                    }
+                    String told() { return rule == null ? "" : "ruled " + rule.holds(2); }
+                }
+                """);
     }
 }

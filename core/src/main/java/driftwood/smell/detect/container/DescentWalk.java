@@ -15,7 +15,7 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 8, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 11, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;

@@ -2,12 +2,7 @@ package driftwood.smell.detect.nothing;
 
 import driftwood.program.Trail;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
-import driftwood.tree.Call;
-import driftwood.tree.Conditional;
-import driftwood.tree.Literal;
-import driftwood.tree.Name;
-import driftwood.tree.Node;
-import driftwood.tree.TreeVisitor;
+import driftwood.tree.*;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
@@ -69,12 +64,26 @@ final class GivenBack implements TreeVisitor<Void> {
         return null;
     }
 
+    /** A field that was found empty, and may not have been filled. */
+    @Override
+    public Void visitMember(Member member) {
+        return member.receiver() instanceof Name self && self.isSelf() ? field(member, member.name()) : visitNode(member);
+    }
+
+    private Void field(Node value, String name) {
+        if (frame.locals.mayStayEmpty(name)) {
+            sink.add(Kind.YIELDS, Trail.UNKNOWN, "unless there was something to fill " + name + " with");
+            return null;
+        }
+        return visitNode(value);
+    }
+
     @Override
     public Void visitName(Name name) {
         if (frame.locals.mayBeEmpty(name.name())) {
             sink.add(Kind.YIELDS, Trail.UNKNOWN, "unless " + name.name() + " was found");
             return null;
         }
-        return visitNode(name);
+        return field(name, name.name());
     }
 }

@@ -20,7 +20,7 @@ import java.util.regex.Pattern;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 6, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 7, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -199,7 +199,8 @@ final class NothingWalk extends Walk {
         if (endsLoop) {
             return;
         }
-        if (forNothing.isPresent() && (fills(forNothing.get(), test.subject()) || opens(forNothing.get(), test.subject()))) {
+        boolean gathers = forSomething.filter(each -> fills(each, test.subject())).isPresent();
+        if (forNothing.isPresent() && !gathers && (fills(forNothing.get(), test.subject()) || opens(forNothing.get(), test.subject()))) {
             add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
         } else {
             guard(test, Outcome.of(forNothing), whole, Outcome.describe(file, forNothing, forSomething));
@@ -275,7 +276,7 @@ final class NothingWalk extends Walk {
             add(Kind.FIELD_SET, trail, name, assignment, from);
         } else {
             boolean fromParameter = assignment.value() instanceof Name value && isLocal(value.name());
-            if (!fromParameter) {
+            if (!fromParameter && !Search.mentions(assignment.value(), name)) {
                 frames.peek().filled.add(name);
             }
         }

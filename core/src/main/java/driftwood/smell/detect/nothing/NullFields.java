@@ -30,12 +30,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** The fields of a project that stand for "nothing" by null and are guarded in three places or more. */
 final class NullFields {
     private static final int PLACES = 3;
     private static final Pattern RESOURCE = Pattern.compile(".*(Stream|Reader|Writer|Channel|Socket|Thread|Executor"
             + "|ExecutorService|Future|Connection|Process|Lock|Timer|Buffer|RandomAccessFile)");
+
+    private static final Pattern LINK = Pattern.compile("(?i).*(next|prev|previous|parent|left|right|child|first|last|head|tail|root|outer|inner|link|delegate"
+            + "|wrapped|super|base)[a-z]*");
 
     private final Program program;
     private final List<Seen<NothingSighting>> sighted;
@@ -107,7 +111,7 @@ final class NullFields {
     private boolean isLink(Fields.Found found) {
         Optional<TypeOutline> type = program.resolve(found.field().orElseThrow().type(), found.owner());
         return type.isPresent() && (type.get().equals(found.owner())
-                || program.ancestors(found.owner()).contains(type.get())
+                || program.ancestors(found.owner()).contains(type.get()) && LINK.matcher(found.field().orElseThrow().name()).matches()
                 || program.nestedIn(found.owner()).contains(type.get()));
     }
 
@@ -136,6 +140,15 @@ final class NullFields {
                 .or(() -> set.stream().flatMap(seen -> nullPassed(found.owner(), seen.sighting()).stream()).findFirst());
         if (toNull.isPresent()) {
             return toNull;
+        }
+        Set<String> setting = set.stream().map(seen -> seen.sighting().routine()).collect(Collectors.toSet());
+        if (!set.isEmpty() && !field.traits().isFinal() && field.start() == FieldOutline.Start.NOTHING) {
+            Optional<RoutineOutline> without = found.owner().constructors().stream().filter(each -> !setting.contains(each.symbol())
+                    && program.callsBy(each).stream().noneMatch(call -> call.trail().lastName().equals("this"))).findFirst();
+            if (without.isPresent()) {
+                return Optional.of(new Evidence(without.get().file(), without.get().line(), without.get().endLine(), "this constructor leaves the field as it is: "
+                        + Language.nothingIn(without.get().file())));
+            }
         }
         boolean neverSet = set.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
                 && !found.owner().isInterface() && !isFilledBySetter(found, field.name());

@@ -32,6 +32,7 @@ public final class CreationWalk extends Walk {
     }
 
     private void way(Node value, How how, String name) {
+        // driftwood: leave type-switch because what is made is read from the tree, where each kind has its own parts
         if (value instanceof Creation) {
             ways.putIfAbsent(value, how);
             names.putIfAbsent(value, name);
@@ -56,6 +57,7 @@ public final class CreationWalk extends Walk {
     @Override
     public Void visitAssignment(Assignment assignment) {
         Node target = assignment.target();
+        // driftwood: leave type-switch because a target is read from the tree, where each kind has its own parts
         if (target instanceof Name name) {
             way(assignment.value(), isLocal(name.name()) ? How.LOCAL : How.FIELD, name.name());
         } else if (target instanceof Member member && member.receiver() instanceof Name self

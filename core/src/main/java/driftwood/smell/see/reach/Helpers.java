@@ -18,7 +18,7 @@ import java.util.Set;
 /** Follows calls of the project's own helpers to what they reach outside: code that opens its files by FileUtils opens files. */
 public final class Helpers {
     /** A helper's helper still helps; what is farther away is another matter. */
-    private static final int DEEP = 5;
+    private static final int DEEP = 4;
     private static final int MOST_OVERRIDES = 20;
 
     private final Program program;
