@@ -19,53 +19,53 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * What every reader makes of the constructs that detectors look at: a row a construct, a column a language, and the tree
- * that all of them must give. A language that has no such construct leaves its column out.
+ * that all of them must give. A language that has no such construct has a dash there.
  */
 class ReaderContractTest {
     /** The body of a routine f with parameters v and w goes where the % stands. */
     private static final Map<String, String> AROUND = Map.of("java", "class Desk { Object f(Object v, Object w) { % } }",
-            "python", "class Desk:\n    def f(self, v, w):\n        %\n");
-    private static final Map<String, String> FILE = Map.of("java", "Desk.java", "python", "desk.py");
+            "python", "class Desk:\n    def f(self, v, w):\n        %\n", "csharp", "class Desk { object f(object v, object w) { % } }");
+    private static final Map<String, String> FILE = Map.of("java", "Desk.java", "python", "desk.py", "csharp", "Desk.cs");
 
     /** In the code, {@code ~} begins a new line and {@code >} one that is further in. */
     private static final String ROWS = """
-            construct             | java                                      | python                            | tree
-            null test             | return v == null;                         | return v is None                  | Return(NullTest(v))
-            negated null test     | return v != null;                         | return v is not None              | Return(NullTest(v negated))
-            negation of it        | return !(v == null);                      | return not v is None              | Return(NullTest(v negated))
-            null on the left      | return null == v;                         | return None is v                  | Return(NullTest(v))
-            equality              | return v == 4;                            | return v == 4                     | Return(EqualityTest(v INTEGER:4))
-            unequal               | return v != 4;                            | return v != 4                     | Return(EqualityTest(v INTEGER:4 negated))
-            type test             | return v instanceof Tug;                  | return isinstance(v, Tug)         | Return(TypeTest(v Tug))
-            exact type            | return v.getClass() == Tug.class;         | return type(v) is Tug             | Return(TypeTest(v Tug exact))
-            both                  | return v && w;                            | return v and w                    | Return(Binary(&& v w))
-            either                | return v || w;                            | return v or w                     | Return(Binary(|| v w))
-            negation              | return !v;                                | return not v                      | Return(Unary(! v))
-            order                 | return v < 4;                             | return v < 4                      | Return(Binary(< v INTEGER:4))
-            conditional           | return v ? w : 4;                         | return w if v else 4              | Return(Conditional(v w INTEGER:4))
-            creation              | return new Tug(v);                        | return Tug(v)                     | Return(Creation(Tug [v]))
-            call                  | v.tow(w);                                 | v.tow(w)                          | Evaluate(Call(v tow [w]))
-            call of its own       | this.tow(w);                              | self.tow(w)                       | Evaluate(Call(this tow [w]))
-            member                | return v.depth;                           | return v.depth                    | Return(Member(v depth))
-            element               | return v[4];                              | return v[4]                       | Return(Index(v INTEGER:4))
-            nothing               | return null;                              | return None                       | Return(NULL)
-            truth                 | return true;                              | return True                       | Return(BOOLEAN:true)
-            text                  | return "ebb";                             | return "ebb"                      | Return(STRING:ebb)
-            assignment            | this.depth = v;                           | self.depth = v                    | Evaluate(Assignment(Member(this depth) = v))
-            added                 | v.depth += 4;                             | v.depth += 4                      | Evaluate(Assignment(Member(v depth) + INTEGER:4))
-            local                 | var x = v;                                | x = v                             | Local(x v)
-            branch                | if (v) { go(); }                          | if v:~>self.go()                  | If(v {Evaluate(Call(%go []))})
-            branch with another   | if (v) { return w; } else { return v; }   | if v:~>return w~else:~>return v   | If(v {Return(w)} {Return(v)})
-            ladder                | if (v) { return w; } else if (w) { return v; } | if v:~>return w~elif w:~>return v | If(v {Return(w)} If(w {Return(v)}))
-            loop over elements    | for (var x : v) { w.go(x); }              | for x in v:~>w.go(x)              | Loop(EACH [Local(x) v] {Evaluate(Call(w go [x]))})
-            loop while            | while (v) { w.go(); }                     | while v:~>w.go()                  | Loop(WHILE [v] {Evaluate(Call(w go []))})
-            next                  | while (v) { continue; }                   | while v:~>continue                | Loop(WHILE [v] {Jump(CONTINUE)})
-            end of a loop         | while (v) { break; }                      | while v:~>break                   | Loop(WHILE [v] {Jump(BREAK)})
-            thrown                | throw new Bad();                          | raise Bad()                       | Throw(Creation(Bad []))
-            nothing done          | ;                                         | pass                              | Empty()
-            asserted              | assert v;                                 | assert v                          | Assertion([v])
-            selection             | switch (v) { case 1: return w; default: return v; } | match v:~>case 1:~>>return w~>case _:~>>return v | Match(v [Arm([INTEGER:1] {Return(w)}) Arm([] isDefault {Return(v)})])
-            lambda                | return x -> w;                            | return lambda x: w                | Return(Lambda([x] w))
+            construct             | java                                      | python                            | csharp                                    | tree
+            null test             | return v == null;                         | return v is None                  | return v == null;                         | Return(NullTest(v))
+            negated null test     | return v != null;                         | return v is not None              | return v != null;                         | Return(NullTest(v negated))
+            negation of it        | return !(v == null);                      | return not v is None              | return !(v == null);                      | Return(NullTest(v negated))
+            null on the left      | return null == v;                         | return None is v                  | return null == v;                         | Return(NullTest(v))
+            equality              | return v == 4;                            | return v == 4                     | return v == 4;                            | Return(EqualityTest(v INTEGER:4))
+            unequal               | return v != 4;                            | return v != 4                     | return v != 4;                            | Return(EqualityTest(v INTEGER:4 negated))
+            type test             | return v instanceof Tug;                  | return isinstance(v, Tug)         | return v is Tug;                          | Return(TypeTest(v Tug))
+            exact type            | return v.getClass() == Tug.class;         | return type(v) is Tug             | -                                         | Return(TypeTest(v Tug exact))
+            both                  | return v && w;                            | return v and w                    | return v && w;                            | Return(Binary(&& v w))
+            either                | return v || w;                            | return v or w                     | return v || w;                            | Return(Binary(|| v w))
+            negation              | return !v;                                | return not v                      | return !v;                                | Return(Unary(! v))
+            order                 | return v < 4;                             | return v < 4                      | return v < 4;                             | Return(Binary(< v INTEGER:4))
+            conditional           | return v ? w : 4;                         | return w if v else 4              | return v ? w : 4;                         | Return(Conditional(v w INTEGER:4))
+            creation              | return new Tug(v);                        | return Tug(v)                     | return new Tug(v);                        | Return(Creation(Tug [v]))
+            call                  | v.tow(w);                                 | v.tow(w)                          | v.tow(w);                                 | Evaluate(Call(v tow [w]))
+            call of its own       | this.tow(w);                              | self.tow(w)                       | this.tow(w);                              | Evaluate(Call(this tow [w]))
+            member                | return v.depth;                           | return v.depth                    | return v.depth;                           | Return(Member(v depth))
+            element               | return v[4];                              | return v[4]                       | return v[4];                              | Return(Index(v INTEGER:4))
+            nothing               | return null;                              | return None                       | return null;                              | Return(NULL)
+            truth                 | return true;                              | return True                       | return true;                              | Return(BOOLEAN:true)
+            text                  | return "ebb";                             | return "ebb"                      | return "ebb";                             | Return(STRING:ebb)
+            assignment            | this.depth = v;                           | self.depth = v                    | this.depth = v;                           | Evaluate(Assignment(Member(this depth) = v))
+            added                 | v.depth += 4;                             | v.depth += 4                      | v.depth += 4;                             | Evaluate(Assignment(Member(v depth) + INTEGER:4))
+            local                 | var x = v;                                | x = v                             | var x = v;                                | Local(x v)
+            branch                | if (v) { go(); }                          | if v:~>self.go()                  | if (v) { go(); }                          | If(v {Evaluate(Call(%go []))})
+            branch with another   | if (v) { return w; } else { return v; }   | if v:~>return w~else:~>return v   | if (v) { return w; } else { return v; }   | If(v {Return(w)} {Return(v)})
+            ladder                | if (v) { return w; } else if (w) { return v; } | if v:~>return w~elif w:~>return v | if (v) { return w; } else if (w) { return v; } | If(v {Return(w)} If(w {Return(v)}))
+            loop over elements    | for (var x : v) { w.go(x); }              | for x in v:~>w.go(x)              | foreach (var x in v) { w.go(x); }         | Loop(EACH [Local(x) v] {Evaluate(Call(w go [x]))})
+            loop while            | while (v) { w.go(); }                     | while v:~>w.go()                  | while (v) { w.go(); }                     | Loop(WHILE [v] {Evaluate(Call(w go []))})
+            next                  | while (v) { continue; }                   | while v:~>continue                | while (v) { continue; }                   | Loop(WHILE [v] {Jump(CONTINUE)})
+            end of a loop         | while (v) { break; }                      | while v:~>break                   | while (v) { break; }                      | Loop(WHILE [v] {Jump(BREAK)})
+            thrown                | throw new Bad();                          | raise Bad()                       | throw new Bad();                          | Throw(Creation(Bad []))
+            nothing done          | ;                                         | pass                              | ;                                         | Empty()
+            asserted              | assert v;                                 | assert v                          | -                                         | Assertion([v])
+            selection             | switch (v) { case 1: return w; default: return v; } | match v:~>case 1:~>>return w~>case _:~>>return v | switch (v) { case 1: return w; default: return v; } | Match(v [Arm([INTEGER:1] {Return(w)}) Arm([] isDefault {Return(v)})])
+            lambda                | return x -> w;                            | return lambda x: w                | return x => w;                            | Return(Lambda([x] w))
             """;
 
     @TempDir
@@ -81,6 +81,9 @@ class ReaderContractTest {
                 String language = head[i];
                 String code = row[i];
                 String wanted = row[row.length - 1];
+                if (code.equals("-")) {
+                    continue;
+                }
                 tests.add(DynamicTest.dynamicTest(row[0] + " in " + language, () -> assertThat(read(language, code))
                         .isEqualTo(wanted.replace("%", language.equals("python") ? "this " : ""))));
             }

@@ -23,6 +23,11 @@ public abstract class SitterReader implements Reader {
     /** The file in Driftwood's own terms. */
     protected abstract Unit unit(SourceText source, Cst root);
 
+    /** The text as the grammar can take it: as long as the source, with blanks for what it knows nothing of. */
+    protected String parsable(String text) {
+        return text;
+    }
+
     /** All kinds of the grammar's nodes that the rules say something of. */
     public abstract Set<String> ruled();
 
@@ -35,7 +40,7 @@ public abstract class SitterReader implements Reader {
     public void read(List<SourceText> sources, Consumer<FileTree> take) {
         for (SourceText source : sources) {
             Lines lines = new Lines(source.text());
-            Grammar.Parsed parsed = grammars.get().parse(source.text());
+            Grammar.Parsed parsed = grammars.get().parse(parsable(source.text()));
             List<Unread> unread = parsed.errors().stream().map(each -> unread(each, lines, source)).toList();
             take.accept(new FileTree(source, unit(source, parsed.root()), lines, unread));
         }

@@ -26,6 +26,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * long-parameter-list: a routine or constructor with more parameters than the limit. Not: one that overrides or
@@ -89,11 +90,18 @@ public final class LongParameterList implements Detector {
                 || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
     }
 
-    /** One of several overloads that take e1, e2, e3 ... one by one: a list of any length, written out. */
+    /** One of several overloads that take e1, e2, e3 ... one by one, or one value of each type parameter: a list of any length, written out. */
     private boolean isListed(TypeOutline type, RoutineOutline routine) {
-        long numbered = routine.parameters().stream().filter(each -> each.name().matches(".*\\d")).count();
-        return numbered >= 3 && routine.parameters().size() - numbered < limit && routine.traits().isStatic()
-                && type.routines().stream().filter(each -> each.name().equals(routine.name())).count() > 2;
+        List<String> numbered = routine.parameters().stream().map(ParameterOutline::name).filter(each -> each.matches(".*\\d")).toList();
+        if (numbered.size() < MANY || routine.parameters().size() - numbered.size() >= limit) {
+            return false;
+        }
+        boolean counted = numbered.stream().collect(Collectors.groupingBy(each -> each.replaceAll("\\d+$", ""), Collectors.counting()))
+                .values().stream().anyMatch(each -> each >= MANY);
+        boolean generic = routine.parameters().stream().filter(each -> type.typeParameters().stream().anyMatch(one ->
+                each.type().text().matches("(.*\\W)?" + one + "(\\W.*)?"))).map(ParameterOutline::type).distinct().count() >= MANY;
+        boolean overloaded = type.routines().stream().filter(each -> each.name().equals(routine.name())).count() > 2;
+        return counted && generic || overloaded && (counted || routine.traits().isStatic());
     }
 
     /** The parent's constructor gets nearly all of it handed on. */

@@ -141,8 +141,11 @@ record Variants(Kind kind, String common, List<String> names, List<Integer> arms
         return arms.size() < 2 ? Optional.empty() : Optional.of(new Variants(kind, common, names, arms));
     }
 
-    /** What chains on the same variants share: the common type, or the subject's word for bare literals. */
+    /** What chains on the same variants share: the common type, or the subject's word for bare literals; numbers mean something in one type only. */
     String group(Chain chain) {
+        if (kind == Kind.NUMBERS) {
+            return kind + " " + chain.within() + " " + chain.subject().word();
+        }
         return common.isEmpty() ? kind + " " + chain.subject().word() : kind + " " + common;
     }
 

@@ -123,7 +123,9 @@ final class RoutinesByVariant {
                 List<String> duty = meant.isEmpty() ? List.of() : Stream.concat(words.subList(0, from).stream(),
                         words.subList(to, words.size()).stream()).toList();
                 for (TypeOutline family : meant) {
-                    boolean stranger = !family.equals(type) && !program.ancestors(type).contains(family)
+                    boolean makes = program.resolve(routine.returns(), type).filter(made -> made.equals(family)
+                            || program.ancestors(made).contains(family)).isPresent();
+                    boolean stranger = !makes && !family.equals(type) && !program.ancestors(type).contains(family)
                             && !type.name().startsWith(family.name() + ".");
                     if (stranger && !duty.isEmpty()) {
                         grids.computeIfAbsent(family, key -> new LinkedHashMap<>())

@@ -1,0 +1,2 @@
+/** Reads C#. */
+package driftwood.read.csharp;
