@@ -185,7 +185,7 @@ class HouseTest {
     /** Languages are known in their folders; behaviour has what runs a language in classes that say so in their names. */
     @Test
     void nobodyElseNamesALanguage() {
-        Pattern named = Pattern.compile("\"(java|python)\"|\\b(Java|Python)Language\\b");
+        Pattern named = Pattern.compile("\"(java|python|csharp|javascript|typescript|php|ruby|kotlin)\"|\\b(Java|Python|CSharp|JavaScript|TypeScript|Php|Ruby|Kotlin)Language\\b");
         assertThat(sources().entrySet().stream().filter(each -> !each.getKey().startsWith("driftwood/read/")
                 && !each.getKey().startsWith("driftwood/behaviour/") && named.matcher(each.getValue()).find()).map(Map.Entry::getKey)).isEmpty();
     }

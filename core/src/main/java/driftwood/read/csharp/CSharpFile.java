@@ -66,7 +66,6 @@ final class CSharpFile extends CSharpMembers {
 
     private TypeDeclaration declaration(Cst node) {
         String name = node.part("name").map(this::text).map(CSharpTypes::plain).orElse("");
-        // driftwood: leave type-switch because the grammar fixes the kinds of types
         TypeKind kind = switch (node.kind()) {
             case "interface_declaration", "delegate_declaration" -> TypeKind.INTERFACE;
             case "enum_declaration" -> TypeKind.ENUM;

@@ -53,7 +53,6 @@ final class CSharpPatterns {
                 : Normal.nothing(subject.start(), pattern.end(), subject, true);
     }
 
-    // driftwood: leave long-parameter-list because an arm has these parts and is put together here only
     /** An arm of a selection. @param labels its patterns; a bare underscore, or none, takes what is left */
     Arm arm(Node subject, Cst whole, List<Cst> labels, List<Node> body, boolean fallsThrough) {
         List<Node> made = new ArrayList<>();

@@ -90,6 +90,7 @@ abstract class CSharpStatements extends CSharpExpressions {
         return all.size() == 1 ? all.get(0) : new Block(node.start(), node.end(), all);
     }
 
+    // driftwood: leave misplaced-behaviour because a parsed node knows nothing of the tree that is made of it
     Node evaluated(Cst node) {
         if (node.inner().isEmpty()) {
             return new Empty(node.start(), node.end());

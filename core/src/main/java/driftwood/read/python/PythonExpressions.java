@@ -258,7 +258,6 @@ abstract class PythonExpressions {
 
     /** What a loop gives its elements to: one local, or the locals of a pattern. */
     Node variable(Cst target) {
-        // driftwood: leave conditional-instantiation because each node of the grammar becomes the node it stands for
         if (target.is("identifier")) {
             return new Local(target.start(), target.end(), text(target).intern(), TypeRef.NONE, Optional.empty());
         }

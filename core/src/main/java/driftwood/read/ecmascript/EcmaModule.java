@@ -1,0 +1,159 @@
+package driftwood.read.ecmascript;
+
+import driftwood.read.AssignedFields;
+import driftwood.read.AssignedFields.Told;
+import driftwood.read.sitter.Cst;
+import driftwood.source.SourceText;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The whole tree of one module: its functions and values, its classes, and what of it is run when it is loaded. */
+final class EcmaModule extends EcmaClasses {
+    private static final Set<String> TYPES = Set.of("class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration");
+    private static final Set<String> FUNCTIONS = Set.of("function_expression", "arrow_function", "generator_function");
+
+    private final Cst root;
+    private final String packageName;
+    private final String module;
+    private final EcmaImports imports;
+    private final List<Node> members = new ArrayList<>();
+    private final List<Cst> loose = new ArrayList<>();
+    /** Routines given to the prototype of a function, by its name. */
+    private final Map<String, List<Routine>> prototypes = new LinkedHashMap<>();
+    private final Map<String, Cst> functions = new LinkedHashMap<>();
+
+    EcmaModule(SourceText source, Cst root) {
+        super(source.text());
+        this.root = root;
+        String path = source.file().path();
+        List<String> names = new ArrayList<>();
+        for (String each : path.split("/")) {
+            names.add(plain(each));
+        }
+        boolean whole = names.get(names.size() - 1).equals("index") && names.size() > 1;
+        if (whole) {
+            names.remove(names.size() - 1);
+        }
+        this.module = names.get(names.size() - 1).intern();
+        this.packageName = String.join(".", names.subList(0, names.size() - 1)).intern();
+        this.imports = new EcmaImports(text, whole ? packageName.isEmpty() ? module : packageName + "." + module : packageName);
+    }
+
+    /** A part of a path as a name: without its ending, and with nothing that would divide it. */
+    static String plain(String part) {
+        return part.replaceFirst("(\\.d)?\\.[cm]?[jt]sx?$", "").replaceAll("[^\\w$]", "_");
+    }
+
+    Unit unit() {
+        root.inner().forEach(this::top);
+        prototypes.forEach(this::prototype);
+        functions.forEach((name, node) -> members.add(routine(node, name, "")));
+        if (!loose.isEmpty()) {
+            Block body = new Block(loose.get(0).start(), loose.get(loose.size() - 1).end(), statements(loose));
+            members.add(new Routine(body.start(), body.end(), "", RoutineKind.INITIALISER, Traits.of(Mark.STATIC), List.of(), TypeRef.NONE, List.of(),
+                    Optional.of(body)));
+        }
+        TypeDeclaration type = new TypeDeclaration(0, text.length(), module, TypeKind.CLASS, Traits.of(Mark.MODULE, Mark.STATIC), List.of(), List.of(), List.of(),
+                List.of(), members);
+        return new Unit(0, text.length(), packageName, imports.all(), List.of(type));
+    }
+
+    private void top(Cst node) {
+        // driftwood: leave type-switch because the grammar fixes what stands at the top of a module
+        switch (node.kind()) {
+            case "import_statement" -> imports.add(node);
+            case "export_statement" -> {
+                imports.add(node);
+                Optional<Cst> inner = node.part("declaration").or(() -> node.part("value"));
+                inner.ifPresent(each -> top(each.is("class") ? each : each));
+            }
+            case "class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration" -> members.add(declaration(node));
+            case "class" -> members.add(type(node, node.part("name").map(this::text).orElse(module)));
+            case "type_alias_declaration" -> node.part("value").filter(each -> each.is("object_type")).ifPresent(each -> members.add(declaration(node)));
+            case "function_declaration", "generator_function_declaration" -> functions.put(node.part("name").map(this::text).orElse(""), node);
+            case "lexical_declaration", "variable_declaration" -> node.inner().stream().filter(each -> each.is("variable_declarator")).forEach(each ->
+                    value(node, each));
+            case "expression_statement" -> assigned(node);
+            case "internal_module", "module", "ambient_declaration" -> node.part("body").map(Cst::inner).orElse(node.inner()).forEach(this::top);
+            case "function_signature", "import_alias", "string", "identifier" -> { }
+            default -> loose.add(node);
+        }
+    }
+
+    /** A value of the module: a function or class by its name, what another module gives, or a field. */
+    private void value(Cst declaration, Cst declarator) {
+        Cst name = declarator.part("name").orElse(declarator);
+        Optional<Cst> value = declarator.part("value");
+        Optional<String> required = value.flatMap(this::required);
+        if (required.isPresent()) {
+            if (name.is("identifier")) {
+                imports.whole(name, required.get());
+            } else {
+                name.inner().forEach(each -> imports.named(each.part("key").orElse(each), required.get()));
+            }
+        } else if (!name.is("identifier")) {
+            loose.add(declaration);
+        } else if (value.filter(each -> FUNCTIONS.contains(each.kind())).isPresent()) {
+            functions.put(text(name), value.get());
+        } else if (value.filter(each -> each.is("class")).isPresent()) {
+            members.add(type(value.get(), text(name)));
+        } else {
+            Told type = declarator.part("type").map(each -> EcmaTypes.of(text(each))).orElse(Told.NOTHING);
+            Optional<Node> initial = value.map(this::expression);
+            Traits traits = declaration.has("const") ? Traits.of(Mark.STATIC, Mark.FINAL) : Traits.of(Mark.STATIC);
+            members.add(new Field(declarator.start(), declarator.end(), text(name), type.type().isPresent() ? type.type()
+                    : initial.map(AssignedFields::typeOf).orElse(TypeRef.NONE), type.nullable() ? traits.and(Mark.NULLABLE) : traits, initial));
+        }
+    }
+
+    private Optional<String> required(Cst value) {
+        boolean requires = value.is("call_expression") && value.part("function").map(this::text).orElse("").equals("require");
+        return requires ? value.part("arguments").filter(each -> each.inner().size() == 1 && each.inner().get(0).is("string"))
+                .map(each -> imports.module(text(each.inner().get(0)).replaceAll("^.|.$", ""))) : Optional.empty();
+    }
+
+    /** {@code exports.f = function}, {@code Tug.prototype.tow = function}: what is given a function has a routine. */
+    private void assigned(Cst statement) {
+        Cst only = statement.inner().isEmpty() ? statement : statement.inner().get(0);
+        Optional<Cst> target = only.is("assignment_expression") ? only.part("left").filter(each -> each.is("member_expression")) : Optional.empty();
+        Optional<Cst> value = only.part("right");
+        if (target.isEmpty() || value.filter(each -> FUNCTIONS.contains(each.kind()) || each.is("class")).isEmpty()) {
+            loose.add(statement);
+            return;
+        }
+        String owner = target.get().part("object").map(this::text).orElse("");
+        String name = target.get().part("property").map(this::text).orElse("");
+        if (value.get().is("class")) {
+            members.add(type(value.get(), value.get().part("name").map(this::text).orElse(name.equals("exports") ? module : name)));
+        } else if (owner.endsWith(".prototype")) {
+            String type = owner.substring(0, owner.length() - ".prototype".length());
+            prototypes.computeIfAbsent(type, key -> new ArrayList<>()).add(routine(value.get(), name, type));
+        } else if (owner.matches("[\\w$]+(\\.exports)?")) {
+            functions.putIfAbsent(name, value.get());
+        } else {
+            loose.add(statement);
+        }
+    }
+
+    /** A function whose prototype is given routines is a class. */
+    private void prototype(String name, List<Routine> routines) {
+        Cst function = functions.remove(name);
+        List<Node> all = new ArrayList<>();
+        List<Routine> own = new ArrayList<>(routines);
+        if (function != null) {
+            Taken taken = parameters(function);
+            own.add(0, new Routine(function.start(), function.end(), name, RoutineKind.CONSTRUCTOR, Traits.NONE, List.of(), TypeRef.NONE,
+                    taken.parameters(), function.part("body").map(each -> taken.before(block(each)))));
+        }
+        all.addAll(own);
+        all.addAll(new AssignedFields(new TypeRef("boolean"), assignment -> Told.NOTHING).of(own, Set.of()));
+        Node first = own.get(0);
+        members.add(new TypeDeclaration(first.start(), own.get(own.size() - 1).end(), name, TypeKind.CLASS, Traits.NONE, List.of(), List.of(), List.of(),
+                List.of(), all));
+    }
+}

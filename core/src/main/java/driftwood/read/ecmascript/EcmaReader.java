@@ -1,0 +1,81 @@
+package driftwood.read.ecmascript;
+
+import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Grammar;
+import driftwood.read.sitter.Grammar.Habits;
+import driftwood.read.sitter.SitterReader;
+import driftwood.source.SourceText;
+import driftwood.tree.Unit;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Supplier;
+import org.treesitter.TreeSitterJavascript;
+import org.treesitter.TreeSitterTypescript;
+
+/**
+ * Reads JavaScript or TypeScript. A file becomes a type that holds its functions and values, with its classes nested inside:
+ * {@code quay.office.Tug} is the class Tug of quay/office.ts.
+ */
+public final class EcmaReader extends SitterReader {
+    private static final Habits HABITS = new Habits(
+            Set.of("identifier", "comment", "html_comment", "hash_bang_line", "property_identifier", "private_property_identifier", "type_identifier",
+                    "number", "string", "regex", "null", "undefined", "true", "false", "this", "super", "shorthand_property_identifier",
+                    "shorthand_property_identifier_pattern", "accessibility_modifier", "override_modifier", "type_annotation", "type_arguments",
+                    "optional_chain", "statement_identifier", "jsx_text", "meta_property", "nested_type_identifier", "predefined_type"),
+            Set.of("program", "statement_block", "arguments", "expression_statement", "parenthesized_expression", "return_statement", "array", "object",
+                    "class_heritage", "formal_parameters", "named_imports", "sequence_expression"),
+            Set.of("comment", "html_comment", "hash_bang_line"), (kind, text, start) -> false);
+
+    private final Set<String> ruled;
+
+    private EcmaReader(Supplier<Grammar> grammar, Set<String> ruled) {
+        super(grammar);
+        this.ruled = ruled;
+    }
+
+    static EcmaReader ofJavaScript() {
+        return new EcmaReader(() -> new Grammar(Plain.pointer(), HABITS), with(EcmaRules.MARKUP));
+    }
+
+    static EcmaReader ofTypeScript() {
+        return new EcmaReader(() -> new Grammar(Typed.pointer(), HABITS), with(EcmaRules.TYPES));
+    }
+
+    private static Set<String> with(Set<String> own) {
+        Set<String> kinds = new TreeSet<>(EcmaRules.EXPRESSIONS.kinds());
+        kinds.addAll(EcmaRules.STATEMENTS.kinds());
+        kinds.removeAll(EcmaRules.TYPES);
+        kinds.removeAll(EcmaRules.MARKUP);
+        kinds.addAll(own);
+        return kinds;
+    }
+
+    /** Hands out the grammar's address, which its class keeps for subclasses. */
+    private static final class Plain extends TreeSitterJavascript {
+        static Object pointer() {
+            return new Plain().getPtr();
+        }
+    }
+
+    /** The same for the other grammar. */
+    private static final class Typed extends TreeSitterTypescript {
+        static Object pointer() {
+            return new Typed().getPtr();
+        }
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    @Override
+    protected Unit unit(SourceText source, Cst root) {
+        return new EcmaModule(source, root).unit();
+    }
+
+    @Override
+    public Set<String> ruled() {
+        return ruled;
+    }
+}

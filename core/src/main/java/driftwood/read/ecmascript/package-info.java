@@ -1,0 +1,2 @@
+/** Reads JavaScript and TypeScript: one set of rules, two grammars. */
+package driftwood.read.ecmascript;
