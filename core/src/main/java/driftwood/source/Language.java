@@ -26,6 +26,7 @@ public final class Language implements Keyed {
     private Map<String, String> words = Map.of();
     private TestImports testImports = TestImports.NONE;
     private Pattern testNames = Pattern.compile("(?!)");
+    private Pattern fetched = Pattern.compile("(?!)");
     private Optional<Interpreter> interpreter = Optional.empty();
     private Idiom idiom = Idiom.PLAIN;
     private Supplier<Outside> outsideTable = () -> Outside.NONE;
@@ -107,6 +108,12 @@ public final class Language implements Keyed {
     /** The names of files with tests. @param told a regular expression */
     public Language testedBy(String told) {
         testNames = Pattern.compile(told);
+        return this;
+    }
+
+    /** Files that nobody here wrote: packages fetched into the project, code made by a tool. @param told a regular expression for paths */
+    public Language notWrittenHere(String told) {
+        fetched = Pattern.compile(told);
         return this;
     }
 
@@ -198,6 +205,11 @@ public final class Language implements Keyed {
     /** Whether a file holds tests, told by what it imports. */
     public boolean isTestText(String path, String text) {
         return testImports.are(path, text);
+    }
+
+    /** Whether a file is fetched or made by a tool, and nobody's to change. @param path relative, with slashes */
+    public boolean isFetched(String path) {
+        return fetched.matcher(path).matches();
     }
 
     /** Whether a file of this name holds tests. @param name without folders */

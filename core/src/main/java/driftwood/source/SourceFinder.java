@@ -24,7 +24,10 @@ public final class SourceFinder {
     private static final Set<String> NEVER = Set.of("node_modules", "__pycache__", "site-packages");
     private static final List<String> BUILD_MARKS =
             List.of("pom.xml", "build.gradle", "build.gradle.kts", "build.xml", "src", ".git", "package.json");
-    private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testfixtures", "it", "test-sources");
+    private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testfixtures", "it", "test-sources",
+            "__tests__", "__mocks__");
+    /** On the Java virtual machine, packages of these names hold other things. */
+    private static final Set<String> SPECIFYING = Set.of("spec", "specs");
 
     private final Path root;
     private final IgnoreRules ignored;
@@ -82,7 +85,8 @@ public final class SourceFinder {
 
                 @Override
                 public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
-                    if (attributes.isRegularFile() && Language.ofFileName(file.getFileName().toString()).isPresent()
+                    String below = start.relativize(file).toString().replace('\\', '/');
+                    if (attributes.isRegularFile() && Language.ofFileName(file.getFileName().toString()).filter(each -> !each.isFetched(below)).isPresent()
                             && !ignored.leavesOut(file, false)) {
                         take(file, files);
                     }
@@ -123,7 +127,7 @@ public final class SourceFinder {
     private static boolean isTest(String path, Language language) {
         String[] folders = path.toLowerCase(Locale.ROOT).split("/");
         for (int i = 0; i < folders.length - 1; i++) {
-            if (TEST_FOLDERS.contains(folders[i])) {
+            if (TEST_FOLDERS.contains(folders[i]) || !language.isOnTheJvm() && SPECIFYING.contains(folders[i])) {
                 return true;
             }
         }

@@ -13,6 +13,7 @@ public final class CSharpLanguage implements ReadLanguage {
     private static final Language CSHARP = Language.named("csharp", "C#").ending("cs")
             .with(Habit.IMPLIED_SELF, Habit.ALIASES)
             .testedBy(".*(Tests?|Specs?|Fixture)\\.cs")
+            .notWrittenHere("(.*/)?obj/.*|(?i).*\\.(g|g\\.i|designer|generated)\\.cs")
             .asking(Contract.EQUALITY, "Equals").asking(Contract.HASH, "GetHashCode").asking(Contract.TEXT, "ToString")
             .asking(Contract.ORDER, "CompareTo").asking(Contract.COMPARISON, "Compare")
             .asking(Contract.STEP, "MoveNext", "Next", "Previous", "Advance")

@@ -150,6 +150,7 @@ abstract class EcmaExpressions {
         }
         Node left = part(node, "left");
         Node right = part(node, "right");
+        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
         return switch (operator) {
             case "==", "===" -> Normal.equality(start, end, left, right, false);
             case "!=", "!==" -> Normal.equality(start, end, left, right, true);

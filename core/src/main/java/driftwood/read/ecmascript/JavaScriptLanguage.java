@@ -13,6 +13,7 @@ public final class JavaScriptLanguage implements ReadLanguage {
     private static final Language KNOWN = Language.named("javascript", "JavaScript").ending("js", "mjs", "cjs", "jsx")
             .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.TRUTH, Habit.IMPLIED_NOTHING)
             .testedBy(".*[._-](test|tests|spec|specs|e2e|bench)\\.[cm]?[jt]sx?|(test|tests|spec)[-_.].*\\.[cm]?[jt]sx?")
+            .notWrittenHere("(.*/)?(vendor|vendors|bower_components|third_party|\\.yarn)/.*|.*[.-]min\\.[cm]?js|.*\\.bundle\\.js|.*\\.d\\.[cm]?ts")
             .asking(Contract.EQUALITY, "equals").asking(Contract.TEXT, "toString", "toJSON").asking(Contract.COMPARISON, "compare", "localeCompare")
             .asking(Contract.STEP, "next", "previous", "advance")
             .reaching(() -> Outside.beside(JavaScriptLanguage.class))

@@ -110,7 +110,6 @@ abstract class PythonStatements extends PythonExpressions {
         int start = statement.start();
         int end = statement.end();
         if (target.is("identifier") && locals.takes(text(target))) {
-            // driftwood: leave conditional-instantiation because each form of an assignment becomes the node it stands for
             if (value.isPresent() && locals.hoists(text(target))) {
                 return new Evaluate(start, end, new Assignment(node.start(), node.end(), expression(target), "=",
                         assigned(value.get())));

@@ -1,0 +1,2 @@
+/** Reads PHP. */
+package driftwood.read.php;
