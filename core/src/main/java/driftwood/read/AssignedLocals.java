@@ -21,6 +21,8 @@ import java.util.function.Supplier;
  */
 public final class AssignedLocals {
     private final Deque<Routine> routines = new ArrayDeque<>();
+    /** Where code stands outside of all bodies, as a default of a parameter does. */
+    private final Routine nowhere = new Routine(Set.of());
 
     /** One routine, or statements outside of any. */
     private static final class Routine {
@@ -73,9 +75,13 @@ public final class AssignedLocals {
         }
     }
 
+    private Routine around() {
+        return routines.isEmpty() ? nowhere : routines.peek();
+    }
+
     /** Takes note of a name that is declared elsewhere, or by other means than an assignment. */
     public void know(String name) {
-        routines.peek().names.add(name);
+        around().names.add(name);
     }
 
     /** Whether a name is known in a routine around here. */
@@ -85,12 +91,12 @@ public final class AssignedLocals {
 
     /** Takes note of a name that is assigned. @return whether it is the first time */
     public boolean takes(String name) {
-        return routines.peek().names.add(name);
+        return around().names.add(name);
     }
 
     /** Declares a name at the top where its first assignment, this one, stands inside a branch or loop. @return whether it does */
     public boolean hoists(String name) {
-        Routine routine = routines.peek();
+        Routine routine = around();
         boolean inside = routine.depth > 1;
         if (inside) {
             routine.hoisted.add(name.intern());

@@ -13,6 +13,11 @@ import java.util.function.Consumer;
  */
 public record Literal(int start, int end, LiteralKind kind, String text) implements Node {
 
+    /** Whether it is a text that is written without quotes, with a colon before it. */
+    public boolean isSymbol() {
+        return kind == LiteralKind.STRING && text.startsWith(":") && end - start == text.length();
+    }
+
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {
         return visitor.visitLiteral(this);

@@ -184,7 +184,7 @@ final class Labels {
         @Override
         public Optional<Label> visitLiteral(Literal literal) {
             Label.Kind kind = KINDS.get(literal.kind());
-            String quote = kind == Label.Kind.STRING ? "\"" : kind == Label.Kind.CHARACTER ? "'" : "";
+            String quote = kind == Label.Kind.STRING && !literal.isSymbol() ? "\"" : kind == Label.Kind.CHARACTER ? "'" : "";
             return Optional.ofNullable(kind).map(each ->
                     new Label(each, quote + literal.text() + quote, Trail.UNKNOWN));
         }

@@ -1,0 +1,177 @@
+package driftwood.read.ruby;
+
+import driftwood.read.AssignedLocals;
+import driftwood.read.Nesting;
+import driftwood.read.Normal;
+import driftwood.read.sitter.Cst;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Ruby's expressions. */
+abstract class RubyExpressions {
+    final String text;
+    final AssignedLocals locals = new AssignedLocals();
+    private final Nesting conditionals = new Nesting("conditional expressions", 1000);
+
+    RubyExpressions(String text) {
+        this.text = text;
+    }
+
+    abstract Block block(Cst body);
+
+    abstract List<Parameter> parameters(Cst list);
+
+    /** Simple name of the class around, which a bare {@code new} makes; empty outside of classes. */
+    abstract String owner();
+
+    String text(Cst node) {
+        return node.text(text).intern();
+    }
+
+    Node expression(Cst node) {
+        return RubyRules.EXPRESSIONS.of(node.kind(), RubyExpressions::other).of(this, node);
+    }
+
+    List<Node> expressions(List<Cst> nodes) {
+        return nodes.stream().map(this::expression).toList();
+    }
+
+    Node part(Cst node, String field) {
+        return node.part(field).map(this::expression).orElseGet(() -> new Absent(node.end(), node.end()));
+    }
+
+    Node other(Cst node) {
+        return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
+    }
+
+    /** What stands for its only part. */
+    Node only(Cst node) {
+        return node.inner().size() == 1 ? expression(node.inner().get(0)) : other(node);
+    }
+
+    Node literal(Cst node, LiteralKind kind, String value) {
+        return new Literal(node.start(), node.end(), kind, value);
+    }
+
+    /** A bare word is a local that has been given something, or a call of an own routine. */
+    Node word(Cst node) {
+        String name = text(node);
+        return locals.isKnown(name) ? new Name(node.start(), node.end(), name) : new Call(node.start(), node.end(), Optional.empty(), name, List.of());
+    }
+
+    Node constant(Cst node) {
+        return new Name(node.start(), node.end(), text(node));
+    }
+
+    Node scoped(Cst node) {
+        String name = node.part("name").map(this::text).orElse("");
+        return node.part("scope").<Node>map(each -> new Member(node.start(), node.end(), expression(each), name)).orElseGet(() -> new Name(node.start(), node.end(), name));
+    }
+
+    /** {@code @name} is a part of the object, {@code @@count} one of all its kind. */
+    Node ownField(Cst node) {
+        return new Member(node.start(), node.end(), new Name(node.start(), node.start(), "this"), text(node).replace("@", "").intern());
+    }
+
+    Node string(Cst node) {
+        StringBuilder plain = new StringBuilder();
+        List<Node> parts = new ArrayList<>();
+        for (Cst each : node.inner()) {
+            if (each.is("interpolation")) {
+                parts.add(only(each));
+            } else if (each.is("string") || each.is("chained_string")) {
+                parts.add(expression(each));
+            } else {
+                plain.append(text(each));
+            }
+        }
+        Node sum = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
+        for (Node part : parts) {
+            sum = new Binary(node.start(), node.end(), "+", sum, part);
+        }
+        return sum;
+    }
+
+    Node index(Cst node) {
+        List<Cst> inner = node.inner();
+        return new Index(node.start(), node.end(), expression(inner.get(0)), inner.size() > 1 ? expression(inner.get(1)) : new Absent(node.end(), node.end()));
+    }
+
+    Node pair(Cst node) {
+        Cst key = node.part("key").orElse(node);
+        Node value = node.part("value").map(this::expression).orElseGet(() -> new Name(key.start(), key.end(), text(key)));
+        return key.is("hash_key_symbol") ? new Named(node.start(), node.end(), text(key), value)
+                : new Other(node.start(), node.end(), "pair", List.of(expression(key), value));
+    }
+
+    Node conditional(Cst node) {
+        return conditionals.in(() -> new Conditional(node.start(), node.end(), part(node, "condition"), part(node, "consequence"), part(node, "alternative")));
+    }
+
+    static String operator(Cst node) {
+        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).filter(each -> !each.equals("(") && !each.equals(")"))
+                .findFirst().orElse("=");
+    }
+
+    Node binary(Cst node) {
+        String operator = operator(node);
+        int start = node.start();
+        int end = node.end();
+        Cst left = node.part("left").orElse(node);
+        Cst right = node.part("right").orElse(node);
+        // driftwood: leave type-switch because operators are fixed by the language
+        if (operator.equals("==") || operator.equals("!=")) {
+            boolean exact = left.is("call") && left.part("method").map(this::text).orElse("").equals("class") && left.part("receiver").isPresent() && RubyCalls.isType(right, this);
+            Node test = exact ? Normal.exactlyOf(start, end, part(left, "receiver"), RubyCalls.type(right, this))
+                    : Normal.equality(start, end, expression(left), expression(right), false);
+            return operator.equals("!=") ? Normal.negated(start, end, test) : test;
+        }
+        if (operator.equals("===") && RubyCalls.isType(left, this)) {
+            return Normal.ofType(start, end, expression(right), RubyCalls.type(left, this), Optional.empty());
+        }
+        String plain = operator.equals("and") ? "&&" : operator.equals("or") ? "||" : operator;
+        return new Binary(start, end, plain, expression(left), expression(right));
+    }
+
+    Node unary(Cst node) {
+        String operator = operator(node);
+        Node operand = part(node, "operand");
+        return operator.equals("!") || operator.equals("not") ? Normal.negated(node.start(), node.end(), operand) : new Unary(node.start(), node.end(), operator, operand);
+    }
+
+    /** What is given to; {@code v.depth = 3} gives to a part of v. */
+    Node target(Cst node) {
+        if (node.is("call") && node.part("receiver").isPresent()) {
+            return new Member(node.start(), node.end(), part(node, "receiver"), node.part("method").map(this::text).orElse(""));
+        }
+        return node.is("identifier") ? new Name(node.start(), node.end(), text(node)) : expression(node);
+    }
+
+    Node assignment(Cst node) {
+        Cst left = node.part("left").orElse(node);
+        if (left.is("identifier")) {
+            locals.takes(text(left));
+        }
+        return new Assignment(node.start(), node.end(), target(left), "=", part(node, "right"));
+    }
+
+    /** {@code @memo ||= make} keeps what it makes. */
+    Node operated(Cst node) {
+        String operator = operator(node);
+        Node target = target(node.part("left").orElse(node));
+        Node value = part(node, "right");
+        return operator.equals("||=") ? new Assignment(node.start(), node.end(), target, "=", new Conditional(node.start(), node.end(),
+                Normal.nothing(node.start(), node.end(), target, true), target, value))
+                : new Assignment(node.start(), node.end(), target, operator.substring(0, operator.length() - 1), value);
+    }
+
+    Node lambda(Cst node) {
+        List<Parameter> taken = node.part("parameters").map(this::parameters).orElse(List.of());
+        taken.forEach(each -> locals.know(each.name()));
+        Block body = node.part("body").map(each -> block(each.part("body").orElse(each))).orElseGet(() -> new Block(node.end(), node.end(), List.of()));
+        Node only = body.statements().size() == 1 && body.statements().get(0) instanceof Evaluate evaluate ? evaluate.expression() : body;
+        return new Lambda(node.start(), node.end(), taken, only);
+    }
+}

@@ -1,0 +1,2 @@
+/** Reads Ruby. */
+package driftwood.read.ruby;
