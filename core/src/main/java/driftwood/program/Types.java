@@ -2,6 +2,7 @@ package driftwood.program;
 
 import driftwood.tree.TypeRef;
 import java.util.ArrayDeque;
+import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -45,7 +46,7 @@ final class Types {
                 if (known == null) {
                     files.put(type.name(), outline);
                     nested.computeIfAbsent(type.outer(), key -> new ArrayList<>()).add(type);
-                } else if (known.isPartial() && type.isPartial()) {
+                } else if (areParts(known, type)) {
                     join(known.and(type), known, outline);
                 }
             }
@@ -84,7 +85,12 @@ final class Types {
     /** The one that the name of a declared type means: of two of one name the first, or what all parts say together. */
     Optional<TypeOutline> meant(TypeOutline type) {
         TypeOutline meant = types.get(type.name());
-        return meant == type || meant.isPartial() ? Optional.of(meant) : Optional.empty();
+        return meant == type || areParts(meant, type) ? Optional.of(meant) : Optional.empty();
+    }
+
+    /** Whether two declarations of one name are parts of one type: both say so, in one language. */
+    private static boolean areParts(TypeOutline one, TypeOutline other) {
+        return one.isPartial() && other.isPartial() && Language.ofFileName(one.file()).equals(Language.ofFileName(other.file()));
     }
 
     boolean hasRoutine(String name) {

@@ -64,8 +64,8 @@ final class RubyFile extends RubyStatements {
         String[] names = node.part("name").map(this::text).orElse("").replaceFirst("^::", "").split("::");
         TypeDeclaration made = type(node, names[names.length - 1].intern());
         for (int i = names.length - 2; i >= 0; i--) {
-            made = new TypeDeclaration(node.start(), node.end(), names[i].intern(), TypeKind.CLASS, Traits.of(Mark.PARTIAL, Mark.ABSTRACT), List.of(), List.of(), List.of(),
-                    List.of(), List.of(made));
+            made = new TypeDeclaration(node.start(), node.end(), names[i].intern(), TypeKind.CLASS, Traits.of(Mark.PARTIAL, Mark.MODULE, Mark.STATIC), List.of(), List.of(),
+                    List.of(), List.of(), List.of(made));
         }
         return made;
     }
@@ -75,14 +75,16 @@ final class RubyFile extends RubyStatements {
         List<TypeRef> parents = new ArrayList<>();
         node.part("superclass").filter(each -> !each.inner().isEmpty()).map(each -> each.inner().get(0)).filter(each -> RubyCalls.isType(each, this))
                 .ifPresent(each -> parents.add(RubyCalls.type(each, this)));
-        RubyMembers members = new RubyMembers(this, name, parents);
-        members.of(node.part("body").map(Cst::children).orElse(List.of()), false);
+        RubyMembers read = new RubyMembers(this, name, parents);
+        read.of(node.part("body").map(Cst::children).orElse(List.of()), false);
+        List<Node> members = read.all();
         owners.pop();
         Set<Mark> marks = EnumSet.of(Mark.PARTIAL);
         if (node.is("module")) {
-            marks.add(Mark.ABSTRACT);
+            boolean mixedIn = members.stream().anyMatch(each -> each instanceof Routine routine && routine.kind() == RoutineKind.METHOD && !routine.traits().isStatic());
+            marks.addAll(mixedIn ? Set.of(Mark.ABSTRACT) : Set.of(Mark.MODULE, Mark.STATIC));
         }
-        return new TypeDeclaration(node.start(), node.end(), name, TypeKind.CLASS, new Traits(marks, Set.of()), List.of(), parents, List.of(), List.of(), members.all());
+        return new TypeDeclaration(node.start(), node.end(), name, TypeKind.CLASS, new Traits(marks, Set.of()), List.of(), parents, List.of(), List.of(), members);
     }
 
     /** A method. @param owner name of the class around, empty for one outside of classes */

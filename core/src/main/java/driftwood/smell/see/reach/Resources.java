@@ -60,8 +60,20 @@ public final class Resources {
     }
 
     private static Optional<Resource> ofName(String name, FileTree file) {
-        Kind kind = kind(file.file().language().outside().calls().get(name));
+        Outside outside = file.file().language().outside();
+        Kind kind = kind(outside.calls().get(name));
+        if (kind == null && outside.platform().stream().anyMatch(each -> name.startsWith(each.endsWith(".") ? each : each + "."))) {
+            String written = lastTwo(name);
+            Kind qualified = kind(outside.calls().get(written));
+            return qualified == null ? Optional.empty() : Optional.of(new Resource(qualified, qualified.title() + " (" + written + ")", outside.held().contains(written)));
+        }
         return kind == null ? Optional.empty() : reached(name, kind, file);
+    }
+
+    /** What is written with its whole package needs no import. */
+    private static String lastTwo(String name) {
+        int dot = name.lastIndexOf('.', name.lastIndexOf('.') - 1);
+        return name.substring(dot + 1);
     }
 
     private static Optional<Resource> reached(String name, Kind kind, FileTree file) {
