@@ -133,4 +133,15 @@ class BadInputIT {
         assertThat(run.err()).contains("is not empty, and demo only writes to a new or empty one");
         assertThat(Files.readString(folder.resolve("kelp-quay/mine.txt"))).isEqualTo("mine");
     }
+
+    @Test
+    void aParserThatCannotBeLoadedCostsItsLanguageOnly() throws Exception {
+        Files.writeString(folder.resolve("A.java"), "class A { int a(int b, int c, int d, int e, int f, int g, int h) { return b; } }\n");
+        Files.writeString(folder.resolve("b.php"), "<?php class B { }\n");
+        Run run = Built.driftwood(folder, java.util.Map.of("JAVA_TOOL_OPTIONS", "-Djava.io.tmpdir=" + folder.resolve("nowhere")), "scan", "--format", "lines");
+        assertThat(run.code()).isEqualTo(3);
+        assertThat(run.out()).contains("A.java:1: long-parameter-list");
+        assertThat(run.err()).contains("not read: b.php:1: the native part of its parser cannot be loaded on this machine", "other languages are read all the same");
+        assertThat(run("scan").err()).as("nothing of it is remembered").doesNotContain("not read");
+    }
 }

@@ -2,6 +2,7 @@ package driftwood.read.sitter;
 
 import driftwood.read.FileTree;
 import driftwood.read.Reader;
+import driftwood.read.Unreadable;
 import driftwood.source.Lines;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
@@ -36,11 +37,30 @@ public abstract class SitterReader implements Reader {
         return grammars.get().kinds();
     }
 
+    /**
+     * The parser of this thread.
+     *
+     * @throws Unreadable where its native part cannot be loaded on this machine: that costs files of this language, and no others
+     */
+    private Grammar grammar() {
+        try {
+            return grammars.get();
+        } catch (LinkageError | RuntimeException e) {
+            Throwable cause = e;
+            while (cause.getCause() != null) {
+                cause = cause.getCause();
+            }
+            throw new Unreadable("the native part of its parser cannot be loaded on this machine (" + String.valueOf(cause.getMessage()).lines().findFirst().orElse("").replaceFirst("^Exception [\\w.]+: (.*) \\[in thread .*$", "$1")
+                    + "); other languages are read all the same", e);
+        }
+    }
+
     @Override
     public void read(List<SourceText> sources, Consumer<FileTree> take) {
+        Grammar grammar = grammar();
         for (SourceText source : sources) {
             Lines lines = new Lines(source.text());
-            Grammar.Parsed parsed = grammars.get().parse(parsable(source.text()));
+            Grammar.Parsed parsed = grammar.parse(parsable(source.text()));
             List<Unread> unread = parsed.errors().stream().map(each -> unread(each, lines, source)).toList();
             take.accept(new FileTree(source, unit(source, parsed.root()), lines, unread));
         }
