@@ -230,6 +230,7 @@ abstract class CSharpExpressions {
             return node.is("postfix_unary_expression") ? operand : Normal.negated(node.start(), node.end(), operand);
         }
         boolean steps = operator.equals("++") || operator.equals("--");
+        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
         return steps ? new Assignment(node.start(), node.end(), operand, operator.substring(0, 1), new Literal(node.end(), node.end(), LiteralKind.INTEGER, "1"))
                 : new Unary(node.start(), node.end(), operator, operand);
     }

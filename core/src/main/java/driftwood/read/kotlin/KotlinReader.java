@@ -1,0 +1,60 @@
+package driftwood.read.kotlin;
+
+import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Grammar;
+import driftwood.read.sitter.Grammar.Habits;
+import driftwood.read.sitter.SitterReader;
+import driftwood.source.SourceText;
+import driftwood.tree.Unit;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import org.treesitter.TreeSitterKotlin;
+
+/** Reads Kotlin. A file's own functions and values make a type named after the file, as they do in byte code: {@code DuesKt}. */
+public final class KotlinReader extends SitterReader {
+    private static final Habits HABITS = new Habits(
+            Set.of("simple_identifier", "type_identifier", "identifier", "user_type", "nullable_type", "not_nullable_type", "function_type", "parenthesized_type",
+                    "line_comment", "multiline_comment", "shebang_line", "integer_literal", "hex_literal", "bin_literal", "long_literal", "unsigned_literal",
+                    "real_literal", "boolean_literal", "character_literal", "string_content", "interpolated_identifier", "binding_pattern_kind",
+                    "visibility_modifier", "inheritance_modifier", "member_modifier", "class_modifier", "property_modifier", "parameter_modifier",
+                    "function_modifier", "platform_modifier", "annotation", "type_arguments", "label", "this_expression", "super_expression", "wildcard_import"),
+            Set.of(), Set.of("line_comment", "multiline_comment", "shebang_line"), (kind, text, start) -> false);
+
+    private static final Pattern ANNOTATED = Pattern.compile("(\\bclass\\s+\\w+(?:<[^>{}]*>)?\\s+)((?:@\\w+\\s+)+)(?=(?:internal|private|protected|public)?\\s*constructor\\b)");
+
+    public KotlinReader() {
+        super(() -> new Grammar(Pointer.ofKotlin(), HABITS));
+    }
+
+    /** Hands out the grammar's address, which its class keeps for subclasses. */
+    private static final class Pointer extends TreeSitterKotlin {
+        static Object ofKotlin() {
+            return new Pointer().getPtr();
+        }
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    /** The grammar does not know interfaces of one function, nor annotations of a primary constructor. */
+    @Override
+    protected String parsable(String text) {
+        String plain = text.replace("fun interface ", "    interface ");
+        return ANNOTATED.matcher(plain).replaceAll(found -> found.group(1) + found.group(2).replaceAll("\\S", " "));
+    }
+
+    @Override
+    protected Unit unit(SourceText source, Cst root) {
+        return new KotlinFile(source, root).unit();
+    }
+
+    @Override
+    public Set<String> ruled() {
+        Set<String> kinds = new TreeSet<>(KotlinRules.EXPRESSIONS.kinds());
+        kinds.addAll(KotlinRules.STATEMENTS.kinds());
+        return kinds;
+    }
+}

@@ -1,0 +1,2 @@
+/** Reads Kotlin. */
+package driftwood.read.kotlin;
