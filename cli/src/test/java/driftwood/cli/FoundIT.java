@@ -77,7 +77,7 @@ class FoundIT {
         Files.writeString(folder.resolve("notes.txt"), "tide");
         Run run = run(folder, "scan", "notes.txt");
         assertThat(run.code()).isEqualTo(3);
-        assertThat(run.err()).contains("not read: notes.txt is in no language that Driftwood reads: Java (.java), Python (.py).");
+        assertThat(run.err()).contains("not read: notes.txt is in no language that Driftwood reads: Java (.java), Python (.py), C# (.cs),");
         assertThat(run.out()).doesNotContain("No findings");
     }
 

@@ -1,9 +1,11 @@
 package driftwood.read;
 
+import driftwood.tree.Absent;
 import driftwood.tree.Binary;
 import driftwood.tree.EqualityTest;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
+import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
 import driftwood.tree.TypeRef;
@@ -18,6 +20,11 @@ import java.util.Optional;
  */
 public final class Normal {
     private Normal() {
+    }
+
+    /** A name; where the parser only supposes one, there is none. */
+    public static Node name(int start, int end, String name) {
+        return name.isBlank() ? new Absent(start, end) : new Name(start, end, name.intern());
     }
 
     /** A comparison, as a test for nothing where one side is. */

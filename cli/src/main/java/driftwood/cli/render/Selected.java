@@ -54,6 +54,7 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
     }
 
     private static String languageNames() {
-        return String.join(" or ", driftwood.source.Language.all().stream().map(driftwood.source.Language::title).toList());
+        java.util.List<String> titles = driftwood.source.Language.all().stream().map(driftwood.source.Language::title).toList();
+        return String.join(", ", titles.subList(0, titles.size() - 1)) + " or " + titles.get(titles.size() - 1);
     }
 }

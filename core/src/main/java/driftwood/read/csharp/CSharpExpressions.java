@@ -91,7 +91,7 @@ abstract class CSharpExpressions {
     }
 
     Node name(Cst node) {
-        return new Name(node.start(), node.end(), CSharpTypes.plain(text(node)));
+        return Normal.name(node.start(), node.end(), CSharpTypes.plain(text(node)));
     }
 
     /** A type that is called on, with its namespace or its own arguments. */

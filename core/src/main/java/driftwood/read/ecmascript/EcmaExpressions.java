@@ -48,7 +48,7 @@ abstract class EcmaExpressions {
     }
 
     Node name(Cst node) {
-        return new Name(node.start(), node.end(), text(node));
+        return Normal.name(node.start(), node.end(), text(node));
     }
 
     Node literal(Cst node, LiteralKind kind) {

@@ -83,7 +83,7 @@ abstract class KotlinExpressions {
     }
 
     Node name(Cst node) {
-        return new Name(node.start(), node.end(), text(node).replace("`", "").intern());
+        return Normal.name(node.start(), node.end(), text(node).replace("`", ""));
     }
 
     Node self(Cst node) {

@@ -21,7 +21,8 @@ public final class KotlinReader extends SitterReader {
                     "function_modifier", "platform_modifier", "annotation", "type_arguments", "label", "this_expression", "super_expression", "wildcard_import"),
             Set.of(), Set.of("line_comment", "multiline_comment", "shebang_line"), (kind, text, start) -> false);
 
-    private static final Pattern ANNOTATED = Pattern.compile("(\\bclass\\s+\\w+(?:<[^>{}]*>)?\\s+)((?:@\\w+\\s+)+)(?=(?:internal|private|protected|public)?\\s*constructor\\b)");
+    private static final Pattern HEADER = Pattern.compile("(\\bclass\\s+\\w+(?:<[^>{}]*>)?)(\\s+(?:@\\w+\\s+)*(?:(?:internal|private|protected|public)\\s+)?(?:actual\\s+|expect\\s+)?"
+            + "constructor\\s*)(?=\\()");
 
     public KotlinReader() {
         super(() -> new Grammar(Pointer.ofKotlin(), HABITS));
@@ -39,11 +40,11 @@ public final class KotlinReader extends SitterReader {
         return 1;
     }
 
-    /** The grammar does not know interfaces of one function, nor annotations of a primary constructor. */
+    /** The grammar does not know interfaces of one function, nor all that may stand before a primary constructor. */
     @Override
     protected String parsable(String text) {
         String plain = text.replace("fun interface ", "    interface ");
-        return ANNOTATED.matcher(plain).replaceAll(found -> found.group(1) + found.group(2).replaceAll("\\S", " "));
+        return HEADER.matcher(plain).replaceAll(found -> java.util.regex.Matcher.quoteReplacement(found.group(1) + " ".repeat(found.group(2).length())));
     }
 
     @Override

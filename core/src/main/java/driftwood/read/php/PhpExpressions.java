@@ -66,7 +66,7 @@ abstract class PhpExpressions {
 
     /** A variable's name without its sign. */
     Node variable(Cst node) {
-        return new Name(node.start(), node.end(), bare(node));
+        return Normal.name(node.start(), node.end(), bare(node));
     }
 
     String bare(Cst variable) {
@@ -77,7 +77,7 @@ abstract class PhpExpressions {
     /** A constant or a class, with its namespace. */
     Node name(Cst node) {
         String[] parts = PhpTypes.dotted(text(node)).split("\\.");
-        Node made = new Name(node.start(), node.end(), parts[0].intern());
+        Node made = Normal.name(node.start(), node.end(), parts[0]);
         for (int i = 1; i < parts.length; i++) {
             made = new Member(node.start(), node.end(), made, parts[i].intern());
         }

@@ -58,11 +58,11 @@ abstract class RubyExpressions {
     /** A bare word is a local that has been given something, or a call of an own routine. */
     Node word(Cst node) {
         String name = text(node);
-        return locals.isKnown(name) ? new Name(node.start(), node.end(), name) : new Call(node.start(), node.end(), Optional.empty(), name, List.of());
+        return name.isBlank() || locals.isKnown(name) ? Normal.name(node.start(), node.end(), name) : new Call(node.start(), node.end(), Optional.empty(), name, List.of());
     }
 
     Node constant(Cst node) {
-        return new Name(node.start(), node.end(), text(node));
+        return Normal.name(node.start(), node.end(), text(node));
     }
 
     Node scoped(Cst node) {
