@@ -98,7 +98,7 @@ abstract class PythonExpressions {
     /** Where the parser only supposes a name, there is none. */
     Node name(Cst node) {
         String name = text(node);
-        return name.isBlank() ? new Absent(node.start(), node.end()) : new Name(node.start(), node.end(), name.equals("self") ? "this" : name.intern());
+        return Normal.name(node.start(), node.end(), name.equals("self") ? "this" : name);
     }
 
     static String operator(Cst node) {
