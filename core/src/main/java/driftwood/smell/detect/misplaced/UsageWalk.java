@@ -44,9 +44,11 @@ final class UsageWalk extends Walk {
         own = new LinkedHashSet<>();
         others = new LinkedHashSet<>();
         super.visitRoutine(routine);
-        boolean maps = made(routine).isEmpty() && 2 * mapped.size() >= others.size();
-        if (!maps && !forwards(routine) && !writes(routine) && routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1) {
-            usages.add(new Usage(type(), symbol(routine), routine.name(), made(routine), Set.copyOf(own), List.copyOf(others),
+        boolean envies = routine.kind() == RoutineKind.METHOD && others.size() >= 3 && own.size() <= 1;
+        String made = envies ? made(routine) : "";
+        boolean maps = made.isEmpty() && 2 * mapped.size() >= others.size();
+        if (envies && !maps && !forwards(routine) && !writes(routine)) {
+            usages.add(new Usage(type(), symbol(routine), routine.name(), made, Set.copyOf(own), List.copyOf(others),
                     file.line(routine), file.endLine(routine)));
         }
         own = outerOwn;

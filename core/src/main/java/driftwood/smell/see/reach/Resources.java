@@ -62,7 +62,8 @@ public final class Resources {
     private static Optional<Resource> ofName(String name, FileTree file) {
         Outside outside = file.file().language().outside();
         Kind kind = kind(outside.calls().get(name));
-        if (kind == null && outside.platform().stream().anyMatch(each -> name.startsWith(each.endsWith(".") ? each : each + "."))) {
+        boolean whole = kind == null && name.indexOf('.') != name.lastIndexOf('.');
+        if (whole && outside.platform().stream().anyMatch(each -> name.startsWith(each.endsWith(".") ? each : each + "."))) {
             String written = lastTwo(name);
             Kind qualified = kind(outside.calls().get(written));
             return qualified == null ? Optional.empty() : Optional.of(new Resource(qualified, qualified.title() + " (" + written + ")", outside.held().contains(written)));
