@@ -1,16 +1,6 @@
 package driftwood.read;
 
-import driftwood.tree.Absent;
-import driftwood.tree.Binary;
-import driftwood.tree.EqualityTest;
-import driftwood.tree.Literal;
-import driftwood.tree.LiteralKind;
-import driftwood.tree.Name;
-import driftwood.tree.Node;
-import driftwood.tree.NullTest;
-import driftwood.tree.TypeRef;
-import driftwood.tree.TypeTest;
-import driftwood.tree.Unary;
+import driftwood.tree.*;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,6 +10,38 @@ import java.util.Optional;
  */
 public final class Normal {
     private Normal() {
+    }
+
+    /** A text with values in it is a sum of texts. */
+    public static Node sum(int start, int end, String plain, List<Node> parts) {
+        Node sum = new Literal(start, end, LiteralKind.STRING, plain);
+        for (Node part : parts) {
+            sum = new Binary(start, end, "+", sum, part);
+        }
+        return sum;
+    }
+
+    /** {@code a?.b()}: what a value gives, and nothing where it is nothing. */
+    public static Node ifAny(int start, int end, Node subject, Node value) {
+        return new Conditional(start, end, nothing(start, end, subject, true), value, new Literal(end, end, LiteralKind.NULL, "null"));
+    }
+
+    /** {@code a ?? b}: a value, and another where it is nothing. */
+    public static Node orElse(int start, int end, Node value, Node other) {
+        return new Conditional(start, end, nothing(start, end, value, true), value, other);
+    }
+
+    /** {@code a++}. @param sign of one of the two signs */
+    public static Node step(int start, int end, Node target, String sign) {
+        return new Assignment(start, end, target, sign, new Literal(end, end, LiteralKind.INTEGER, "1"));
+    }
+
+    /** {@code a += b}, {@code a ??= b}. @param operator as written, its equals sign last */
+    public static Node assigned(int start, int end, Node target, String operator, Node value) {
+        if (operator.equals("??=") || operator.equals("||=")) {
+            return new Assignment(start, end, target, "=", orElse(start, end, target, value));
+        }
+        return new Assignment(start, end, target, operator.length() > 1 ? operator.substring(0, operator.length() - 1) : operator, value);
     }
 
     /** A name; where the parser only supposes one, there is none. */

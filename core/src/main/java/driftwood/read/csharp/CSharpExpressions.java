@@ -3,46 +3,36 @@ package driftwood.read.csharp;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** C#'s expressions. */
-abstract class CSharpExpressions {
-    final String text;
+abstract class CSharpExpressions extends Expressions {
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
 
     CSharpExpressions(String text) {
-        this.text = text;
+        super(text);
     }
 
     abstract Block block(Cst body);
 
     abstract List<Parameter> parameters(Cst list);
 
-    String text(Cst node) {
-        return node.text(text).intern();
-    }
-
     TypeRef type(Cst node) {
         return CSharpTypes.of(text(node)).type();
     }
 
-    Node expression(Cst node) {
+    @Override
+    public Node expression(Cst node) {
         return CSharpRules.EXPRESSIONS.of(node.kind(), CSharpExpressions::other).of(this, node);
     }
 
-    List<Node> expressions(List<Cst> nodes) {
-        return nodes.stream().map(this::expression).toList();
-    }
-
-    Node other(Cst node) {
-        return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
-    }
-
     /** What stands for its only part. */
-    Node only(Cst node) {
+    @Override
+    public Node only(Cst node) {
         return node.inner().size() == 1 ? expression(node.inner().get(0)) : node.inner().isEmpty() ? self(node) : other(node);
     }
 
@@ -53,12 +43,9 @@ abstract class CSharpExpressions {
     }
 
     /** The part of a node that a field names, which may be a bare keyword. */
-    Node part(Cst node, String field) {
+    @Override
+    public Node part(Cst node, String field) {
         return node.part(field).map(this::expression).orElseGet(() -> self(node));
-    }
-
-    Node literal(Cst node, LiteralKind kind) {
-        return new Literal(node.start(), node.end(), kind, text(node));
     }
 
     /** A text without its quotes. */
@@ -83,11 +70,7 @@ abstract class CSharpExpressions {
                 each.inner().stream().filter(one -> !one.kind().startsWith("interpolation_")).findFirst().map(this::expression).ifPresent(parts::add);
             }
         }
-        Node sum = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
-        for (Node part : parts) {
-            sum = new Binary(node.start(), node.end(), "+", sum, part);
-        }
-        return sum;
+        return Normal.sum(node.start(), node.end(), plain.toString(), parts);
     }
 
     Node name(Cst node) {
@@ -111,8 +94,7 @@ abstract class CSharpExpressions {
     /** {@code a?.b} gives nothing where a is nothing. */
     Node conditionalAccess(Cst node) {
         Node receiver = part(node, "condition");
-        return new Conditional(node.start(), node.end(), Normal.nothing(node.start(), node.end(), receiver, true),
-                bound(node, receiver), new Literal(node.end(), node.end(), LiteralKind.NULL, "null"));
+        return Normal.ifAny(node.start(), node.end(), receiver, bound(node, receiver));
     }
 
     private Node bound(Cst access, Node receiver) {
@@ -156,8 +138,7 @@ abstract class CSharpExpressions {
                 Cst last = function.inner().get(function.inner().size() - 1);
                 String name = last.part("name").map(this::text).orElse("");
                 Node call = named(node, receiver, name, arguments);
-                yield name.equals("Invoke") ? call : new Conditional(start, end, Normal.nothing(start, end, receiver, true), call,
-                        new Literal(end, end, LiteralKind.NULL, "null"));
+                yield name.equals("Invoke") ? call : Normal.ifAny(start, end, receiver, call);
             }
             default -> {
                 List<Node> parts = new ArrayList<>(List.of(node.part("function").map(this::expression).orElseGet(() -> self(node))));
@@ -196,18 +177,7 @@ abstract class CSharpExpressions {
 
     Node assignment(Cst node) {
         String operator = node.part("operator").map(this::text).orElseGet(() -> operator(node));
-        Node target = part(node, "left");
-        Node value = part(node, "right");
-        if (operator.equals("??=")) {
-            value = new Conditional(node.start(), node.end(), Normal.nothing(node.start(), node.end(), target, true), target, value);
-            operator = "=";
-        }
-        return new Assignment(node.start(), node.end(), target, operator.length() > 1 ? operator.substring(0, operator.length() - 1) : operator, value);
-    }
-
-    static String operator(Cst node) {
-        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).filter(each -> !each.equals("this") && !each.equals("base")
-                && !each.equals("(") && !each.equals(")")).findFirst().orElse("?");
+        return Normal.assigned(node.start(), node.end(), part(node, "left"), operator, part(node, "right"));
     }
 
     Node binary(Cst node) {
@@ -217,7 +187,7 @@ abstract class CSharpExpressions {
         Node left = part(node, "left");
         Node right = part(node, "right");
         if (operator.equals("??")) {
-            return new Conditional(start, end, Normal.nothing(start, end, left, true), left, right);
+            return Normal.orElse(start, end, left, right);
         }
         boolean unequal = operator.equals("!=");
         return operator.equals("==") || unequal ? Normal.equality(start, end, left, right, unequal) : new Binary(start, end, operator, left, right);
@@ -230,8 +200,7 @@ abstract class CSharpExpressions {
             return node.is("postfix_unary_expression") ? operand : Normal.negated(node.start(), node.end(), operand);
         }
         boolean steps = operator.equals("++") || operator.equals("--");
-        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
-        return steps ? new Assignment(node.start(), node.end(), operand, operator.substring(0, 1), new Literal(node.end(), node.end(), LiteralKind.INTEGER, "1"))
+        return steps ? Normal.step(node.start(), node.end(), operand, operator.substring(0, 1))
                 : new Unary(node.start(), node.end(), operator, operand);
     }
 

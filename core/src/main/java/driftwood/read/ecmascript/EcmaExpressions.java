@@ -3,18 +3,18 @@ package driftwood.read.ecmascript;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Expressions of JavaScript and TypeScript. */
-abstract class EcmaExpressions {
-    final String text;
+abstract class EcmaExpressions extends Expressions {
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
 
     EcmaExpressions(String text) {
-        this.text = text;
+        super(text);
     }
 
     abstract Block block(Cst body);
@@ -22,24 +22,9 @@ abstract class EcmaExpressions {
     /** A function's parameters and body. */
     abstract Lambda function(Cst node);
 
-    String text(Cst node) {
-        return node.text(text).intern();
-    }
-
-    Node expression(Cst node) {
+    @Override
+    public Node expression(Cst node) {
         return EcmaRules.EXPRESSIONS.of(node.kind(), EcmaExpressions::other).of(this, node);
-    }
-
-    List<Node> expressions(List<Cst> nodes) {
-        return nodes.stream().map(this::expression).toList();
-    }
-
-    Node part(Cst node, String field) {
-        return node.part(field).map(this::expression).orElseGet(() -> new Absent(node.end(), node.end()));
-    }
-
-    Node other(Cst node) {
-        return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
     }
 
     /** What stands for its first part: a value in brackets, or one that a type is said of. */
@@ -49,10 +34,6 @@ abstract class EcmaExpressions {
 
     Node name(Cst node) {
         return Normal.name(node.start(), node.end(), text(node));
-    }
-
-    Node literal(Cst node, LiteralKind kind) {
-        return new Literal(node.start(), node.end(), kind, text(node));
     }
 
     Node nothing(Cst node) {
@@ -75,11 +56,7 @@ abstract class EcmaExpressions {
                 plain.append(text(each));
             }
         }
-        Node sum = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
-        for (Node part : parts) {
-            sum = new Binary(node.start(), node.end(), "+", sum, part);
-        }
-        return sum;
+        return Normal.sum(node.start(), node.end(), plain.toString(), parts);
     }
 
     Node member(Cst node) {
@@ -107,7 +84,7 @@ abstract class EcmaExpressions {
                 Node receiver = part(callee, "object");
                 Node call = new Call(start, end, Optional.of(receiver), callee.part("property").map(this::text).orElse(""), arguments);
                 boolean asks = callee.part("optional_chain").isPresent() || callee.inner().stream().anyMatch(each -> each.is("optional_chain"));
-                yield asks ? new Conditional(start, end, Normal.nothing(start, end, receiver, true), call, new Literal(end, end, LiteralKind.NULL, "undefined")) : call;
+                yield asks ? Normal.ifAny(start, end, receiver, call) : call;
             }
             default -> {
                 List<Node> parts = new ArrayList<>(List.of(part(node, "function")));
@@ -125,18 +102,7 @@ abstract class EcmaExpressions {
 
     Node assignment(Cst node) {
         String operator = node.part("operator").map(this::text).orElseGet(() -> operator(node));
-        Node target = part(node, "left");
-        Node value = part(node, "right");
-        if (operator.equals("??=") || operator.equals("||=")) {
-            value = new Conditional(node.start(), node.end(), Normal.nothing(node.start(), node.end(), target, true), target, value);
-            operator = "=";
-        }
-        return new Assignment(node.start(), node.end(), target, operator.length() > 1 ? operator.substring(0, operator.length() - 1) : operator, value);
-    }
-
-    static String operator(Cst node) {
-        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).filter(each -> !each.equals("(") && !each.equals(")"))
-                .findFirst().orElse("=");
+        return Normal.assigned(node.start(), node.end(), part(node, "left"), operator, part(node, "right"));
     }
 
     /** Tests for nothing, for types and for equality, with two signs or three. */
@@ -150,12 +116,12 @@ abstract class EcmaExpressions {
         }
         Node left = part(node, "left");
         Node right = part(node, "right");
-        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
+        // driftwood: leave type-switch because operators are fixed by the language
         return switch (operator) {
             case "==", "===" -> Normal.equality(start, end, left, right, false);
             case "!=", "!==" -> Normal.equality(start, end, left, right, true);
             case "instanceof" -> Normal.ofType(start, end, left, new TypeRef(node.part("right").map(this::text).orElse("")), Optional.empty());
-            case "??" -> new Conditional(start, end, Normal.nothing(start, end, left, true), left, right);
+            case "??" -> Normal.orElse(start, end, left, right);
             default -> new Binary(start, end, operator, left, right);
         };
     }
@@ -183,8 +149,7 @@ abstract class EcmaExpressions {
     }
 
     Node step(Cst node) {
-        return new Assignment(node.start(), node.end(), part(node, "argument"), operator(node).substring(0, 1),
-                new Literal(node.end(), node.end(), LiteralKind.INTEGER, "1"));
+        return Normal.step(node.start(), node.end(), part(node, "argument"), operator(node).substring(0, 1));
     }
 
     Node conditional(Cst node) {

@@ -1,5 +1,6 @@
 package driftwood.read.ecmascript;
 
+import driftwood.read.Choices;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -139,26 +140,9 @@ abstract class EcmaStatements extends EcmaExpressions {
             List<Node> labels = each.part("value").map(this::expression).map(List::of).orElse(List.of());
             List<Cst> body = each.parts("body");
             List<Node> statements = statements(body.size() == 1 && body.get(0).is("statement_block") ? body.get(0).inner() : body);
-            arms.add(new Arm(each.start(), each.end(), labels, each.is("switch_default"), Optional.empty(), statements, fallsThrough(statements)));
+            arms.add(new Arm(each.start(), each.end(), labels, each.is("switch_default"), Optional.empty(), statements, Choices.fallsThrough(statements)));
         }
-        boolean asks = subject instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN && literal.text().equals("true");
-        return asks && !arms.isEmpty() ? ladder(node, arms, 0) : new Match(node.start(), node.end(), subject, arms, false);
-    }
-
-    private static boolean fallsThrough(List<Node> body) {
-        return body.isEmpty() || !(body.get(body.size() - 1) instanceof Jump || body.get(body.size() - 1) instanceof Return
-                || body.get(body.size() - 1) instanceof Throw);
-    }
-
-    private static Node ladder(Cst node, List<Arm> arms, int at) {
-        Arm arm = arms.get(at);
-        List<Node> statements = arm.body().stream().filter(each -> !(each instanceof Jump jump && jump.kind() == JumpKind.BREAK)).toList();
-        Block body = new Block(arm.start(), arm.end(), statements);
-        if (arm.labels().isEmpty()) {
-            return body;
-        }
-        return new If(arm.start(), at == 0 ? node.end() : arms.get(arms.size() - 1).end(), arm.labels().get(0), body,
-                at + 1 < arms.size() ? Optional.of(ladder(node, arms, at + 1)) : Optional.empty());
+        return Choices.isByConditions(subject) && !arms.isEmpty() ? Choices.ladder(node.end(), Choices.ended(arms)) : new Match(node.start(), node.end(), subject, arms, false);
     }
 
     /** What is exported is declared all the same. */

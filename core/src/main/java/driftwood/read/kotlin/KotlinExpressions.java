@@ -1,9 +1,11 @@
 package driftwood.read.kotlin;
 
 import driftwood.read.AssignedFields.Told;
+import driftwood.read.Choices;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,14 +14,13 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Kotlin's expressions. Its grammar names no parts: they are known by their order. */
-abstract class KotlinExpressions {
+abstract class KotlinExpressions extends Expressions {
     private static final Set<String> TYPES = Set.of("user_type", "nullable_type", "not_nullable_type", "function_type", "parenthesized_type");
 
-    final String text;
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
 
     KotlinExpressions(String text) {
-        this.text = text;
+        super(text);
     }
 
     abstract Block block(Cst body);
@@ -27,10 +28,6 @@ abstract class KotlinExpressions {
     abstract TypeDeclaration anonymous(Cst node);
 
     abstract Node statement(Cst node);
-
-    String text(Cst node) {
-        return node.text(text).intern();
-    }
 
     static Optional<Cst> find(Cst node, String kind) {
         return node.inner().stream().filter(each -> each.is(kind)).findFirst();
@@ -56,15 +53,13 @@ abstract class KotlinExpressions {
         return new Told(bare.matches("[A-Za-z_][\\w.]*(<.*>)?") && !bare.equals("Unit") ? new TypeRef(bare.intern()) : TypeRef.NONE, nullable);
     }
 
-    Node expression(Cst node) {
+    @Override
+    public Node expression(Cst node) {
         return KotlinRules.EXPRESSIONS.of(node.kind(), KotlinExpressions::other).of(this, node);
     }
 
-    List<Node> expressions(List<Cst> nodes) {
-        return nodes.stream().map(this::expression).toList();
-    }
-
-    Node other(Cst node) {
+    @Override
+    public Node other(Cst node) {
         return new Other(node.start(), node.end(), node.kind(), expressions(node.inner().stream().filter(each -> !isType(each)).toList()));
     }
 
@@ -74,7 +69,8 @@ abstract class KotlinExpressions {
         return at < inner.size() ? expression(inner.get(at)) : node.has("null") ? nothing(node) : new Absent(node.end(), node.end());
     }
 
-    Node only(Cst node) {
+    @Override
+    public Node only(Cst node) {
         return part(node, 0);
     }
 
@@ -90,10 +86,6 @@ abstract class KotlinExpressions {
         return new Name(node.start(), node.end(), node.is("super_expression") ? "super" : "this");
     }
 
-    Node literal(Cst node, LiteralKind kind) {
-        return new Literal(node.start(), node.end(), kind, text(node));
-    }
-
     /** A text with values in it is a sum of texts. */
     Node string(Cst node) {
         StringBuilder plain = new StringBuilder();
@@ -105,11 +97,7 @@ abstract class KotlinExpressions {
                 parts.add(each.is("interpolated_expression") ? only(each) : name(each));
             }
         }
-        Node sum = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
-        for (Node part : parts) {
-            sum = new Binary(node.start(), node.end(), "+", sum, part);
-        }
-        return sum;
+        return Normal.sum(node.start(), node.end(), plain.toString(), parts);
     }
 
     private static boolean isSafe(Cst navigation) {
@@ -163,7 +151,7 @@ abstract class KotlinExpressions {
             }
             Optional<Node> receiver = callee.is("simple_identifier") ? Optional.empty() : Optional.of(only(callee));
             Node call = new Call(start, end, receiver, name, arguments);
-            return receiver.isPresent() && isSafe(callee) ? new Conditional(start, end, Normal.nothing(start, end, receiver.get(), true), call, nothing(node)) : call;
+            return receiver.isPresent() && isSafe(callee) ? Normal.ifAny(start, end, receiver.get(), call) : call;
         }
         List<Node> parts = new ArrayList<>(List.of(expression(callee)));
         parts.addAll(arguments);
@@ -174,11 +162,6 @@ abstract class KotlinExpressions {
 
     private static boolean isClass(String name) {
         return !name.isEmpty() && Character.isUpperCase(name.charAt(0)) && (name.length() == 1 || !name.equals(name.toUpperCase(Locale.ROOT)));
-    }
-
-    static String operator(Cst node) {
-        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).filter(each -> !each.equals("(") && !each.equals(")") && !each.equals("null"))
-                .findFirst().orElse("=");
     }
 
     Node binary(Cst node) {
@@ -208,8 +191,7 @@ abstract class KotlinExpressions {
     }
 
     Node elvis(Cst node) {
-        Node value = part(node, 0);
-        return new Conditional(node.start(), node.end(), Normal.nothing(node.start(), node.end(), value, true), value, part(node, 1));
+        return Normal.orElse(node.start(), node.end(), part(node, 0), part(node, 1));
     }
 
     Node unary(Cst node) {
@@ -218,8 +200,7 @@ abstract class KotlinExpressions {
         if (operator.equals("!") || operator.equals("!!")) {
             return node.is("postfix_expression") ? operand : Normal.negated(node.start(), node.end(), operand);
         }
-        return operator.equals("++") || operator.equals("--") ? new Assignment(node.start(), node.end(), operand, operator.substring(0, 1),
-                new Literal(node.end(), node.end(), LiteralKind.INTEGER, "1")) : new Unary(node.start(), node.end(), operator, operand);
+        return operator.equals("++") || operator.equals("--") ? Normal.step(node.start(), node.end(), operand, operator.substring(0, 1)) : new Unary(node.start(), node.end(), operator, operand);
     }
 
     Node lambda(Cst node) {
@@ -247,24 +228,9 @@ abstract class KotlinExpressions {
     Node chosen(Cst node) {
         Node made = statement(node);
         if (made instanceof If branch) {
-            return conditionals.in(() -> value(branch));
+            return conditionals.in(() -> Choices.value(branch, Optional.empty()));
         }
         return made instanceof Match match ? new Match(match.start(), match.end(), match.subject(), match.arms(), true)
                 : made instanceof Throw ? made : new Other(node.start(), node.end(), node.kind(), List.of(made));
-    }
-
-    private Node value(If branch) {
-        Optional<Node> then = single(branch.then());
-        Optional<Node> otherwise = branch.otherwise().flatMap(each -> each instanceof If next ? Optional.of(value(next)) : single(each));
-        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
-        return then.isPresent() && otherwise.isPresent() ? new Conditional(branch.start(), branch.end(), branch.condition(), then.get(), otherwise.get())
-                : new Other(branch.start(), branch.end(), "if", List.of(branch));
-    }
-
-    private static Optional<Node> single(Node body) {
-        List<Node> statements = Search.statements(body);
-        Node only = statements.size() == 1 ? statements.get(0) : null;
-        // driftwood: leave type-switch because a way through a choice gives a value or leaves
-        return only instanceof Evaluate evaluate ? Optional.of(evaluate.expression()) : only instanceof Throw ? Optional.of(only) : Optional.empty();
     }
 }

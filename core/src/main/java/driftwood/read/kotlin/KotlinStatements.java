@@ -1,5 +1,6 @@
 package driftwood.read.kotlin;
 
+import driftwood.read.Choices;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
@@ -144,7 +145,7 @@ abstract class KotlinStatements extends KotlinExpressions {
             List<Node> labels = all(each, "when_condition").stream().map(one -> label(asked, one)).toList();
             arms.add(new Arm(each.start(), each.end(), labels, each.has("else"), Optional.empty(), body(each).statements(), false));
         }
-        return subject.isEmpty() && !arms.isEmpty() ? ladder(node, arms, 0) : new Match(node.start(), node.end(), asked, arms, false);
+        return subject.isEmpty() && !arms.isEmpty() ? Choices.ladder(node.end(), arms) : new Match(node.start(), node.end(), asked, arms, false);
     }
 
     private Node label(Node subject, Cst condition) {
@@ -154,12 +155,5 @@ abstract class KotlinStatements extends KotlinExpressions {
             return test.get().has("!is") ? Normal.negated(condition.start(), condition.end(), made) : made;
         }
         return only(condition);
-    }
-
-    private static Node ladder(Cst node, List<Arm> arms, int at) {
-        Arm arm = arms.get(at);
-        Block body = new Block(arm.start(), arm.end(), arm.body());
-        return arm.isDefault() ? body : new If(arm.start(), node.end(), Normal.any(arm.start(), arm.end(), arm.labels()).orElseGet(() -> new Absent(arm.start(), arm.start())),
-                body, at + 1 < arms.size() ? Optional.of(ladder(node, arms, at + 1)) : Optional.empty());
     }
 }

@@ -3,20 +3,20 @@ package driftwood.read.php;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** PHP's expressions. */
-abstract class PhpExpressions {
-    final String text;
+abstract class PhpExpressions extends Expressions {
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
     /** Simple names of the classes around, the innermost last. */
     private final List<String> around = new ArrayList<>();
 
     PhpExpressions(String text) {
-        this.text = text;
+        super(text);
     }
 
     abstract Block block(Cst body);
@@ -24,10 +24,6 @@ abstract class PhpExpressions {
     abstract Lambda function(Cst node);
 
     abstract TypeDeclaration anonymous(Cst node);
-
-    String text(Cst node) {
-        return node.text(text).intern();
-    }
 
     final <T> T within(String type, java.util.function.Supplier<T> inside) {
         around.add(type);
@@ -43,20 +39,9 @@ abstract class PhpExpressions {
         return around.isEmpty() ? "" : around.get(around.size() - 1);
     }
 
-    Node expression(Cst node) {
+    @Override
+    public Node expression(Cst node) {
         return PhpRules.EXPRESSIONS.of(node.kind(), PhpExpressions::other).of(this, node);
-    }
-
-    List<Node> expressions(List<Cst> nodes) {
-        return nodes.stream().map(this::expression).toList();
-    }
-
-    Node part(Cst node, String field) {
-        return node.part(field).map(this::expression).orElseGet(() -> new Absent(node.end(), node.end()));
-    }
-
-    Node other(Cst node) {
-        return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
     }
 
     /** What stands for its last part: a value in brackets, behind a word or an at sign. */
@@ -93,10 +78,6 @@ abstract class PhpExpressions {
         };
     }
 
-    Node literal(Cst node, LiteralKind kind) {
-        return new Literal(node.start(), node.end(), kind, text(node));
-    }
-
     Node string(Cst node) {
         String written = text(node);
         return new Literal(node.start(), node.end(), LiteralKind.STRING, written.length() > 1 ? written.substring(1, written.length() - 1) : "");
@@ -107,11 +88,7 @@ abstract class PhpExpressions {
         StringBuilder plain = new StringBuilder();
         List<Node> parts = new ArrayList<>();
         collect(node, plain, parts);
-        Node sum = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
-        for (Node part : parts) {
-            sum = new Binary(node.start(), node.end(), "+", sum, part);
-        }
-        return sum;
+        return Normal.sum(node.start(), node.end(), plain.toString(), parts);
     }
 
     private void collect(Cst node, StringBuilder plain, List<Node> parts) {
@@ -181,8 +158,7 @@ abstract class PhpExpressions {
     Node methodCall(Cst node) {
         Node receiver = part(node, "object");
         Node call = new Call(node.start(), node.end(), Optional.of(receiver), node.part("name").map(this::text).orElse(""), arguments(node));
-        return node.is("nullsafe_member_call_expression") ? new Conditional(node.start(), node.end(), Normal.nothing(node.start(), node.end(), receiver, true), call,
-                new Literal(node.end(), node.end(), LiteralKind.NULL, "null")) : call;
+        return node.is("nullsafe_member_call_expression") ? Normal.ifAny(node.start(), node.end(), receiver, call) : call;
     }
 
     Node scopedCall(Cst node) {
@@ -212,21 +188,9 @@ abstract class PhpExpressions {
         return new Creation(node.start(), node.end(), made.isPresent() ? made : new TypeRef(PhpTypes.dotted(text(type))), arguments, Optional.empty(), false);
     }
 
-    static String operator(Cst node) {
-        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).filter(each -> !each.equals("(") && !each.equals(")"))
-                .findFirst().orElse("=");
-    }
-
     Node assignment(Cst node) {
-        String operator = operator(node);
-        Node target = part(node, "left");
-        Node value = part(node, "right");
-        if (operator.equals("??=")) {
-            value = new Conditional(node.start(), node.end(), Normal.nothing(node.start(), node.end(), target, true), target, value);
-            operator = "=";
-        }
-        String plain = operator.equals("=&") || operator.equals("=") || node.is("reference_assignment_expression") ? "=" : operator.substring(0, operator.length() - 1);
-        return new Assignment(node.start(), node.end(), target, plain.equals(".") ? "+" : plain, value);
+        String operator = operator(node).equals("=&") || node.is("reference_assignment_expression") ? "=" : operator(node);
+        return Normal.assigned(node.start(), node.end(), part(node, "left"), operator.equals(".=") ? "+=" : operator, part(node, "right"));
     }
 
     Node binary(Cst node) {
@@ -241,12 +205,12 @@ abstract class PhpExpressions {
             return exact.isEmpty() ? Normal.equality(start, end, expression(left), expression(right), unequal)
                     : unequal ? Normal.negated(start, end, exact.get()) : exact.get();
         }
+        // driftwood: leave type-switch because operators are fixed by the language
         if (operator.equals("instanceof")) {
             return Normal.ofType(start, end, expression(left), new TypeRef(PhpTypes.dotted(text(right))), Optional.empty());
         }
         if (operator.equals("??")) {
-            Node value = expression(left);
-            return new Conditional(start, end, Normal.nothing(start, end, value, true), value, expression(right));
+            return Normal.orElse(start, end, expression(left), expression(right));
         }
         String plain = operator.equals("and") ? "&&" : operator.equals("or") ? "||" : operator.equals(".") ? "+" : operator;
         return new Binary(start, end, plain, expression(left), expression(right));
@@ -259,8 +223,7 @@ abstract class PhpExpressions {
     }
 
     Node step(Cst node) {
-        return new Assignment(node.start(), node.end(), part(node, "argument"), operator(node).substring(0, 1),
-                new Literal(node.end(), node.end(), LiteralKind.INTEGER, "1"));
+        return Normal.step(node.start(), node.end(), part(node, "argument"), operator(node).substring(0, 1));
     }
 
     Node conditional(Cst node) {

@@ -1,5 +1,6 @@
 package driftwood.read.php;
 
+import driftwood.read.Choices;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
@@ -21,8 +22,7 @@ final class PhpMatches {
             List<Node> body = each.part("return_expression").map(reader::expression).map(List::of).orElse(List.of());
             arms.add(new Arm(each.start(), each.end(), labels, each.is("match_default_expression"), Optional.empty(), body, false));
         }
-        boolean asks = subject instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN && literal.text().equalsIgnoreCase("true");
-        return asks && !arms.isEmpty() ? chosen(node, arms, 0) : new Match(node.start(), node.end(), subject, arms, true);
+        return Choices.isByConditions(subject) && !arms.isEmpty() ? chosen(node, arms, 0) : new Match(node.start(), node.end(), subject, arms, true);
     }
 
     private static Node chosen(Cst node, List<Arm> arms, int at) {

@@ -1,6 +1,7 @@
 package driftwood.read.php;
 
 import driftwood.read.AssignedLocals;
+import driftwood.read.Choices;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -158,19 +159,9 @@ abstract class PhpStatements extends PhpExpressions {
         for (Cst each : node.part("body").map(Cst::inner).orElse(List.of())) {
             List<Node> labels = each.part("value").map(this::expression).map(List::of).orElse(List.of());
             List<Node> body = statements(each.inner().stream().filter(one -> !one.field().equals("value")).toList());
-            boolean on = body.isEmpty() || !(body.get(body.size() - 1) instanceof Jump || body.get(body.size() - 1) instanceof Return
-                    || body.get(body.size() - 1) instanceof Throw);
-            arms.add(new Arm(each.start(), each.end(), labels, each.is("default_statement"), Optional.empty(), body, on));
+            arms.add(new Arm(each.start(), each.end(), labels, each.is("default_statement"), Optional.empty(), body, Choices.fallsThrough(body)));
         }
-        boolean asks = subject instanceof Literal literal && literal.kind() == LiteralKind.BOOLEAN && literal.text().equalsIgnoreCase("true");
-        return asks && !arms.isEmpty() ? ladder(node, arms, 0) : new Match(node.start(), node.end(), subject, arms, false);
-    }
-
-    private static Node ladder(Cst node, List<Arm> arms, int at) {
-        Arm arm = arms.get(at);
-        Block body = new Block(arm.start(), arm.end(), arm.body().stream().filter(each -> !(each instanceof Jump jump && jump.kind() == JumpKind.BREAK)).toList());
-        return arm.labels().isEmpty() ? body : new If(arm.start(), node.end(), arm.labels().get(0), body,
-                at + 1 < arms.size() ? Optional.of(ladder(node, arms, at + 1)) : Optional.empty());
+        return Choices.isByConditions(subject) && !arms.isEmpty() ? Choices.ladder(node.end(), Choices.ended(arms)) : new Match(node.start(), node.end(), subject, arms, false);
     }
 
     /** Variables that are shared with what is outside are known. */

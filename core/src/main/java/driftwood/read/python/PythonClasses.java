@@ -1,6 +1,5 @@
 package driftwood.read.python;
 
-import driftwood.read.AssignedFields.Told;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;

@@ -114,11 +114,7 @@ abstract class PythonExpressions {
         } else {
             collect(node, plain, parts);
         }
-        Node literal = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
-        for (Node part : parts) {
-            literal = new Binary(node.start(), node.end(), "+", literal, part);
-        }
-        return literal;
+        return Normal.sum(node.start(), node.end(), plain.toString(), parts);
     }
 
     /** A text without its prefix and quotes. */

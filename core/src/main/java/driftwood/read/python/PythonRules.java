@@ -5,7 +5,6 @@ import driftwood.read.sitter.Rules;
 import driftwood.tree.*;
 import driftwood.tree.Assertion;
 import driftwood.tree.Named;
-import driftwood.tree.Sequence;
 import driftwood.tree.Yield;
 import java.util.List;
 import java.util.Optional;

@@ -4,7 +4,6 @@ import driftwood.read.AssignedFields.Told;
 import driftwood.read.AssignedLocals;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
-import driftwood.tree.Assertion;
 import driftwood.tree.Empty;
 import driftwood.tree.Unpacked;
 import java.util.ArrayList;

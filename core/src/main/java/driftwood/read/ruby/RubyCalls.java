@@ -47,7 +47,7 @@ final class RubyCalls {
         Optional<Node> object = receiver.map(reader::expression);
         Node call = new Call(start, end, object, name, arguments(reader, node));
         boolean safe = object.isPresent() && node.has("&.") || node.part("operator").map(reader::text).orElse("").equals("&.");
-        return safe ? new Conditional(start, end, Normal.nothing(start, end, object.orElseThrow(), true), call, new Literal(end, end, LiteralKind.NULL, "nil")) : call;
+        return safe ? Normal.ifAny(start, end, object.orElseThrow(), call) : call;
     }
 
     private static Optional<Node> asked(RubyExpressions reader, Cst node, Cst receiver, String name, List<Cst> given) {

@@ -4,19 +4,19 @@ import driftwood.read.AssignedLocals;
 import driftwood.read.Nesting;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
+import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Ruby's expressions. */
-abstract class RubyExpressions {
-    final String text;
+abstract class RubyExpressions extends Expressions {
     final AssignedLocals locals = new AssignedLocals();
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
 
     RubyExpressions(String text) {
-        this.text = text;
+        super(text);
     }
 
     abstract Block block(Cst body);
@@ -26,29 +26,9 @@ abstract class RubyExpressions {
     /** Simple name of the class around, which a bare {@code new} makes; empty outside of classes. */
     abstract String owner();
 
-    String text(Cst node) {
-        return node.text(text).intern();
-    }
-
-    Node expression(Cst node) {
+    @Override
+    public Node expression(Cst node) {
         return RubyRules.EXPRESSIONS.of(node.kind(), RubyExpressions::other).of(this, node);
-    }
-
-    List<Node> expressions(List<Cst> nodes) {
-        return nodes.stream().map(this::expression).toList();
-    }
-
-    Node part(Cst node, String field) {
-        return node.part(field).map(this::expression).orElseGet(() -> new Absent(node.end(), node.end()));
-    }
-
-    Node other(Cst node) {
-        return new Other(node.start(), node.end(), node.kind(), expressions(node.inner()));
-    }
-
-    /** What stands for its only part. */
-    Node only(Cst node) {
-        return node.inner().size() == 1 ? expression(node.inner().get(0)) : other(node);
     }
 
     Node literal(Cst node, LiteralKind kind, String value) {
@@ -87,11 +67,7 @@ abstract class RubyExpressions {
                 plain.append(text(each));
             }
         }
-        Node sum = new Literal(node.start(), node.end(), LiteralKind.STRING, plain.toString());
-        for (Node part : parts) {
-            sum = new Binary(node.start(), node.end(), "+", sum, part);
-        }
-        return sum;
+        return Normal.sum(node.start(), node.end(), plain.toString(), parts);
     }
 
     Node index(Cst node) {
@@ -108,11 +84,6 @@ abstract class RubyExpressions {
 
     Node conditional(Cst node) {
         return conditionals.in(() -> new Conditional(node.start(), node.end(), part(node, "condition"), part(node, "consequence"), part(node, "alternative")));
-    }
-
-    static String operator(Cst node) {
-        return node.children().stream().filter(child -> !child.named()).map(Cst::kind).filter(each -> !each.equals("(") && !each.equals(")"))
-                .findFirst().orElse("=");
     }
 
     Node binary(Cst node) {
@@ -160,11 +131,7 @@ abstract class RubyExpressions {
     /** {@code @memo ||= make} keeps what it makes. */
     Node operated(Cst node) {
         String operator = operator(node);
-        Node target = target(node.part("left").orElse(node));
-        Node value = part(node, "right");
-        return operator.equals("||=") ? new Assignment(node.start(), node.end(), target, "=", new Conditional(node.start(), node.end(),
-                Normal.nothing(node.start(), node.end(), target, true), target, value))
-                : new Assignment(node.start(), node.end(), target, operator.substring(0, operator.length() - 1), value);
+        return Normal.assigned(node.start(), node.end(), target(node.part("left").orElse(node)), operator, part(node, "right"));
     }
 
     Node lambda(Cst node) {

@@ -1,5 +1,6 @@
 package driftwood.read.ruby;
 
+import driftwood.read.Choices;
 import driftwood.read.Normal;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
@@ -157,35 +158,14 @@ abstract class RubyStatements extends RubyExpressions {
                 arms.add(new Arm(each.start(), each.end(), List.of(), true, Optional.empty(), statements(each.inner()), false));
             }
         }
-        return subject.isEmpty() && !arms.isEmpty() ? ladder(node, arms, 0)
+        return subject.isEmpty() && !arms.isEmpty() ? Choices.ladder(node.end(), arms)
                 : new Match(node.start(), node.end(), subject.orElseGet(() -> new Absent(node.start(), node.start())), arms, false);
-    }
-
-    private static Node ladder(Cst node, List<Arm> arms, int at) {
-        Arm arm = arms.get(at);
-        Block body = new Block(arm.start(), arm.end(), arm.body());
-        return arm.isDefault() ? body : new If(arm.start(), node.end(), Normal.any(arm.start(), arm.end(), arm.labels()).orElseGet(() -> new Absent(arm.start(), arm.start())),
-                body, at + 1 < arms.size() ? Optional.of(ladder(node, arms, at + 1)) : Optional.empty());
     }
 
     /** A choice whose value is used: a conditional where both ways are one expression, else its parts. */
     Node chosen(Cst node) {
         Node made = statement(node);
-        return made instanceof If branch ? value(branch) : made instanceof Match match ? new Match(match.start(), match.end(), match.subject(), match.arms(), true)
+        return made instanceof If branch ? Choices.value(branch, Optional.of(new Literal(node.end(), node.end(), LiteralKind.NULL, "null"))) : made instanceof Match match ? new Match(match.start(), match.end(), match.subject(), match.arms(), true)
                 : new Other(node.start(), node.end(), node.kind(), List.of(made));
-    }
-
-    private static Node value(If branch) {
-        Optional<Node> then = single(branch.then());
-        Optional<Node> otherwise = branch.otherwise().flatMap(each -> each instanceof If next ? Optional.of(value(next)) : single(each));
-        return then.isPresent() && (otherwise.isPresent() || branch.otherwise().isEmpty()) ? new Conditional(branch.start(), branch.end(), branch.condition(), then.get(),
-                otherwise.orElseGet(() -> new Literal(branch.end(), branch.end(), LiteralKind.NULL, "nil")))
-                : new Other(branch.start(), branch.end(), "if", List.of(branch));
-    }
-
-    private static Optional<Node> single(Node body) {
-        List<Node> statements = Search.statements(body);
-        return statements.size() == 1 && statements.get(0) instanceof Evaluate evaluate ? Optional.of(evaluate.expression())
-                : statements.size() == 1 && statements.get(0) instanceof Throw error ? Optional.of(error) : Optional.empty();
     }
 }
