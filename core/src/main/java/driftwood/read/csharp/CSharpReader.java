@@ -7,7 +7,6 @@ import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
 import java.util.Set;
-import java.util.TreeSet;
 import org.treesitter.TreeSitterCSharp;
 
 /** Reads C#. A file's first namespace is its package; namespaces around and those that are used are searched for names. */
@@ -23,7 +22,7 @@ public final class CSharpReader extends SitterReader {
                     "preproc_undef", "preproc_error", "preproc_warning", "shebang_directive"), (kind, text, start) -> false);
 
     public CSharpReader() {
-        super(() -> new Grammar(Pointer.ofCSharp(), HABITS));
+        super(() -> new Grammar(Pointer.ofCSharp(), HABITS), CSharpRules.EXPRESSIONS, CSharpRules.STATEMENTS);
     }
 
     /** Hands out the grammar's address, which its class keeps for subclasses. */
@@ -46,12 +45,5 @@ public final class CSharpReader extends SitterReader {
     @Override
     protected Unit unit(SourceText source, Cst root) {
         return new CSharpFile(source.text(), root).unit();
-    }
-
-    @Override
-    public Set<String> ruled() {
-        Set<String> kinds = new TreeSet<>(CSharpRules.EXPRESSIONS.kinds());
-        kinds.addAll(CSharpRules.STATEMENTS.kinds());
-        return kinds;
     }
 }

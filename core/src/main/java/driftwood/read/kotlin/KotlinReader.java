@@ -7,7 +7,6 @@ import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.regex.Pattern;
 import org.treesitter.TreeSitterKotlin;
 
@@ -25,7 +24,7 @@ public final class KotlinReader extends SitterReader {
             + "constructor\\s*)(?=\\()");
 
     public KotlinReader() {
-        super(() -> new Grammar(Pointer.ofKotlin(), HABITS));
+        super(() -> new Grammar(Pointer.ofKotlin(), HABITS), KotlinRules.EXPRESSIONS, KotlinRules.STATEMENTS);
     }
 
     /** Hands out the grammar's address, which its class keeps for subclasses. */
@@ -50,12 +49,5 @@ public final class KotlinReader extends SitterReader {
     @Override
     protected Unit unit(SourceText source, Cst root) {
         return new KotlinFile(source, root).unit();
-    }
-
-    @Override
-    public Set<String> ruled() {
-        Set<String> kinds = new TreeSet<>(KotlinRules.EXPRESSIONS.kinds());
-        kinds.addAll(KotlinRules.STATEMENTS.kinds());
-        return kinds;
     }
 }

@@ -7,7 +7,6 @@ import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
 import java.util.Set;
-import java.util.TreeSet;
 import org.treesitter.TreeSitterPhp;
 
 /** Reads PHP. A namespace is a package; a file's own functions and what it runs when loaded make a type named after the file. */
@@ -22,7 +21,7 @@ public final class PhpReader extends SitterReader {
             Set.of("comment", "php_tag", "text", "text_interpolation"), (kind, text, start) -> false);
 
     public PhpReader() {
-        super(() -> new Grammar(Pointer.ofPhp(), HABITS));
+        super(() -> new Grammar(Pointer.ofPhp(), HABITS), PhpRules.EXPRESSIONS, PhpRules.STATEMENTS);
     }
 
     /** Hands out the grammar's address, which its class keeps for subclasses. */
@@ -40,12 +39,5 @@ public final class PhpReader extends SitterReader {
     @Override
     protected Unit unit(SourceText source, Cst root) {
         return new PhpFile(source, root).unit();
-    }
-
-    @Override
-    public Set<String> ruled() {
-        Set<String> kinds = new TreeSet<>(PhpRules.EXPRESSIONS.kinds());
-        kinds.addAll(PhpRules.STATEMENTS.kinds());
-        return kinds;
     }
 }

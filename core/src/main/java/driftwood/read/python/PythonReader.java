@@ -8,7 +8,6 @@ import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
 import java.util.Set;
-import java.util.TreeSet;
 import org.treesitter.TreeSitterPython;
 
 /**
@@ -25,7 +24,7 @@ public final class PythonReader extends SitterReader {
             Set.of("comment", "line_continuation"), PythonReader::isPlainText);
 
     public PythonReader() {
-        super(() -> new Grammar(Pointer.ofPython(), HABITS));
+        super(() -> new Grammar(Pointer.ofPython(), HABITS), PythonRules.EXPRESSIONS, PythonRules.STATEMENTS);
     }
 
     /** Hands out the grammar's address, which its class keeps for subclasses. */
@@ -48,13 +47,6 @@ public final class PythonReader extends SitterReader {
     @Override
     protected Unit unit(SourceText source, Cst root) {
         return new PythonModule(source, root).unit();
-    }
-
-    @Override
-    public Set<String> ruled() {
-        Set<String> kinds = new TreeSet<>(PythonRules.EXPRESSIONS.kinds());
-        kinds.addAll(PythonRules.STATEMENTS.kinds());
-        return kinds;
     }
 
     /** Nobody needs the parts of a text without values in it. */

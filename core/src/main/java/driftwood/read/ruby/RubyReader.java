@@ -7,7 +7,6 @@ import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
 import java.util.Set;
-import java.util.TreeSet;
 import org.treesitter.TreeSitterRuby;
 
 /**
@@ -23,7 +22,7 @@ public final class RubyReader extends SitterReader {
             Set.of("comment", "heredoc_body", "uninterpreted"), (kind, text, start) -> false);
 
     public RubyReader() {
-        super(() -> new Grammar(Pointer.ofRuby(), HABITS));
+        super(() -> new Grammar(Pointer.ofRuby(), HABITS), RubyRules.EXPRESSIONS, RubyRules.STATEMENTS);
     }
 
     /** Hands out the grammar's address, which its class keeps for subclasses. */
@@ -41,12 +40,5 @@ public final class RubyReader extends SitterReader {
     @Override
     protected Unit unit(SourceText source, Cst root) {
         return new RubyFile(source, root).unit();
-    }
-
-    @Override
-    public Set<String> ruled() {
-        Set<String> kinds = new TreeSet<>(RubyRules.EXPRESSIONS.kinds());
-        kinds.addAll(RubyRules.STATEMENTS.kinds());
-        return kinds;
     }
 }

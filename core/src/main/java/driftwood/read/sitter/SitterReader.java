@@ -9,6 +9,7 @@ import driftwood.source.Unread;
 import driftwood.tree.Unit;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
@@ -16,9 +17,14 @@ import java.util.function.Supplier;
 public abstract class SitterReader implements Reader {
     private final ThreadLocal<Grammar> grammars;
 
-    /** @param grammar makes the grammar, once for each thread */
-    protected SitterReader(Supplier<Grammar> grammar) {
+    private final Set<String> ruled = new TreeSet<>();
+
+    /** @param grammar makes the grammar, once for each thread @param rules of the language */
+    protected SitterReader(Supplier<Grammar> grammar, Rules<?>... rules) {
         this.grammars = ThreadLocal.withInitial(grammar);
+        for (Rules<?> each : rules) {
+            ruled.addAll(each.kinds());
+        }
     }
 
     /** The file in Driftwood's own terms. */
@@ -30,7 +36,9 @@ public abstract class SitterReader implements Reader {
     }
 
     /** All kinds of the grammar's nodes that the rules say something of. */
-    public abstract Set<String> ruled();
+    public Set<String> ruled() {
+        return ruled;
+    }
 
     /** All kinds of nodes that the grammar has. */
     public final Set<String> kinds() {
