@@ -89,4 +89,13 @@ class LanguagesTest {
         }
         assertThat(new Scan(Scan.Options.DEFAULT.on(1)).run(root, java.util.List.of(root)).program().outlines()).extracting(each -> each.file()).containsExactly("own/g.js");
     }
+
+    @Test
+    void aDialectIsToldAndItsNeighboursAreRead() throws Exception {
+        Files.writeString(root.resolve("a.js"), "/**\n * @format\n * @flow strict\n */\nexport type Tide = {| depth: ?number |};\n");
+        Files.writeString(root.resolve("b.js"), "// what does not @flow here\nexport function f() {}\n");
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.on(2)).run(root, java.util.List.of(root));
+        assertThat(result.unread()).extracting(each -> each.file() + " " + each.why()).containsExactly("a.js written with Flow's types, which Driftwood does not read");
+        assertThat(result.program().outlines()).extracting(each -> each.file()).containsExactly("b.js");
+    }
 }

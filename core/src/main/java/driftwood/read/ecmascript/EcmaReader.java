@@ -1,5 +1,6 @@
 package driftwood.read.ecmascript;
 
+import driftwood.read.Unreadable;
 import driftwood.read.sitter.Cst;
 import driftwood.read.sitter.Grammar;
 import driftwood.read.sitter.Grammar.Habits;
@@ -9,6 +10,7 @@ import driftwood.tree.Unit;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.treesitter.TreeSitterJavascript;
 import org.treesitter.TreeSitterTypescript;
 
@@ -25,6 +27,10 @@ public final class EcmaReader extends SitterReader {
             Set.of("program", "statement_block", "arguments", "expression_statement", "parenthesized_expression", "return_statement", "array", "object",
                     "class_heritage", "formal_parameters", "named_imports", "sequence_expression"),
             Set.of("comment", "html_comment", "hash_bang_line"), (kind, text, start) -> false);
+
+    /** In the comments at the head of a file. */
+    private static final Pattern FLOW = Pattern.compile("^\\s*(//|/?\\*+)\\s*@flow\\b", Pattern.MULTILINE);
+    private static final int HEAD = 2000;
 
     private final Set<String> ruled;
 
@@ -64,9 +70,18 @@ public final class EcmaReader extends SitterReader {
         }
     }
 
+    /** @throws Unreadable where the file says that it is written with types that belong to neither language */
+    @Override
+    protected String parsable(String text) {
+        if (FLOW.matcher(text.substring(0, Math.min(HEAD, text.length()))).find()) {
+            throw new Unreadable("written with Flow's types, which Driftwood does not read");
+        }
+        return text;
+    }
+
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override

@@ -30,7 +30,11 @@ public abstract class SitterReader implements Reader {
     /** The file in Driftwood's own terms. */
     protected abstract Unit unit(SourceText source, Cst root);
 
-    /** The text as the grammar can take it: as long as the source, with blanks for what it knows nothing of. */
+    /**
+     * The text as the grammar can take it: as long as the source, with blanks for what it knows nothing of.
+     *
+     * @throws Unreadable where the text is in another language than its file's name says
+     */
     protected String parsable(String text) {
         return text;
     }
