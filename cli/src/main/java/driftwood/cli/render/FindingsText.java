@@ -81,7 +81,7 @@ public final class FindingsText {
         return !message.startsWith(own + " ") ? subject + ": " + message : hash < 0 ? message : subject + message.substring(own.length());
     }
 
-    /** Without the package, which the path already tells. */
+    /** Without the package, which the path already tells; what runs when a type or module is loaded or made has no name. */
     static String unqualified(String symbol) {
         int hash = symbol.indexOf('#');
         String type = hash < 0 ? symbol : symbol.substring(0, hash);
@@ -90,6 +90,9 @@ public final class FindingsText {
             dot = type.indexOf('.', dot) + 1;
         }
         String owner = type.substring(dot);
+        if (symbol.endsWith("#()")) {
+            return owner + " (outside of routines)";
+        }
         boolean constructors = hash >= 0 && owner.endsWith(symbol.substring(hash + 1));
         return owner + (hash < 0 || constructors ? "" : symbol.substring(hash));
     }

@@ -43,7 +43,7 @@ class RenderTest {
 
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', value = {"quay.Tariff#quote(Vessel)|Tariff#quote(Vessel)", "Desk#f()|Desk#f()",
-        "a.b.Berth#Berth|Berth", "a.Office.Desk#f()|Office.Desk#f()", "quay.Berth|Berth"})
+        "a.b.Berth#Berth|Berth", "a.Office.Desk#f()|Office.Desk#f()", "quay.Berth|Berth", "quay.functions#()|functions (outside of routines)"})
     void symbolsLoseTheirPackage(String symbol, String text) {
         assertThat(FindingsText.unqualified(symbol)).isEqualTo(text);
     }
