@@ -30,6 +30,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 
 /**
  * near-twin-classes: two or more sibling types (same parent or the same members) whose bodies are the same except for
@@ -37,6 +38,7 @@ import java.util.TreeSet;
  * that differ in two or more routines; types whose only routine is the differing one. (Catalogue, near-twin-classes.)
  */
 public final class NearTwinClasses implements Detector {
+    private static final Pattern SPELLED = Pattern.compile("(Boolean|Byte|Char|Short|Int|Long|Float|Double)(?![a-z])|\\d+");
     private static final Smell SMELL = new Smell("near-twin-classes", "nt", "Near-twin classes",
             "Types that were copied from each other: the same code but for some literals or one routine. A correction in "
                     + "one must be made in all, and one will be forgotten.",
@@ -171,12 +173,18 @@ public final class NearTwinClasses implements Detector {
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
                 .risk(twins.stream().allMatch(each -> each.kind() == TypeKind.ENUM), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
+                .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
         List<String> names = names(twins);
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
+    }
+
+    /** The same name but for a primitive type or a number: what generics cannot say is written out. */
+    private static boolean isSpelledOut(List<TypeOutline> twins) {
+        return twins.stream().map(each -> SPELLED.matcher(each.name()).replaceAll("")).distinct().count() == 1;
     }
 
     /** Simple names; with the enclosing type where they are the same. */

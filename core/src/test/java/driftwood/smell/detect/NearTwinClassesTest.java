@@ -1,6 +1,11 @@
 package driftwood.smell.detect;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
 import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class NearTwinClassesTest extends SmellCases {
     private static String invoice(String name, String rate, String extra) {
@@ -33,5 +38,12 @@ class NearTwinClassesTest extends SmellCases {
     @Override
     protected String smell() {
         return "near-twin-classes";
+    }
+
+    @ParameterizedTest
+    @CsvSource({"IntTally, LongTally, true", "Call2, Call3, true", "Interval, Timeval, false", "TugTally, TankerTally, false"})
+    void twinsThatSpellOutPrimitiveTypesWeighLittle(String one, String other, boolean little) {
+        String source = "package quay;\n" + invoice(one, "4", "") + invoice(other, "9", "");
+        assertThat(Given.only("near-twin-classes", source).drag().value() < 1.5).isEqualTo(little);
     }
 }
