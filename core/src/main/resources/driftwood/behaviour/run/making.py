@@ -1,6 +1,11 @@
 """Finds what a recording names, and makes its values with what the code offers now. Works beside witness.py."""
 import importlib
 import inspect
+import sys
+import types
+
+# By function or class, and whether it is bound: thousands of cases ask for the same few.
+SIGNATURES = {}
 
 
 class Unmade(Exception):
@@ -14,6 +19,9 @@ def find(name):
     parts = name.split(".")
     for cut in range(len(parts), 0, -1):
         module = ".".join(parts[:cut])
+        above = sys.modules.get(module.rpartition(".")[0])
+        if above is not None and module not in sys.modules and not hasattr(above, "__path__"):
+            continue
         try:
             found = importlib.import_module(module)
         except ModuleNotFoundError as problem:
@@ -116,16 +124,26 @@ def settle(made, name, part):
     return False
 
 
+def signature(routine):
+    bound = isinstance(routine, types.MethodType)
+    key = (routine.__func__ if bound else routine, bound)
+    if not isinstance(key[0], (types.FunctionType, type)):
+        return inspect.signature(routine)
+    if key not in SIGNATURES:
+        SIGNATURES[key] = inspect.signature(routine)
+    return SIGNATURES[key]
+
+
 def names_of(routine):
     try:
-        return [each.name for each in inspect.signature(routine).parameters.values()]
+        return [each.name for each in signature(routine).parameters.values()]
     except (TypeError, ValueError):
         return None
 
 
 def fits(routine, parts):
     try:
-        inspect.signature(routine).bind(**parts)
+        signature(routine).bind(**parts)
         return True
     except (TypeError, ValueError):
         return False
@@ -136,7 +154,7 @@ def call(routine, given):
     if fits(routine, given):
         return routine(**given)
     try:
-        inspect.signature(routine).bind(*given.values())
+        signature(routine).bind(*given.values())
     except TypeError as problem:
         raise Unmade("the arguments no longer fit %s: %s" % (getattr(routine, "__name__", "it"), problem))
     except ValueError:
