@@ -41,7 +41,7 @@ public record Trail(Start start, String head, List<Step> steps) {
     }
 
     private static final Pattern COLLECTING =
-            Pattern.compile("append|add|extend|insert|update|remove|discard|pop|push|put|get|write|read|close");
+            Pattern.compile("(?i)append|add|extend|insert|update|remove|discard|pop|push|put|get|write|read|close");
     /** Nobody asks where a longer chain leads. */
     public static final int LONGEST = 48;
     /** A value nothing is known of. */

@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What of a language's platform reaches outside, by the names that code gives it; read from {@code outside.yaml} beside
@@ -18,11 +20,12 @@ import java.util.Set;
  * @param calls          the same for calls, by their dotted name
  * @param clockWhenEmpty types that ask the clock when they are made of nothing
  * @param held           names of those that keep what they take hold of
+ * @param lastNames      the last parts of the names of creations and calls
  */
 public record Outside(Set<String> inSight, List<String> platform, Map<String, String> creations, Map<String, String> calls,
-        Set<String> clockWhenEmpty, Set<String> held) {
+        Set<String> clockWhenEmpty, Set<String> held, Set<String> lastNames) {
     /** Nothing is known to. */
-    public static final Outside NONE = new Outside(Set.of(), List.of(), Map.of(), Map.of(), Set.of(), Set.of());
+    public static final Outside NONE = new Outside(Set.of(), List.of(), Map.of(), Map.of(), Set.of(), Set.of(), Set.of());
 
     private record Written(@JsonProperty("in sight") Set<String> inSight, List<String> platform, Map<String, List<String>> creations,
             Map<String, List<String>> calls, @JsonProperty("clock when empty") Set<String> clockWhenEmpty, Set<String> held) {
@@ -31,8 +34,11 @@ public record Outside(Set<String> inSight, List<String> platform, Map<String, St
     /** Reads the table that lies beside a class. */
     public static Outside beside(Class<?> language) {
         Written written = Table.beside(language, "outside", new TypeReference<>() { });
-        return new Outside(written.inSight(), written.platform(), byName(written.creations()), byName(written.calls()),
-                written.clockWhenEmpty(), written.held());
+        Map<String, String> creations = byName(written.creations());
+        Map<String, String> calls = byName(written.calls());
+        Set<String> lastNames = Stream.concat(creations.keySet().stream(), calls.keySet().stream())
+                .map(each -> each.substring(each.lastIndexOf('.') + 1)).collect(Collectors.toSet());
+        return new Outside(written.inSight(), written.platform(), creations, calls, written.clockWhenEmpty(), written.held(), lastNames);
     }
 
     private static Map<String, String> byName(Map<String, List<String>> byKind) {

@@ -7,10 +7,13 @@ import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** C#'s expressions. */
 abstract class CSharpExpressions extends Expressions {
+    /** Types of the fields and properties of the type that is being read, by name. */
+    Map<String, TypeRef> declared = Map.of();
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
 
     CSharpExpressions(String text) {
@@ -177,7 +180,10 @@ abstract class CSharpExpressions extends Expressions {
 
     Node assignment(Cst node) {
         String operator = node.part("operator").map(this::text).orElseGet(() -> operator(node));
-        return Normal.assigned(node.start(), node.end(), part(node, "left"), operator, part(node, "right"));
+        Node target = part(node, "left");
+        TypeRef wanted = target instanceof Name || target instanceof Member ? declared.get(CSharpTypes.lastName(target)) : null;
+        Node value = wanted != null && node.part("right").isPresent() ? creationOf(node.part("right").get(), wanted) : part(node, "right");
+        return Normal.assigned(node.start(), node.end(), target, operator, value);
     }
 
     Node binary(Cst node) {

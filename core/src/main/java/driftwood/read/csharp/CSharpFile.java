@@ -5,6 +5,7 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -81,7 +82,10 @@ final class CSharpFile extends CSharpMembers {
         } else if (kind != TypeKind.RECORD && !primary.isEmpty()) {
             primary(node, name, primary, members);
         }
+        Map<String, TypeRef> around = declared;
+        declared = node.part("body").map(this::declaredIn).orElse(Map.of());
         node.part("body").ifPresent(body -> members(body, name, kind, members));
+        declared = around;
         List<String> generics = node.inner().stream().filter(each -> each.is("type_parameter_list")).flatMap(each -> each.inner().stream())
                 .map(each -> each.part("name").map(this::text).orElseGet(() -> text(each))).toList();
         return new TypeDeclaration(node.start(), node.end(), name, kind, traits, generics, kind == TypeKind.ENUM ? List.of() : supertypes(node),

@@ -5,6 +5,7 @@ import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -77,6 +78,20 @@ abstract class CSharpMembers extends CSharpStatements {
 
     private static Traits with(Traits traits, boolean nullable) {
         return nullable ? traits.and(Mark.NULLABLE) : traits;
+    }
+
+    /** Types of the fields and properties of a type's body, by name. */
+    final Map<String, TypeRef> declaredIn(Cst body) {
+        Map<String, TypeRef> found = new HashMap<>();
+        for (Cst member : body.inner()) {
+            if (member.is("property_declaration")) {
+                found.put(name(member, "name"), told(member, "type").type());
+            } else if (member.is("field_declaration")) {
+                member.inner().stream().filter(each -> each.is("variable_declaration")).forEach(declaration -> declaration.inner().stream()
+                        .filter(each -> each.is("variable_declarator")).forEach(each -> found.put(name(each, "name"), told(declaration, "type").type())));
+            }
+        }
+        return found;
     }
 
     private List<Node> fields(Cst node, Traits traits) {

@@ -1,6 +1,9 @@
 package driftwood.read.csharp;
 
 import driftwood.read.AssignedFields.Told;
+import driftwood.tree.Member;
+import driftwood.tree.Name;
+import driftwood.tree.Node;
 import driftwood.tree.TypeRef;
 import java.util.Map;
 
@@ -27,5 +30,10 @@ final class CSharpTypes {
     static String plain(String name) {
         int angle = name.indexOf('<');
         return (angle < 0 ? name : name.substring(0, angle)).strip().intern();
+    }
+
+    /** {@code log} for {@code log} and {@code this.log}. @param target a name or a member */
+    static String lastName(Node target) {
+        return target instanceof Member member ? member.name() : ((Name) target).name();
     }
 }

@@ -137,7 +137,7 @@ public final class MismatchedInterfaces implements Detector {
                 || calls.values().stream().anyMatch(armCall -> STAND_IN.matcher(armCall.call().lastName()).matches());
     }
 
-    private static final Pattern READING = Pattern.compile("(get|is|has|to|as)[A-Z_].*");
+    private static final Pattern READING = Pattern.compile("(?i:get|is|has|to|as)[A-Z_].*");
     private static final Pattern STAND_IN = Pattern.compile("(?i).*(default|fallback|dummy).*");
     /** A number or text that stands for none. */
     private static final Pattern SENTINEL = Pattern.compile("[=!<>]=? *(-1|\"\"|'')|[<>]=? *0\\b|length\\b(\\(\\))? *[=!<>]|isEmpty\\(");

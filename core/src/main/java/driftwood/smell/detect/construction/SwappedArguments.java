@@ -262,7 +262,7 @@ public final class SwappedArguments implements Detector {
 
     /** {@code getWidth}, {@code WIDTH}, {@code _width} and {@code width} are one name. */
     static String plain(String name) {
-        boolean getter = name.length() > 3 && name.startsWith("get") && Character.isUpperCase(name.charAt(3));
+        boolean getter = name.length() > 3 && name.regionMatches(true, 0, "get", 0, 3) && Character.isUpperCase(name.charAt(3));
         return (getter ? name.substring(3) : name).replace("_", "").toLowerCase(Locale.ROOT);
     }
 

@@ -15,16 +15,16 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 11, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 12, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
     });
     private static final Pattern FLAG = Pattern.compile(
-            "(is|has)_?(Folder|Directory|Container|Group|Composite|Branch|Parent|Node|folder|directory|container|group"
+            "(?i:is|has)_?(Folder|Directory|Container|Group|Composite|Branch|Parent|Node|folder|directory|container|group"
                     + "|composite|branch)s?");
-    private static final Pattern ASKING = Pattern.compile("(is|has)_?[A-Za-z]\\w*");
-    private static final Pattern PUSH = Pattern.compile("(add|push|addAll|offer|addFirst|addLast|append|extend|enqueue"
+    private static final Pattern ASKING = Pattern.compile("(?i:is|has)_?[A-Za-z]\\w*");
+    private static final Pattern PUSH = Pattern.compile("(?i)(add|addRange|push|addAll|offer|addFirst|addLast|append|extend|enqueue"
             + "|put|insert|appendleft|extendleft)");
 
     private static final int SEVERAL = 7;
@@ -47,6 +47,7 @@ final class DescentWalk extends Walk {
                 .filter(If.class::isInstance).ifPresent(next -> ladders.put((If) next, kinds));
         if (kinds < SEVERAL) {
             look(branch, branch.condition(), branch.then());
+            branch.otherwise().ifPresent(rest -> turned(branch, branch.condition(), rest));
         }
         int outer = around;
         around = kinds;
@@ -78,6 +79,22 @@ final class DescentWalk extends Walk {
             }
         }
         return super.visitMatch(match);
+    }
+
+    @Override
+    public Void visitConditional(Conditional choice) {
+        if (around < SEVERAL) {
+            look(choice, choice.condition(), choice.then());
+            turned(choice, choice.condition(), choice.otherwise());
+        }
+        return super.visitConditional(choice);
+    }
+
+    /** The other way round: what is no leaf is a container. */
+    private void turned(Node decision, Node condition, Node otherwise) {
+        if (condition instanceof Unary not && not.operator().equals("!")) {
+            look(decision, not.operand(), otherwise);
+        }
     }
 
     private void look(Node decision, Node condition, Node then) {
@@ -151,7 +168,7 @@ final class DescentWalk extends Walk {
         }
         return Search.statements(loop.body()).stream().flatMap(each -> value(each, name).stream())
                 .anyMatch(value -> Search.any(value, node -> node instanceof Index || node instanceof Call call
-                && call.name().matches("get|next|pop|poll|remove|removeFirst|removeLast|pollFirst|pollLast|popleft|"
+                && call.name().matches("(?i)get|next|pop|poll|dequeue|shift|remove|removeFirst|removeLast|pollFirst|pollLast|popleft|"
                 + "nextElement|elementAt|item|getChild.*|child.*") || isLookedUp(node, loop)));
     }
 

@@ -13,15 +13,15 @@ import java.util.regex.Pattern;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 5, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 6, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
     });
 
-    private static final Pattern SETTER = Pattern.compile("(set|with|enable|disable)([A-Z_].*)?");
+    private static final Pattern SETTER = Pattern.compile("(?i:set|with|enable|disable)([A-Z_].*)?");
     private static final Pattern LITERAL = Pattern.compile("\"(\\\\.|[^\"\\\\])*\"|'(\\\\.|[^'\\\\])*'|\\b\\d[\\w.]*");
-    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify).*");
+    private static final Pattern CHECK = Pattern.compile("(?i:check|require|validate|assert|verify).*");
     /** What a class of checks calls them. */
     private static final Pattern CHECKED = Pattern.compile("(?i).*(not_?null|null_?not|not_?empty|not_?blank|positive|negative|in_?range|permitted|is_?true|"
             + "argument|state).*");
@@ -109,8 +109,7 @@ final class FlagWalk extends Walk {
     private void choice(Routine routine, int at, Conditional choice) {
         String flag = routine.parameters().get(at).name();
         asks(choice.condition(), flag).ifPresent(on -> {
-            if (Search.any(choice.then(), Call.class::isInstance)
-                    && Search.any(choice.otherwise(), Call.class::isInstance)) {
+            if (Search.any(choice.then(), FlagWalk::isWork) && Search.any(choice.otherwise(), FlagWalk::isWork)) {
                 Node whenOn = on ? choice.then() : choice.otherwise();
                 Node whenOff = on ? choice.otherwise() : choice.then();
                 splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff),
@@ -142,7 +141,10 @@ final class FlagWalk extends Walk {
     /** More than an error, a literal or one stored value. */
     private static boolean behaves(List<Node> body) {
         return !body.isEmpty() && body.stream().anyMatch(each -> !(each instanceof Throw)
-                && Search.any(each, node -> node instanceof Call || node instanceof Creation
-                || node instanceof Loop || node instanceof Binary));
+                && Search.any(each, FlagWalk::isWork));
+    }
+
+    private static boolean isWork(Node node) {
+        return node instanceof Call || node instanceof Creation || node instanceof Loop || node instanceof Binary;
     }
 }

@@ -51,7 +51,7 @@ public final class GuardHeavyMethod implements Detector {
             """);
 
     private static final Pattern COMPARING = Pattern.compile("(?i).*(equals|compar)\\w*");
-    private static final Pattern CHECKING = Pattern.compile("(check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
+    private static final Pattern CHECKING = Pattern.compile("(?i:check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
     private static final int LEAST = 6;
     private static final double SHARE = 0.6;
 

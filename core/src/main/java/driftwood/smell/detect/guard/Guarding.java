@@ -8,20 +8,21 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Tells the statements that guard a routine's work from the work. */
 final class Guarding {
-    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
-    private static final Pattern LIMIT = Pattern.compile("min|max|clamp|abs");
+    private static final Pattern CHECK = Pattern.compile("(?i:check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
+    private static final Pattern LIMIT = Pattern.compile("(?i)min(Of)?|max(Of)?|clamp|abs|coerce(In|AtLeast|AtMost)");
 
     private static final Pattern REMARK = Pattern.compile("(?i)(log|warn|debug|info|trace|error|print|report).*");
     /** The last value seen is bookkeeping; any other value that is kept is what the routine is for. */
     private static final Pattern REMEMBERED = Pattern.compile("(?i).*(last|prev|seen|latest|recent|former).*");
     /** A condition that changes something is the work, whatever hangs on it. */
-    private static final Pattern CHANGES = Pattern.compile("(remove|put|add|delete|offer|poll|pop|push|insert|set|swap|"
+    private static final Pattern CHANGES = Pattern.compile("(?i:remove|put|add|delete|offer|poll|pop|push|insert|set|swap|"
             + "compareAndSet|create|rename|move|write|mkdir)([A-Z_].*)?s?");
     private static final int LOOK_UP = 3;
     private static final int INITIALISES = 2;
@@ -78,10 +79,10 @@ final class Guarding {
     /** The smaller and the larger of the same two are put in order, not limited. */
     private static boolean orders(List<Node> statements) {
         Set<String> asked = new HashSet<>();
-        return statements.stream().flatMap(each -> Search.all(each, Call.class).stream()).filter(call -> call.name().matches("min|max")
+        return statements.stream().flatMap(each -> Search.all(each, Call.class).stream()).filter(call -> call.name().matches("[mM]in|[mM]ax")
                 && call.arguments().size() == 2).anyMatch(call -> {
                     String pair = answer(call.arguments().get(0)) + "," + answer(call.arguments().get(1));
-                    return asked.contains((call.name().equals("min") ? "max" : "min") + pair) | !asked.add(call.name() + pair);
+                    return asked.contains((call.name().equalsIgnoreCase("min") ? "max" : "min") + pair) | !asked.add(call.name().toLowerCase(Locale.ROOT) + pair);
                 });
     }
 
@@ -255,7 +256,8 @@ final class Guarding {
     }
 
     private static boolean isLimit(Node value) {
-        return value instanceof Call call && LIMIT.matcher(call.name()).matches() && call.arguments().size() >= 2
+        return value instanceof Call call && LIMIT.matcher(call.name()).matches() && (call.arguments().size() >= 2
+                || call.receiver().filter(each -> each instanceof Sequence pair && pair.parts().size() == 2 || !call.arguments().isEmpty()).isPresent())
                 || value instanceof Conditional choice && isBound(choice.then()) && isBound(choice.otherwise());
     }
 

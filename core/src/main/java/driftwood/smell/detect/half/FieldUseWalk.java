@@ -79,6 +79,10 @@ final class FieldUseWalk extends Walk {
                 uses.add(new FieldUse(kind, type(), member(), around.name(), field, file.brief(at), file.line(at))));
     }
 
+    private static boolean isSetter(Routine routine) {
+        return routine.name().matches("set.*|Set[A-Z].*");
+    }
+
     private boolean isCreating() {
         return routine().map(each -> each.kind() != RoutineKind.METHOD).orElse(true);
     }
@@ -88,7 +92,7 @@ final class FieldUseWalk extends Walk {
         own(assignment.target()).filter(field -> !isNull(assignment.value())).ifPresent(field -> {
             boolean handed = routine().map(each -> each.parameters().stream().anyMatch(one ->
                     Search.mentions(assignment.value(), one.name()))).orElse(false);
-            boolean setter = routine().map(each -> each.name().startsWith("set")).orElse(false);
+            boolean setter = routine().map(FieldUseWalk::isSetter).orElse(false);
             use(isCreating() || !(handed && setter) ? Kind.BORN : Kind.SET, field, assignment);
         });
         return super.visitAssignment(assignment);
@@ -167,7 +171,7 @@ final class FieldUseWalk extends Walk {
     /** Who goes on without it takes nothing for a value like others. */
     @Override
     public Void visitNullTest(NullTest test) {
-        boolean setter = routine().map(each -> each.name().startsWith("set")).orElse(true);
+        boolean setter = routine().map(FieldUseWalk::isSetter).orElse(true);
         if (!demanding.contains(test) && !isCreating() && !setter) {
             own(test.subject()).ifPresent(field -> use(Kind.TOLERATED, field, test));
         }

@@ -88,7 +88,7 @@ public final class HalfBuiltObject implements Detector {
                         || set.getOrDefault(name, Set.of()).contains(plain(field));
                 if (setter && !born) {
                     boolean tolerated = each.stream().anyMatch(use -> use.kind() == Kind.TOLERATED);
-                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !use.name().startsWith("set"))
+                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !use.name().matches("set.*|Set[A-Z].*"))
                             .findFirst().ifPresent(use -> demanded.put(field, use));
                     each.stream().filter(use -> use.kind() == Kind.NEEDED && !isAccessor(use.name(), field))
                             .findFirst().ifPresent(use -> needed.put(field, use));
@@ -117,12 +117,12 @@ public final class HalfBuiltObject implements Detector {
 
     /** {@code setTide}, {@code tide} and {@code _tide} are one name. */
     private static String plain(String name) {
-        String bare = name.matches("set_?[A-Za-z].*") ? name.substring(3) : name;
+        String bare = name.matches("set_?[A-Za-z].*|Set[A-Z].*") ? name.substring(3) : name;
         return bare.replace("_", "").toLowerCase(Locale.ROOT);
     }
 
     private static boolean isAccessor(String routine, String field) {
-        String plain = routine.replaceFirst("^(get|is|set|has)_?", "").replace("_", "").toLowerCase(Locale.ROOT);
+        String plain = routine.replaceFirst("^(?i:get|is|set|has)_?", "").replace("_", "").toLowerCase(Locale.ROOT);
         return plain.equals(plain(field)) || Language.isAsked(routine, Contract.EQUALITY, Contract.HASH, Contract.TEXT);
     }
 

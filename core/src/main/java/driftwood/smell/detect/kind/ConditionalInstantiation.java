@@ -69,7 +69,7 @@ public final class ConditionalInstantiation implements Detector {
         return SMELL;
     }
 
-    private static final Pattern MAKING = Pattern.compile("(create|make|new|build|allocate|instantiate|construct|of|from|produce)([A-Z_].*)?");
+    private static final Pattern MAKING = Pattern.compile("(?i:create|make|new|build|allocate|instantiate|construct|of|from|produce)([A-Z_].*)?");
 
     @Override
     public List<Seer<?>> seers() {

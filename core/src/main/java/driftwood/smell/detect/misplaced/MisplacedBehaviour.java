@@ -54,11 +54,11 @@ public final class MisplacedBehaviour implements Detector {
     /** Mappers, serialisers, printers, comparators and those that create, told by the word that their name ends in. */
     private static final Pattern EXCUSED_TYPE = Pattern.compile("(?i).*(mapper|seriali[sz]er|printer|formatter|encoder|decoder|comparator|converter|"
             + "factory|builder|dumper|codec|marshaller)s?");
-    private static final Pattern EXCUSED_ROUTINE = Pattern.compile("(to|from|as|print|write|format|compare|equals|copy|clone|create|build|make|new|"
+    private static final Pattern EXCUSED_ROUTINE = Pattern.compile("(?i:to|from|as|print|write|format|compare|equals|copy|clone|create|build|make|new|"
             + "parse|seriali[sz]e|encode|decode|dump|describe|of|convert|map|main|visit|accept|hash|merge|marshal|validate|check|assert|init|"
             + "setUp|_repr)(?![a-z]).*|__.*|.+Equals?");
     private static final Pattern CONVERSION = Pattern.compile(".+(To|_to_)[A-Z_a-z].*");
-    private static final Pattern PULLED = Pattern.compile("(get|is|has)[A-Z_0-9].*");
+    private static final Pattern PULLED = Pattern.compile("(?i:get|is|has)[A-Z_0-9].*");
 
     @Override
     public Smell smell() {

@@ -27,7 +27,7 @@ final class UsageWalk extends Walk {
     /** Uses that only fill what is being created: the work of a mapper. */
     private Set<Use> mapped = new LinkedHashSet<>();
     private int creations;
-    private static final Pattern PUTS = Pattern.compile("put|add|append|set|write|print|println|format");
+    private static final Pattern PUTS = Pattern.compile("(?i)put|add|append|set|write|print|println|format|writeline|appendline");
     /** A call with so many arguments puts a row together. */
     private static final int ROW = 6;
 

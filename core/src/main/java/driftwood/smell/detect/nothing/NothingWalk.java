@@ -144,7 +144,7 @@ final class NothingWalk extends Walk {
         return visitNode(binary);
     }
 
-    private static final Pattern OPENING = Pattern.compile("(open|init|load|create|start|set[uU]p|ensure|build|make|prepare|connect|read|compute|lazy)"
+    private static final Pattern OPENING = Pattern.compile("(?i:open|init|load|create|start|setup|ensure|build|make|prepare|connect|read|compute|lazy)"
             + "([A-Z_].*)?(ialize|ialise)?");
     private final Set<Node> conditionsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
 

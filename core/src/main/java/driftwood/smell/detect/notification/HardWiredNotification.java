@@ -152,7 +152,7 @@ public final class HardWiredNotification implements Detector {
         List<RoutineOutline> all = meant.isEmpty() ? answering(told, telling, program) : meant;
         boolean kept = told.call().isCollecting() && program.typeOf(told.call().owner(), telling.type())
                 .filter(value -> COLLECTION.matcher(value.ref().simpleName()).matches()).isPresent();
-        return !kept && !told.call().lastName().matches("set[A-Z_].*") && !all.isEmpty()
+        return !kept && !told.call().lastName().matches("[sS]et[A-Z_].*") && !all.isEmpty()
                 && all.stream().noneMatch(each -> each.returns().isPresent()
                 && each.owner().endsWith(each.returns().simpleName()));
     }

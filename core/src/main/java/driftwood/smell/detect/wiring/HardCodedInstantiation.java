@@ -56,7 +56,7 @@ public final class HardCodedInstantiation implements Detector {
             }
             """);
 
-    private static final Pattern ACCESSOR = Pattern.compile("(get|is|has|set)[A-Z_].*|toString|equals|hashCode");
+    private static final Pattern ACCESSOR = Pattern.compile("(?i:get|is|has|set)[A-Z_].*|(?i)toString|equals|(get)?hashCode");
 
     private final Roots roots;
 
@@ -161,7 +161,7 @@ public final class HardCodedInstantiation implements Detector {
         List<TypeOutline> kinds = new ArrayList<>(program.ancestors(made));
         kinds.add(made);
         Set<String> foreign = kinds.stream().flatMap(each -> each.supertypes().stream()).map(TypeRef::simpleName).collect(Collectors.toSet());
-        return client.routines().stream().filter(each -> each.isConstructor() || each.name().startsWith("set"))
+        return client.routines().stream().filter(each -> each.isConstructor() || each.name().startsWith("set") || each.name().matches("Set[A-Z].*"))
                 .flatMap(each -> each.parameters().stream())
                 .anyMatch(each -> program.resolve(each.type(), client).map(kinds::contains)
                         .orElse(foreign.contains(each.type().simpleName())));

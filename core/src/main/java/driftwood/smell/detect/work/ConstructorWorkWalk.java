@@ -14,10 +14,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Effect> SEER = new Seer<>("constructor-work", 7, Effect.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 8, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.effects;
@@ -28,15 +29,21 @@ final class ConstructorWorkWalk extends Walk {
             + "println|print|message|addAll|putAll|remove|clear|init|close|of|pop|update|extend|discard).*|.*(Check|Copy).*");
 
     /** On an object that was handed in, these change it. */
-    private static final Pattern CHANGES = Pattern.compile("(add|put|append|push|remove|clear|update|extend|discard|"
+    private static final Pattern CHANGES = Pattern.compile("(?i:add|put|append|push|remove|clear|update|extend|discard|"
             + "register)([A-Z_].*)?");
     /** What gathers or checks what was handed in, into the object itself. */
-    private static final Pattern GATHERS = Pattern.compile("_?(add|put|append|push|extend|update|appendlist|offer|insert)|_?(check|require|validate|assert|verify|ensure)"
+    private static final Pattern GATHERS = Pattern.compile("_?(?i:add|put|append|push|extend|update|appendlist|offer|insert)|_?(?i:check|require|validate|assert|verify|ensure)"
             + "([A-Z_].*|\\w*)?");
-    private static final Pattern READS = Pattern.compile("next|read.*|advance|poll|take|fetch.*|receive");
+    private static final Pattern REGISTERS = Pattern.compile("(?i)(add|register|subscribe|attach|listen|connect|on|join|observe|watch|follow|enrol|enlist|hook|bind).*");
+    private static final Pattern READS = Pattern.compile("(?i)next|read.*|advance|poll|take|fetch.*|receive");
     private final List<Effect> effects = new ArrayList<>();
     private final Set<String> parameters = new HashSet<>();
     private final Set<String> threads = new HashSet<>();
+    /** Fields that keep what was handed in. */
+    private final Set<String> given = new HashSet<>();
+    /** Routines of the type at hand, and the parameters of its constructors. */
+    private Set<String> own = Set.of();
+    private Set<String> handed = Set.of();
     private boolean inside;
     private int branches;
 
@@ -47,26 +54,36 @@ final class ConstructorWorkWalk extends Walk {
     @Override
     public Void visitTypeDeclaration(TypeDeclaration declaration) {
         boolean outer = inside;
+        Set<String> ownOutside = own;
+        Set<String> handedOutside = handed;
+        List<Routine> routines = declaration.members().stream().filter(Routine.class::isInstance).map(Routine.class::cast).toList();
+        own = routines.stream().filter(each -> each.kind() == RoutineKind.METHOD).map(Routine::name).collect(Collectors.toSet());
+        handed = routines.stream().filter(each -> each.kind() == RoutineKind.CONSTRUCTOR).flatMap(each -> each.parameters().stream())
+                .map(Parameter::name).collect(Collectors.toSet());
         inside = false;
         super.visitTypeDeclaration(declaration);
         inside = outer;
+        own = ownOutside;
+        handed = handedOutside;
         return null;
     }
 
+    /** What an initialiser of instances does, every constructor does. */
     @Override
     public Void visitRoutine(Routine routine) {
-        if (routine.kind() == RoutineKind.CONSTRUCTOR) {
-            inside = true;
+        boolean outer = inside;
+        boolean initialises = routine.kind() == RoutineKind.INITIALISER && !routine.traits().isStatic();
+        inside = routine.kind() == RoutineKind.CONSTRUCTOR || initialises;
+        if (inside) {
             branches = 0;
             parameters.clear();
             threads.clear();
+            given.clear();
             routine.parameters().forEach(each -> parameters.add(each.name()));
-            super.visitRoutine(routine);
-            inside = false;
-            return null;
+            if (initialises) {
+                parameters.addAll(handed);
+            }
         }
-        boolean outer = inside;
-        inside = false;
         super.visitRoutine(routine);
         inside = outer;
         return null;
@@ -94,8 +111,25 @@ final class ConstructorWorkWalk extends Walk {
         effects.add(new Effect(kind, type(), member(), what, arguments, file.line(at)));
     }
 
+    /** Itself, an own routine, or code that calls it. */
+    private boolean handsOut(Node argument, boolean later) {
+        return argument instanceof Name name && name.isSelf()
+                || argument instanceof Member member && member.receiver() instanceof Name self && self.isSelf() && own.contains(member.name())
+                || argument instanceof Call bound && bound.name().equals("bind") && bound.receiver().map(each -> handsOut(each, later)).orElse(false)
+                || argument instanceof Lambda lambda && (later || handsOut(lambda.body(), false));
+    }
+
     @Override
     public Void visitEvaluate(Evaluate evaluate) {
+        if (inside && !loops().isEmpty() && evaluate.expression() instanceof Call printed
+                && Resources.ofCall(printed, file).filter(each -> each.kind() == Resource.Kind.CONSOLE).isPresent()) {
+            effect(Kind.EFFECT_IN_LOOP, file.brief(printed), 0, printed);
+        }
+        if (inside && evaluate.expression() instanceof Call call && call.receiver().map(this::isOther).orElse(false)
+                && call.arguments().stream().anyMatch(each -> handsOut(each, REGISTERS.matcher(call.name()).matches()))
+                && (REGISTERS.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())) {
+            effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
+        }
         if (inside && !loops().isEmpty() && evaluate.expression() instanceof Call own && !own.arguments().isEmpty()
                 && own.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true)) {
             if (!GATHERS.matcher(own.name()).matches()) {
@@ -125,6 +159,7 @@ final class ConstructorWorkWalk extends Walk {
         return super.visitLoop(loop);
     }
 
+    /** A field of its own. */
     private static boolean isPart(Node receiver) {
         return receiver instanceof Member member && member.receiver() instanceof Name self && self.isSelf();
     }
@@ -132,9 +167,9 @@ final class ConstructorWorkWalk extends Walk {
     /** Whether a receiver is somebody else: a parameter or what it leads to. */
     private boolean isOther(Node receiver) {
         if (receiver instanceof Name name) {
-            return parameters.contains(name.name());
+            return parameters.contains(name.name()) || given.contains(name.name()) && !isLocal(name.name());
         }
-        return receiver instanceof Member member ? isOther(member.receiver())
+        return receiver instanceof Member member ? isOther(member.receiver()) || isPart(member) && given.contains(member.name())
                 : receiver instanceof Call call && call.receiver().map(this::isOther).orElse(false);
     }
 
@@ -153,7 +188,7 @@ final class ConstructorWorkWalk extends Walk {
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                     && name.isSelf());
             boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each) || isPart(each)).orElse(false);
-            if (self && outside && call.name().matches("(?i)(add|register|subscribe|attach|listen|connect|on).*")) {
+            if (self && outside && !call.receiver().map(this::isOther).orElse(false) && REGISTERS.matcher(call.name()).matches()) {
                 effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
             }
             Trail trail = trail(call);
@@ -174,6 +209,15 @@ final class ConstructorWorkWalk extends Walk {
 
     @Override
     public Void visitAssignment(Assignment assignment) {
+        String target = isPart(assignment.target()) ? ((Member) assignment.target()).name()
+                : assignment.target() instanceof Name name && !isLocal(name.name()) ? name.name() : "";
+        if (inside && !target.isEmpty() && assignment.value() instanceof Name value && parameters.contains(value.name())) {
+            given.add(target);
+        }
+        if (inside && assignment.operator().equals("+=") && assignment.target() instanceof Member event && isOther(event.receiver())
+                && (handsOut(assignment.value(), true) || assignment.value() instanceof Name routine && own.contains(routine.name()))) {
+            effect(Kind.HANDS_ITSELF_OUT, file.brief(assignment), 0, assignment);
+        }
         if (inside && assignment.value() instanceof Creation made && made.type().simpleName().endsWith("Thread")) {
             threads.add(assignment.target() instanceof Member member ? member.name()
                     : assignment.target() instanceof Name name ? name.name() : "");

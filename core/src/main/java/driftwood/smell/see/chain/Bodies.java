@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 final class Bodies implements TreeVisitor<Work> {
     private static final Set<String> PRIMITIVES = Set.of("byte", "short", "int", "long", "float", "double", "char");
     /** Routines that only throw or do nothing, by the names that the trade gives them. */
-    private static final Pattern CHECK = Pattern.compile("(check|require|validate|assert|ensure|verify)([A-Z].*)?");
+    private static final Pattern CHECK = Pattern.compile("(?i:check|require|validate|assert|ensure|verify)([A-Z].*)?");
 
     private final String source;
     private final Effects effects = new Effects();

@@ -24,11 +24,11 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 7, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 8, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
-    private static final Pattern REMARK = Pattern.compile("log|trace|debug|info|warn|warning|error|fine|finer|finest|println");
+    private static final Pattern REMARK = Pattern.compile("(?i)log|trace|debug|info|warn|warning|error|fine|finer|finest|println|writeline");
     private final List<Chain> chains = new ArrayList<>();
     private final Labels labels;
     private final Bodies bodies;
@@ -37,7 +37,7 @@ public final class ChainWalk extends Walk {
 
     ChainWalk(FileTree file) {
         super(file);
-        this.labels = new Labels(this::trail, file.source().text(), Language.nothingIn(file.file().path()));
+        this.labels = new Labels(this::trail, file.source().text(), Language.nothingIn(file.file().path()), FixedNames.of(file.unit()));
         this.bodies = new Bodies(file.source().text());
         this.armCalls = new ArmCalls(file, this::trail);
     }

@@ -28,19 +28,25 @@ final class Labels {
     private static final Pattern CONSTANT = Pattern.compile("[A-Z][A-Z0-9_]+");
 
     private static final Set<String> ORDERED = Set.of("<", ">", "<=", ">=");
-    private static final Pattern ASKING = Pattern.compile("(can|may|accepts?|handles?|supports?|takes?|knows?|applies|"
+    private static final Pattern ASKING = Pattern.compile("(?i:can|may|accepts?|handles?|supports?|takes?|knows?|applies|"
             + "is_?[Rr]esponsible|matches|is_?[Aa]pplicable|wants?|covers)([A-Z_].*)?");
+
+    private static final Pattern EARLIER = Pattern.compile("is(Before|After|LessThan|GreaterThan|Less|Greater)(OrEqual(To)?)?|before|after");
+    private static final Pattern COMPARED = Pattern.compile("[cC]ompareTo|compare_to");
 
     private static final Map<LiteralKind, Label.Kind> KINDS = Map.of(LiteralKind.STRING, Label.Kind.STRING,
             LiteralKind.INTEGER, Label.Kind.INTEGER, LiteralKind.CHARACTER, Label.Kind.CHARACTER,
             LiteralKind.NULL, Label.Kind.NULL);
 
+    private final Set<String> constants;
     private final Function<Node, Trail> trails;
     private final String source;
     private final String nothing;
 
-    /** @param trails the way to a value @param source text of the file @param nothing its word for nothing */
-    Labels(Function<Node, Trail> trails, String source, String nothing) {
+    /** @param trails the way to a value @param source text of the file @param nothing its word for nothing
+     *  @param constants of the file, by name */
+    Labels(Function<Node, Trail> trails, String source, String nothing, Set<String> constants) {
+        this.constants = constants;
         this.trails = trails;
         this.source = source;
         this.nothing = nothing;
@@ -98,8 +104,17 @@ final class Labels {
 
     /** A condition as the comparison of an ordered value with a limit, or with two. */
     Optional<Question> limit(Node condition) {
+        if (condition instanceof Call call && call.arguments().size() == 1 && EARLIER.matcher(call.name()).matches()
+                && call.receiver().filter(Labels::isPlain).isPresent() && isLimit(call.arguments().get(0))) {
+            return one(call.receiver().get(), asLimit(condition));
+        }
         if (!(condition instanceof Binary binary)) {
             return Optional.empty();
+        }
+        if (ORDERED.contains(binary.operator()) && binary.left() instanceof Call compared && compared.arguments().size() == 1
+                && COMPARED.matcher(compared.name()).matches() && binary.right() instanceof Literal zero && zero.text().equals("0")) {
+            return compared.receiver().filter(Labels::isPlain).filter(each -> isLimit(compared.arguments().get(0))).flatMap(subject -> one(subject,
+                    new Label(Label.Kind.LIMIT, text(subject) + " " + binary.operator() + " " + text(compared.arguments().get(0)), Trail.UNKNOWN)));
         }
         if (binary.operator().equals("&&")) {
             return limit(binary.left()).flatMap(left -> limit(binary.right())
@@ -112,8 +127,12 @@ final class Labels {
         boolean left = isPlain(binary.left()) && constant(binary.left(), false).isEmpty();
         Node subject = left ? binary.left() : binary.right();
         Node limit = left ? binary.right() : binary.left();
-        return isPlain(subject) && constant(subject, false).isEmpty() && (isPlain(limit) || isFixed(limit))
+        return isPlain(subject) && constant(subject, false).isEmpty() && isLimit(limit)
                 ? one(subject, asLimit(condition)) : Optional.empty();
+    }
+
+    private boolean isLimit(Node limit) {
+        return isPlain(limit) || isFixed(limit);
     }
 
     /** A literal or a constant, or computed from such alone. */
@@ -196,11 +215,18 @@ final class Labels {
 
         @Override
         public Optional<Label> visitMember(Member member) {
-            return named(member, member.name());
+            boolean ofType = isCapitalised(member.name()) && (member.receiver() instanceof Name owner && isCapitalised(owner.name())
+                    || member.receiver() instanceof Member inner && isCapitalised(inner.name()));
+            return ofType ? Optional.of(new Label(Label.Kind.NAME, member.name(), trails.apply(member))) : named(member, member.name());
+        }
+
+        /** As constants are spelled where they are not written in capitals: {@code Kind.Tug}. */
+        private static boolean isCapitalised(String name) {
+            return !name.isEmpty() && Character.isUpperCase(name.charAt(0));
         }
 
         private Optional<Label> named(Node node, String name) {
-            return anyName || CONSTANT.matcher(name).matches()
+            return anyName || CONSTANT.matcher(name).matches() || node instanceof Name && constants.contains(name)
                     ? Optional.of(new Label(Label.Kind.NAME, name, trails.apply(node))) : Optional.empty();
         }
     }

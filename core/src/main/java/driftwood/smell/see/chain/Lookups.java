@@ -87,7 +87,7 @@ final class Lookups implements TreeVisitor<Boolean> {
         if (call.arguments().isEmpty()) {
             return call.receiver().map(receiver -> receiver instanceof Name || receiver instanceof Cast
                             || receiver instanceof Member)
-                    .orElse(call.name().startsWith("get") || call.name().startsWith("is"));
+                    .orElse(call.name().startsWith("get") || call.name().startsWith("is") || call.name().matches("(Get|Is)[A-Z].*"));
         }
         boolean onType = call.receiver().filter(receiver -> receiver instanceof Name name
                 && Character.isUpperCase(name.name().charAt(0))).isPresent();

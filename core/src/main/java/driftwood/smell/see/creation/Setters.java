@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 
 /** Creations held by a local, and the setters that follow them. */
 public final class Setters {
-    private static final Pattern SETTER = Pattern.compile("set_?[A-Za-z].*");
+    private static final Pattern SETTER = Pattern.compile("set_?[A-Za-z].*|Set[A-Z].*");
 
     private Setters() {
     }

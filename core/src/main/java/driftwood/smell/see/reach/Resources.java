@@ -37,6 +37,9 @@ public final class Resources {
             return Optional.of(new Resource(Kind.CLOCK, "the clock (new " + simple + "())", false));
         }
         Kind kind = kind(outside.creations().getOrDefault(name, outside.creations().getOrDefault(simple, outside.calls().get(name))));
+        if (kind == null && outside.lastNames().contains(simple)) {
+            return imported(name, file).flatMap(whole -> named(whole, outside.creations().get(whole), outside));
+        }
         return kind == null || !isInSight(name.contains(".") ? name.substring(0, name.indexOf('.')) : simple, file)
                 ? Optional.empty()
                 : Optional.of(new Resource(kind, kind.title() + " (" + name + ")", outside.held().contains(simple)
@@ -68,7 +71,23 @@ public final class Resources {
             Kind qualified = kind(outside.calls().get(written));
             return qualified == null ? Optional.empty() : Optional.of(new Resource(qualified, qualified.title() + " (" + written + ")", outside.held().contains(written)));
         }
+        if (kind == null && outside.lastNames().contains(name.substring(name.lastIndexOf('.') + 1))) {
+            return imported(name, file).flatMap(known -> named(known, outside.calls().get(known), outside)
+                    .or(() -> named(lastTwo(known), outside.calls().get(lastTwo(known)), outside)));
+        }
         return kind == null ? Optional.empty() : reached(name, kind, file);
+    }
+
+    private static Optional<Resource> named(String name, String key, Outside outside) {
+        return Optional.ofNullable(kind(key)).map(kind -> new Resource(kind, kind.title() + " (" + name + ")", outside.held().contains(name)));
+    }
+
+    /** A name as its module has it, where the file gives it, or the module, a name of its own. */
+    private static Optional<String> imported(String name, FileTree file) {
+        int dot = name.indexOf('.');
+        String first = dot < 0 ? name : name.substring(0, dot);
+        return file.unit().imports().stream().filter(each -> !each.onDemand() && each.alias().equals(first)).findFirst()
+                .map(each -> each.name().substring(each.name().indexOf(':') + 1).replace('/', '.') + (dot < 0 ? "" : name.substring(dot)));
     }
 
     /** What is written with its whole package needs no import. */
