@@ -166,7 +166,7 @@ class KeptTestsTest {
     @EnabledIf("hasPython")
     void thoseInPythonPassAsWell(String type) throws Exception {
         Path python = Files.createDirectories(folder.resolve("python/.git")).getParent();
-        SampleFiles.copy("kelp-quay-py", python);
+        SampleFiles.copy("kelp-quay-python", python);
         Path tests = folder.resolve("tests");
         assertThat(InProcess.run("characterize", "--project", python.toString(), "--trial-time",
                 type.equals("LockGate") ? "6" : "0", "--write-tests", tests.toString(), type).out())

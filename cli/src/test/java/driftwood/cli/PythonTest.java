@@ -21,7 +21,7 @@ class PythonTest {
 
     @BeforeEach
     void unpack() {
-        SampleFiles.copy("kelp-quay-py", folder);
+        SampleFiles.copy("kelp-quay-python", folder);
         project = folder.toString();
     }
 

@@ -17,12 +17,15 @@ import driftwood.tree.TreeVisitor;
 import driftwood.tree.TypeDeclaration;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
 
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 7;
+    public static final int VERSION = 8;
     private static final int BRIEF = 2;
     private static final int BRIEF_CONSTRUCTOR = 4;
 
@@ -138,8 +141,14 @@ public final class OutlineBuilder extends Walk {
         return null;
     }
 
+    /** A call may stand in the tree twice, once in what is asked and once in what is done: {@code a()?.b()}. */
+    private final Set<Call> counted = Collections.newSetFromMap(new IdentityHashMap<>());
+
     @Override
     public Void visitCall(Call call) {
+        if (!counted.add(call)) {
+            return null;
+        }
         Trail trail = trail(call);
         if (trail.isKnown() || trail.start() == Trail.Start.OPEN && tells(call)) {
             calls.add(new CallFact(type(), member(), trail, Argument.of(call.arguments()), file.line(call)));

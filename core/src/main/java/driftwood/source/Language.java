@@ -44,6 +44,8 @@ public final class Language implements Keyed {
         TRUTH,
         /** A routine that ends without a result gives nothing. */
         IMPLIED_NOTHING,
+        /** What is not there under a key or number is nothing, and no error. */
+        NOTHING_BY_KEY,
         /** Nothing is declared private; what begins with an underscore is meant so. */
         PRIVATE_BY_NAME,
         /** Its code is compiled for the Java virtual machine, where it can be observed. */
@@ -276,6 +278,10 @@ public final class Language implements Keyed {
 
     public boolean hasImpliedNothing() {
         return has(Habit.IMPLIED_NOTHING);
+    }
+
+    public boolean givesNothingByKey() {
+        return has(Habit.NOTHING_BY_KEY);
     }
 
     public boolean isPrivateByName() {

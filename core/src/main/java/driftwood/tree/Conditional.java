@@ -10,6 +10,7 @@ import java.util.function.Consumer;
  * deep if high else shallow   # Python
  * }</pre>
  *
+ * @param then may be the very value that the condition asks for ({@code deep ?? shallow}); it is a child once
  */
 public record Conditional(int start, int end, Node condition, Node then, Node otherwise) implements Node {
 
@@ -21,7 +22,10 @@ public record Conditional(int start, int end, Node condition, Node then, Node ot
     @Override
     public void eachChild(Consumer<? super Node> visit) {
         visit.accept(condition);
-        visit.accept(then);
+        boolean asked = condition instanceof NullTest test && test.subject() == then;
+        if (!asked) {
+            visit.accept(then);
+        }
         visit.accept(otherwise);
     }
 }

@@ -34,7 +34,7 @@ class LanguagesTest {
         "office.js | state-switch office.Gate#state",
         "Dues.php | constructor-work Quay.PilotRoster#PilotRoster(), container-type-check Quay.Hold#weigh(array), hard-coded-instantiation Quay.Dues#roster, "
             + "misplaced-behaviour Quay.Dues#quote(Vessel), null-check Quay.PilotRoster#find(String), type-switch Quay.Dues#quote(Vessel)",
-        "Dues.kt | container-type-check quay.DuesKt#weigh(List), hard-coded-instantiation quay.Dues#roster, misplaced-behaviour quay.Dues#quote(Vessel), "
+        "Dues.kt | constructor-work quay.PilotRoster#(), container-type-check quay.DuesKt#weigh(List), hard-coded-instantiation quay.Dues#roster, misplaced-behaviour quay.Dues#quote(Vessel), "
             + "null-check quay.PilotRoster#find(String), type-switch quay.Dues#quote(Vessel)",
         "dues.rb | constructor-work Quay.PilotRoster#PilotRoster(), container-type-check Quay.Hold#weigh(all), hard-coded-instantiation Quay.Dues#roster, "
             + "null-check Quay.PilotRoster#seek(name), type-switch Quay.Dues#label(vessel), type-switch Quay.Dues#quote(vessel)"})

@@ -230,7 +230,7 @@ class RejudgingTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"kelp-quay, 11", "kelp-quay, 12", "kelp-quay-py, 13"})
+    @CsvSource({"kelp-quay, 11", "kelp-quay, 12", "kelp-quay-python, 13"})
     void afterAnyNumberOfChangesAtRandom(String sample, long seed) throws IOException {
         copy(SAMPLES.resolve(sample));
         scan(memory);

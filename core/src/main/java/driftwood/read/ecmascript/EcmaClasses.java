@@ -49,20 +49,22 @@ abstract class EcmaClasses extends EcmaStatements {
         Taken taken = new Taken(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         node.part("parameter").ifPresent(each -> taken.parameters().add(new Parameter(each.start(), each.end(), text(each), TypeRef.NONE, Traits.NONE, false,
                 Optional.empty())));
-        for (Cst each : node.part("parameters").map(Cst::inner).orElse(List.of())) {
-            parameter(each, taken);
+        List<Cst> written = node.part("parameters").map(Cst::inner).orElse(List.of());
+        String comment = written.isEmpty() ? "" : EcmaDoc.before(text, node.start());
+        for (Cst each : written) {
+            parameter(each, comment, taken);
         }
         return taken;
     }
 
-    private void parameter(Cst node, Taken into) {
+    private void parameter(Cst node, String comment, Taken into) {
         Cst pattern = node.part("pattern").or(() -> node.part("left")).orElse(node);
         boolean variadic = pattern.is("rest_pattern");
         Cst bare = variadic && !pattern.inner().isEmpty() ? pattern.inner().get(0) : pattern;
-        Told type = node.part("type").map(each -> EcmaTypes.of(text(each))).orElse(Told.NOTHING);
+        String name = bare.is("identifier") || bare.is("this") ? text(bare) : "options";
+        Told type = node.part("type").map(each -> EcmaTypes.of(text(each))).orElseGet(() -> EcmaDoc.parameter(comment, name));
         Optional<Node> fallback = node.part("value").or(() -> node.part("right")).map(this::expression);
         boolean left = node.is("optional_parameter");
-        String name = bare.is("identifier") || bare.is("this") ? text(bare) : "options";
         if (!bare.is("identifier") && !bare.is("this")) {
             List<Node> parts = new ArrayList<>(List.of(new Name(bare.start(), bare.end(), name)));
             locals(bare, parts);
@@ -118,7 +120,7 @@ abstract class EcmaClasses extends EcmaStatements {
         if (ABSTRACT.contains(node.kind())) {
             marks.add(Mark.ABSTRACT);
         }
-        Told returns = node.part("return_type").map(each -> EcmaTypes.of(text(each))).orElse(Told.NOTHING);
+        Told returns = node.part("return_type").map(each -> EcmaTypes.of(text(each))).orElseGet(() -> EcmaDoc.result(EcmaDoc.before(text, node.start())));
         if (returns.nullable()) {
             marks.add(Mark.NULLABLE);
         }

@@ -105,7 +105,8 @@ final class EcmaModule extends EcmaClasses {
         } else {
             Told type = declarator.part("type").map(each -> EcmaTypes.of(text(each))).orElse(Told.NOTHING);
             Optional<Node> initial = value.map(this::expression);
-            Traits traits = declaration.has("const") ? Traits.of(Mark.STATIC, Mark.FINAL) : Traits.of(Mark.STATIC);
+            boolean constant = declaration.has("const") || text(name).matches("[A-Z][A-Z0-9_]+") && initial.filter(Literal.class::isInstance).isPresent();
+            Traits traits = constant ? Traits.of(Mark.STATIC, Mark.FINAL) : Traits.of(Mark.STATIC);
             members.add(new Field(declarator.start(), declarator.end(), text(name), type.type().isPresent() ? type.type()
                     : initial.map(AssignedFields::typeOf).orElse(TypeRef.NONE), type.nullable() ? traits.and(Mark.NULLABLE) : traits, initial));
         }

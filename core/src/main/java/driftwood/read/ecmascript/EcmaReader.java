@@ -81,7 +81,7 @@ public final class EcmaReader extends SitterReader {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override

@@ -142,7 +142,7 @@ abstract class EcmaStatements extends EcmaExpressions {
             List<Node> statements = statements(body.size() == 1 && body.get(0).is("statement_block") ? body.get(0).inner() : body);
             arms.add(new Arm(each.start(), each.end(), labels, each.is("switch_default"), Optional.empty(), statements, Choices.fallsThrough(statements)));
         }
-        return Choices.isByConditions(subject) && !arms.isEmpty() ? Choices.ladder(node.end(), Choices.ended(arms)) : new Match(node.start(), node.end(), subject, arms, false);
+        return Choices.isByConditions(subject) && !arms.isEmpty() ? Choices.ladder(node.start(), node.end(), Choices.ended(arms)) : new Match(node.start(), node.end(), subject, arms, false);
     }
 
     /** What is exported is declared all the same. */

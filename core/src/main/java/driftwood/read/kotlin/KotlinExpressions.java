@@ -230,7 +230,7 @@ abstract class KotlinExpressions extends Expressions {
         if (made instanceof If branch) {
             return conditionals.in(() -> Choices.value(branch, Optional.empty()));
         }
-        return made instanceof Match match ? new Match(match.start(), match.end(), match.subject(), match.arms(), true)
+        return made instanceof Match match ? Choices.value(match)
                 : made instanceof Throw ? made : new Other(node.start(), node.end(), node.kind(), List.of(made));
     }
 }

@@ -1,6 +1,7 @@
 package driftwood.read.kotlin;
 
 import driftwood.read.AssignedFields.Told;
+import driftwood.read.Choices;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
@@ -74,8 +75,8 @@ abstract class KotlinMembers extends KotlinStatements {
     /** {@code = value} stands for a body that gives it back. */
     private Block body(Cst node) {
         Block made = block(node);
-        boolean value = node.has("=") && made.statements().size() == 1 && made.statements().get(0) instanceof Evaluate;
-        return value ? new Block(made.start(), made.end(), List.of(new Return(made.start(), made.end(), Optional.of(((Evaluate) made.statements().get(0)).expression())))) : made;
+        boolean value = node.has("=") && made.statements().size() == 1;
+        return value ? new Block(made.start(), made.end(), List.of(Choices.handedBack(made.statements().get(0)))) : made;
     }
 
     private List<String> generics(Cst node) {

@@ -36,7 +36,7 @@ public final class KotlinReader extends SitterReader {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     /** The grammar does not know interfaces of one function, nor all that may stand before a primary constructor. */

@@ -7,9 +7,13 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Kotlin's statements. */
 abstract class KotlinStatements extends KotlinExpressions {
+    /** Choices that are worth something on each of their ways. */
+    private static final Set<String> CHOICES = Set.of("if_expression", "when_expression", "try_expression");
+
 
     KotlinStatements(String text) {
         super(text);
@@ -88,6 +92,9 @@ abstract class KotlinStatements extends KotlinExpressions {
 
     Node jump(Cst node) {
         List<Cst> values = node.inner().stream().filter(each -> !each.is("label")).toList();
+        if (operator(node).startsWith("return") && values.size() == 1 && CHOICES.contains(values.get(0).kind())) {
+            return Choices.handedBack(statement(values.get(0)));
+        }
         Optional<Node> value = values.isEmpty() ? node.has("null") ? Optional.of(nothing(node)) : Optional.empty() : Optional.of(expression(values.get(0)));
         String word = operator(node);
         return word.startsWith("throw") ? new Throw(node.start(), node.end(), value) : word.startsWith("return") ? new Return(node.start(), node.end(), value)
@@ -145,7 +152,7 @@ abstract class KotlinStatements extends KotlinExpressions {
             List<Node> labels = all(each, "when_condition").stream().map(one -> label(asked, one)).toList();
             arms.add(new Arm(each.start(), each.end(), labels, each.has("else"), Optional.empty(), body(each).statements(), false));
         }
-        return subject.isEmpty() && !arms.isEmpty() ? Choices.ladder(node.end(), arms) : new Match(node.start(), node.end(), asked, arms, false);
+        return subject.isEmpty() && !arms.isEmpty() ? Choices.ladder(node.start(), node.end(), arms) : new Match(node.start(), node.end(), asked, arms, false);
     }
 
     private Node label(Node subject, Cst condition) {

@@ -33,7 +33,7 @@ public final class PhpReader extends SitterReader {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
     }
 
     @Override

@@ -161,7 +161,7 @@ abstract class PhpStatements extends PhpExpressions {
             List<Node> body = statements(each.inner().stream().filter(one -> !one.field().equals("value")).toList());
             arms.add(new Arm(each.start(), each.end(), labels, each.is("default_statement"), Optional.empty(), body, Choices.fallsThrough(body)));
         }
-        return Choices.isByConditions(subject) && !arms.isEmpty() ? Choices.ladder(node.end(), Choices.ended(arms)) : new Match(node.start(), node.end(), subject, arms, false);
+        return Choices.isByConditions(subject) && !arms.isEmpty() ? Choices.ladder(node.start(), node.end(), Choices.ended(arms)) : new Match(node.start(), node.end(), subject, arms, false);
     }
 
     /** Variables that are shared with what is outside are known. */

@@ -1,7 +1,8 @@
 package driftwood.read.ruby;
 
-import driftwood.read.AssignedFields;
 import driftwood.read.AssignedFields.Told;
+import driftwood.read.AssignedFields;
+import driftwood.read.Choices;
 import driftwood.read.sitter.Cst;
 import driftwood.source.SourceText;
 import driftwood.tree.*;
@@ -93,7 +94,7 @@ final class RubyFile extends RubyStatements {
         boolean constructor = name.equals("initialize") && !owner.isEmpty();
         List<Parameter> parameters = node.part("parameters").map(this::parameters).orElse(List.of()).stream().map(each -> typed(each, comment)).toList();
         Block body = locals.inRoutine(parameters.stream().map(Parameter::name).toList(), () -> node.part("parameters").map(each -> known(each, node)).orElseGet(() -> body(node)));
-        Block given = constructor || name.endsWith("=") ? body : Results.given(body);
+        Block given = constructor || name.endsWith("=") ? body : Choices.given(body);
         Set<Mark> marks = EnumSet.noneOf(Mark.class);
         marks.addAll(said);
         boolean refuses = body.statements().size() == 1 && body.statements().get(0) instanceof Throw error && Search.any(error, each -> each instanceof Creation creation

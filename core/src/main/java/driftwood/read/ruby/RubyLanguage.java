@@ -12,7 +12,7 @@ import java.util.Map;
 /** Ruby, as far as others need to know it. */
 public final class RubyLanguage implements ReadLanguage {
     private static final Language RUBY = Language.named("ruby", "Ruby").ending("rb", "rake")
-            .with(Habit.IMPLIED_SELF, Habit.DUCK_TYPED, Habit.TRUTH)
+            .with(Habit.IMPLIED_SELF, Habit.DUCK_TYPED, Habit.TRUTH, Habit.NOTHING_BY_KEY)
             .spelling(Map.of("null", "nil"))
             .testedBy(".*_(test|spec)\\.rb|test_.*\\.rb")
             .notWrittenHere("(.*/)?vendor/.*")

@@ -4,10 +4,13 @@ import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The members of one part of a class or module, with the visibility that words between them give. */
 final class RubyMembers {
@@ -20,6 +23,8 @@ final class RubyMembers {
     private final List<Routine> routines = new ArrayList<>();
     private final Set<String> known = new HashSet<>();
     private final List<Cst> loose = new ArrayList<>();
+    /** Fields that may be written from outside, where nothing else declares them. */
+    private final Map<String, Cst> open = new LinkedHashMap<>();
     private Mark visibility = Mark.PUBLIC;
 
     RubyMembers(RubyFile file, String owner, List<TypeRef> parents) {
@@ -102,7 +107,7 @@ final class RubyMembers {
         String name = node.part("method").map(file::text).orElse("");
         List<Cst> given = node.part("arguments").map(Cst::inner).orElse(List.of());
         if (name.startsWith("attr_") || name.equals("attr")) {
-            given.stream().filter(each -> each.is("simple_symbol")).forEach(each -> accessor(each, !name.equals("attr_writer")));
+            given.stream().filter(each -> each.is("simple_symbol")).forEach(each -> accessor(each, !name.equals("attr_writer"), name.equals("attr_writer") || name.equals("attr_accessor")));
         } else if (name.equals("include") || name.equals("prepend") || name.equals("extend")) {
             given.stream().filter(each -> RubyCalls.isType(each, file)).forEach(each -> parents.add(RubyCalls.type(each, file)));
         } else if (VISIBILITY.contains(name) && given.size() == 1 && given.get(0).is("method")) {
@@ -113,8 +118,11 @@ final class RubyMembers {
         }
     }
 
-    private void accessor(Cst symbol, boolean read) {
+    private void accessor(Cst symbol, boolean read, boolean written) {
         String name = file.text(symbol).substring(1).intern();
+        if (written) {
+            open.putIfAbsent(name, symbol);
+        }
         if (read) {
             int at = symbol.start();
             members.add(new Routine(at, symbol.end(), name, RoutineKind.METHOD, Traits.of(Mark.ACCESSOR, Mark.IMPLIED, visibility), List.of(), TypeRef.NONE, List.of(),
@@ -125,6 +133,12 @@ final class RubyMembers {
     /** All members, with the fields that routines give to the object, and what is run when the class is read. */
     List<Node> all() {
         members.addAll(RubyFile.fields(routines, known));
+        Set<String> kept = members.stream().filter(Field.class::isInstance).map(each -> ((Field) each).name()).collect(Collectors.toSet());
+        open.forEach((name, symbol) -> {
+            if (!kept.contains(name)) {
+                members.add(new Field(symbol.start(), symbol.end(), name, TypeRef.NONE, Traits.of(Mark.PUBLIC), Optional.empty()));
+            }
+        });
         if (!loose.isEmpty()) {
             Block body = new Block(loose.get(0).start(), loose.get(loose.size() - 1).end(), file.locals.outside(() -> file.statements(loose)));
             members.add(new Routine(body.start(), body.end(), "", RoutineKind.INITIALISER, Traits.of(Mark.STATIC), List.of(), TypeRef.NONE, List.of(), Optional.of(body)));

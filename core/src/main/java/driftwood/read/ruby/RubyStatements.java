@@ -158,14 +158,14 @@ abstract class RubyStatements extends RubyExpressions {
                 arms.add(new Arm(each.start(), each.end(), List.of(), true, Optional.empty(), statements(each.inner()), false));
             }
         }
-        return subject.isEmpty() && !arms.isEmpty() ? Choices.ladder(node.end(), arms)
+        return subject.isEmpty() && !arms.isEmpty() ? Choices.ladder(node.start(), node.end(), arms)
                 : new Match(node.start(), node.end(), subject.orElseGet(() -> new Absent(node.start(), node.start())), arms, false);
     }
 
     /** A choice whose value is used: a conditional where both ways are one expression, else its parts. */
     Node chosen(Cst node) {
         Node made = statement(node);
-        return made instanceof If branch ? Choices.value(branch, Optional.of(new Literal(node.end(), node.end(), LiteralKind.NULL, "null"))) : made instanceof Match match ? new Match(match.start(), match.end(), match.subject(), match.arms(), true)
+        return made instanceof If branch ? Choices.value(branch, Optional.of(new Literal(node.end(), node.end(), LiteralKind.NULL, "null"))) : made instanceof Match match ? Choices.value(match)
                 : new Other(node.start(), node.end(), node.kind(), List.of(made));
     }
 }

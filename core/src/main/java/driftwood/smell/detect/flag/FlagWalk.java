@@ -9,6 +9,7 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Sees routines whose whole body a flag splits in two. */
@@ -25,6 +26,7 @@ final class FlagWalk extends Walk {
     /** What a class of checks calls them. */
     private static final Pattern CHECKED = Pattern.compile("(?i).*(not_?null|null_?not|not_?empty|not_?blank|positive|negative|in_?range|permitted|is_?true|"
             + "argument|state).*");
+    private static final Set<String> BITS = Set.of("&", "|", "^");
     private final List<Split> splits = new ArrayList<>();
 
     private FlagWalk(FileTree file) {
@@ -109,7 +111,7 @@ final class FlagWalk extends Walk {
     private void choice(Routine routine, int at, Conditional choice) {
         String flag = routine.parameters().get(at).name();
         asks(choice.condition(), flag).ifPresent(on -> {
-            if (Search.any(choice.then(), FlagWalk::isWork) && Search.any(choice.otherwise(), FlagWalk::isWork)) {
+            if (isWorth(choice.then()) && isWorth(choice.otherwise())) {
                 Node whenOn = on ? choice.then() : choice.otherwise();
                 Node whenOff = on ? choice.otherwise() : choice.then();
                 splits.add(new Split(member(routine), flag, at, file.brief(whenOn), file.brief(whenOff),
@@ -142,6 +144,11 @@ final class FlagWalk extends Walk {
     private static boolean behaves(List<Node> body) {
         return !body.isEmpty() && body.stream().anyMatch(each -> !(each instanceof Throw)
                 && Search.any(each, FlagWalk::isWork));
+    }
+
+    /** A value that is worked out; bits set and cleared are not. */
+    private static boolean isWorth(Node value) {
+        return Search.any(value, node -> isWork(node) && !(node instanceof Binary binary && BITS.contains(binary.operator())));
     }
 
     private static boolean isWork(Node node) {

@@ -16,14 +16,15 @@ import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
 final class FieldUseWalk extends Walk {
-    static final Seer<FieldUse> SEER = new Seer<>("field-use", 9, FieldUse.class, file -> {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 10, FieldUse.class, file -> {
         FieldUseWalk walk = new FieldUseWalk(file);
         walk.scan(file.unit());
         return walk.uses;
     });
 
     /** Built-in functions that fail for nothing. */
-    private static final Set<String> COUNTING = Set.of("len", "sum", "min", "max", "sorted", "iter", "enumerate", "list");
+    private static final Set<String> COUNTING = Set.of("len", "sum", "min", "max", "sorted", "iter", "enumerate", "list",
+            "count", "trim", "strlen", "strtoupper", "strtolower", "implode", "intdiv", "round", "array_sum", "array_map", "iterator_to_array");
     private final List<FieldUse> uses = new ArrayList<>();
     private Set<String> fields = new HashSet<>();
     private Set<String> guarded = new HashSet<>();
@@ -80,7 +81,7 @@ final class FieldUseWalk extends Walk {
     }
 
     private static boolean isSetter(Routine routine) {
-        return routine.name().matches("set.*|Set[A-Z].*");
+        return routine.name().matches("set.*|Set[A-Z].*|.*=");
     }
 
     private boolean isCreating() {

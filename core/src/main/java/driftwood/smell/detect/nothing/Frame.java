@@ -31,6 +31,14 @@ final class Frame {
         this.file = file;
     }
 
+    boolean isDuckTyped() {
+        return file.file().language().isDuckTyped();
+    }
+
+    boolean givesNothingByKey() {
+        return file.file().language().givesNothingByKey();
+    }
+
     /** When the code being walked is reached, as a clause. */
     String condition() {
         return conditions.isEmpty() ? "at the end" : "if " + file.brief(conditions.peek());

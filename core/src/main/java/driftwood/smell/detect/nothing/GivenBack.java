@@ -6,10 +6,14 @@ import driftwood.tree.*;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 
 /** What a routine gives back, as far as it may be nothing. */
 final class GivenBack implements TreeVisitor<Void> {
     private static final Set<String> SEARCHING = Set.of("orElse", "getOrDefault", "next", "getattr");
+    /** A search by a condition gives nothing where nothing meets it. */
+    private static final Pattern CHOOSING = Pattern.compile("find|findLast|detect");
+    private static final Pattern OR_NOTHING = Pattern.compile("(first|last|single|find|get|max|min|random|elementAt)\\w*OrNull|(First|Last|Single|ElementAt)OrDefault");
 
     private final Frame frame;
     private final Function<Node, Trail> trails;
@@ -44,7 +48,22 @@ final class GivenBack implements TreeVisitor<Void> {
             sink.add(Kind.YIELDS, Trail.UNKNOWN, "where " + call.name() + "() finds nothing");
             return null;
         }
+        boolean chosen = arguments.size() == 1 && arguments.get(0) instanceof Lambda && CHOOSING.matcher(call.name()).matches();
+        if (call.receiver().isPresent() && (chosen && frame.isDuckTyped() || OR_NOTHING.matcher(call.name()).matches())) {
+            sink.add(Kind.YIELDS, Trail.UNKNOWN, "where " + call.name() + "() finds nothing");
+            return null;
+        }
         return visitNode(call);
+    }
+
+    /** What a collection has under a key, in a routine that says that it may give nothing. */
+    @Override
+    public Void visitIndex(Index index) {
+        if (frame.routine.traits().isNullable() && frame.givesNothingByKey()) {
+            sink.add(Kind.YIELDS, Trail.UNKNOWN, "where there is none for the key");
+            return null;
+        }
+        return visitNode(index);
     }
 
     @Override

@@ -20,7 +20,7 @@ import java.util.regex.Pattern;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 7, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 8, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -123,8 +123,24 @@ final class NothingWalk extends Walk {
 
     @Override
     public Void visitConditional(Conditional choice) {
+        if (choice.condition() instanceof NullTest test && test.subject() == choice.then()) {
+            orElse(choice, test);
+            return null;
+        }
         guards(choice.condition(), choice.then(), Optional.of(choice.otherwise()), choice);
         return visitNode(choice);
+    }
+
+    /** {@code a ?? b}, which holds its value twice; behind {@code a?.c() ?? b} it is a that is guarded. */
+    private void orElse(Conditional choice, NullTest test) {
+        if (test.subject() instanceof Conditional safe && safe.condition() instanceof NullTest inner && Outcome.isNull(safe.otherwise())) {
+            test(inner, safe.then(), Optional.of(choice.otherwise()), choice);
+            scan(safe.then());
+        } else {
+            guards(test, choice.then(), Optional.of(choice.otherwise()), choice);
+            scan(choice.then());
+        }
+        scan(choice.otherwise());
     }
 
     @Override
@@ -144,8 +160,6 @@ final class NothingWalk extends Walk {
         return visitNode(binary);
     }
 
-    private static final Pattern OPENING = Pattern.compile("(?i:open|init|load|create|start|setup|ensure|build|make|prepare|connect|read|compute|lazy)"
-            + "([A-Z_].*)?(ialize|ialise)?");
     private final Set<Node> conditionsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private boolean isCondition(Node node) {
@@ -199,8 +213,8 @@ final class NothingWalk extends Walk {
         if (endsLoop) {
             return;
         }
-        boolean gathers = forSomething.filter(each -> fills(each, test.subject())).isPresent();
-        if (forNothing.isPresent() && !gathers && (fills(forNothing.get(), test.subject()) || opens(forNothing.get(), test.subject()))) {
+        boolean gathers = forSomething.filter(each -> Filling.fills(each, test.subject(), this)).isPresent();
+        if (forNothing.isPresent() && !gathers && (Filling.fills(forNothing.get(), test.subject(), this) || Filling.opens(forNothing.get(), test.subject(), this))) {
             add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
         } else {
             guard(test, Outcome.of(forNothing), whole, Outcome.describe(file, forNothing, forSomething));
@@ -215,15 +229,6 @@ final class NothingWalk extends Walk {
         }
     }
 
-    /** Whether a branch only has an own routine make ready what the guarded field is to hold. */
-    private boolean opens(Node branch, Node subject) {
-        List<Node> body = Search.statements(branch);
-        boolean field = subject instanceof Name name ? !isLocal(name.name()) : subject instanceof Member member
-                && member.receiver() instanceof Name self && self.isSelf();
-        return field && body.size() == 1 && body.get(0) instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
-                && call.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true) && OPENING.matcher(call.name()).matches();
-    }
-
     /** What a loop goes on with until there is none is walked to its end. */
     @Override
     public Void visitLoop(Loop loop) {
@@ -236,20 +241,6 @@ final class NothingWalk extends Walk {
             });
         }
         return super.visitLoop(loop);
-    }
-
-    /** Whether a branch gives the guarded field a value. */
-    private boolean fills(Node branch, Node subject) {
-        String wanted = subject.text(file.source().text());
-        boolean[] found = {false};
-        new TreeScanner() {
-            @Override
-            public Void visitAssignment(Assignment assignment) {
-                found[0] |= assignment.target().text(file.source().text()).equals(wanted);
-                return visitNode(assignment);
-            }
-        }.scan(branch);
-        return found[0] && !(subject instanceof Name name && isLocal(name.name()));
     }
 
     @Override
@@ -294,5 +285,15 @@ final class NothingWalk extends Walk {
             }
         }
         return visitNode(call);
+    }
+
+    /** Whether a name is a local's here. */
+    boolean knows(String name) {
+        return isLocal(name);
+    }
+
+    /** The text of the file. */
+    String source() {
+        return file.source().text();
     }
 }

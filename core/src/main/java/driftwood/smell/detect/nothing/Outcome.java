@@ -23,6 +23,9 @@ final class Outcome {
             return Kind.GUARD_PASSES_OVER;
         }
         Node last = lastOf(forNothing.get());
+        if (isUnsaid(last)) {
+            return Kind.GUARD_SKIPS;
+        }
         if (last instanceof Throw) {
             return Kind.GUARD_THROWS;
         }
@@ -41,9 +44,14 @@ final class Outcome {
         return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
     }
 
+    /** The nothing that {@code a?.b()} gives for nothing. */
+    private static boolean isUnsaid(Node node) {
+        return isNull(node) && node.start() == node.end();
+    }
+
     /** As a reader would say it. */
     static String describe(FileTree file, Optional<Node> forNothing, Optional<Node> forSomething) {
-        if (forNothing.isEmpty()) {
+        if (forNothing.isEmpty() || isUnsaid(forNothing.get())) {
             return forSomething.map(node -> "skips " + file.brief(firstOf(node))).orElse("skips");
         }
         return "when " + Language.nothingIn(file.file().path()) + ": " + file.brief(firstOf(forNothing.get()));

@@ -15,7 +15,7 @@ import java.util.Set;
 
 /** Sees routines that tell several others of one event. */
 final class TellingWalk extends Walk {
-    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 5, Telling.class, file -> {
+    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 6, Telling.class, file -> {
         TellingWalk walk = new TellingWalk(file);
         walk.scan(file.unit());
         return walk.tellings;
@@ -99,10 +99,16 @@ final class TellingWalk extends Walk {
         return statement;
     }
 
+    /** What a routine gives back because it comes last, without a word for it. */
+    private static boolean isImplied(Return back) {
+        return back.value().filter(value -> value.start() == back.start()).isPresent();
+    }
+
     /** A call on a field, whose result nobody uses; perhaps under a condition. */
     private Optional<Told> told(Node statement, Routine routine) {
-        if (!(inner(statement) instanceof Evaluate evaluate) || !(evaluate.expression() instanceof Call call)
-                || call.receiver().isEmpty() || call.arguments().isEmpty()) {
+        Node done = inner(statement);
+        Node told = done instanceof Evaluate evaluate ? evaluate.expression() : done instanceof Return back && isImplied(back) ? back.value().get() : done;
+        if (!(told instanceof Call call) || call.receiver().isEmpty() || call.arguments().isEmpty()) {
             return Optional.empty();
         }
         String receiver = file.brief(call.receiver().get());

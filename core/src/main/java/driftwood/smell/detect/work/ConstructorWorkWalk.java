@@ -10,7 +10,9 @@ import driftwood.smell.see.reach.Resource;
 import driftwood.smell.see.reach.Resources;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -44,6 +46,8 @@ final class ConstructorWorkWalk extends Walk {
     /** Routines of the type at hand, and the parameters of its constructors. */
     private Set<String> own = Set.of();
     private Set<String> handed = Set.of();
+    /** Calls that are told already. */
+    private final Set<Node> handedTo = Collections.newSetFromMap(new IdentityHashMap<>());
     private boolean inside;
     private int branches;
 
@@ -129,6 +133,7 @@ final class ConstructorWorkWalk extends Walk {
                 && call.arguments().stream().anyMatch(each -> handsOut(each, REGISTERS.matcher(call.name()).matches()))
                 && (REGISTERS.matcher(call.name()).matches() || !HARMLESS.matcher(call.name()).matches())) {
             effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
+            handedTo.add(call);
         }
         if (inside && !loops().isEmpty() && evaluate.expression() instanceof Call own && !own.arguments().isEmpty()
                 && own.receiver().map(each -> each instanceof Name self && self.isSelf()).orElse(true)) {
@@ -188,7 +193,7 @@ final class ConstructorWorkWalk extends Walk {
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                     && name.isSelf());
             boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each) || isPart(each)).orElse(false);
-            if (self && outside && !call.receiver().map(this::isOther).orElse(false) && REGISTERS.matcher(call.name()).matches()) {
+            if (self && outside && !handedTo.contains(call) && REGISTERS.matcher(call.name()).matches()) {
                 effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
             }
             Trail trail = trail(call);

@@ -99,6 +99,12 @@ public final class ReachWalk extends Walk {
     }
 
     @Override
+    public Void visitMember(Member member) {
+        Resources.ofMember(member, file).ifPresent(each -> reach(each, member, List.of()));
+        return super.visitMember(member);
+    }
+
+    @Override
     public Void visitCreation(Creation creation) {
         Resources.ofCreation(creation, file).ifPresent(each -> reach(each, creation, creation.arguments()));
         return super.visitCreation(creation);

@@ -62,6 +62,11 @@ public final class Resources {
         return ofCall(call, file).or(() -> typed ? ofName(new TypeRef(receiver.head()).simpleName() + "." + call.name(), file) : Optional.empty());
     }
 
+    /** What is reached by reading a member: {@code DateTime.Now}. */
+    public static Optional<Resource> ofMember(Member member, FileTree file) {
+        return file.file().language().outside().lastNames().contains(member.name()) ? ofName(dotted(member, 0), file) : Optional.empty();
+    }
+
     private static Optional<Resource> ofName(String name, FileTree file) {
         Outside outside = file.file().language().outside();
         Kind kind = kind(outside.calls().get(name));

@@ -14,7 +14,7 @@ import java.util.Map;
 /** Sees the shape of every routine body. */
 public final class ShapeWalk extends Whereabouts {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Shape> SEER = new Seer<>("shape", 4, Shape.class, file -> {
+    public static final Seer<Shape> SEER = new Seer<>("shape", 5, Shape.class, file -> {
         ShapeWalk walk = new ShapeWalk(file);
         walk.scan(file.unit());
         return walk.shapes;

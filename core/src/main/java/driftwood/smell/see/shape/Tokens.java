@@ -155,10 +155,17 @@ final class Tokens {
             return;
         }
         boolean member = from > 0 && text[from - 1] == '.';
-        String other = member || (likely & bit(text[from], at - from)) == 0 ? null
-                : renamed.get(new String(text, from, at - from));
+        String other = member ? null : renamed(from);
+        if (other == null && text[from] == '$' && at - from > 1) {
+            other = renamed(from + 1);
+        }
         outline = other == null ? add(outline, from, at) : add(outline, other);
         exact = other == null ? add(exact, from, at) : add(exact, other);
+    }
+
+    /** What a name is read as; where variables have a sign before their names, the sign is no part of it. */
+    private String renamed(int from) {
+        return (likely & bit(text[from], at - from)) == 0 ? null : renamed.get(new String(text, from, at - from));
     }
 
     private boolean isTruth(int from) {
