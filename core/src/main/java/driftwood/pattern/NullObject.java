@@ -21,7 +21,7 @@ import java.util.Set;
 
 /** null-object: "nothing" becomes an object that answers every operation neutrally. */
 final class NullObject implements Computed {
-    private static final Set<String> COLLECTIONS = Set.of("List", "Set", "Map", "Collection", "Iterable", "String",
+    private static final Set<String> COLLECTIONS = Set.of("List", "Set", "Map", "Collection", "Iterable", "String", "string",
             "Stream", "Iterator");
 
     @Override

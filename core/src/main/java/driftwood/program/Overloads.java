@@ -45,7 +45,7 @@ public final class Overloads {
         return switch (argument.kind()) {
             case NULL -> !type.matches("boolean|byte|short|int|long|float|double|char");
             case TRUE, FALSE -> type.matches("boolean|Boolean|bool|Object|T|E");
-            case ZERO -> !type.matches("boolean|Boolean|bool|String|str");
+            case ZERO -> !type.matches("boolean|Boolean|bool|[Ss]tring|str");
             case EMPTY -> !type.matches("boolean|Boolean|bool|byte|short|int|long|float|double");
             case LITERAL, NAME, OTHER -> true;
         };

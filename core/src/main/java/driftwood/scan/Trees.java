@@ -14,7 +14,7 @@ import java.util.Set;
 
 /**
  * The source trees of a project. Where two declare a type of the same full name (two copies of a module, a version for a
- * newer platform, two scripts of one name), a name means the type of the reader's own tree. So those that contradict what
+ * newer platform, two scripts of one name, two languages), a name means the type of the reader's own tree. So those that contradict what
  * came before them are layers of their own: each is linked with everything that it does not contradict, and judged by
  * itself.
  */
@@ -24,6 +24,8 @@ final class Trees {
     /** Begins the name of what is linked by itself. */
     private static final String ALONE = "alone ";
     private static final String FIRST = "";
+    /** Begins the name of a language that has types of names which another has as well: it knows its own only. */
+    private static final String LANGUAGE = "in ";
 
     private final List<Outline> outlines;
     /** The files of all layers but the first, with their layer. */
@@ -33,9 +35,13 @@ final class Trees {
     /** @param outlines of all files, in the order of their paths */
     Trees(List<Outline> outlines) {
         this.outlines = outlines;
+        strangers();
         Map<String, String> first = new HashMap<>();
         Set<String> contradicting = new HashSet<>();
         for (Outline each : outlines) {
+            if (apart.containsKey(each.file())) {
+                continue;
+            }
             String group = group(each);
             for (String name : names(each)) {
                 String there = first.putIfAbsent(name, group);
@@ -49,9 +55,24 @@ final class Trees {
         }
     }
 
+    /** Sets languages apart that another has a type of the same name as. */
+    private void strangers() {
+        Map<String, String> first = new HashMap<>();
+        Set<String> apartFrom = new HashSet<>();
+        for (Outline each : outlines) {
+            String family = each.language().family();
+            each.types().stream().filter(type -> type.outer().isEmpty() && !type.anonymous()).forEach(type -> {
+                if (!first.computeIfAbsent(type.name(), key -> family).equals(family)) {
+                    apartFrom.add(family);
+                }
+            });
+        }
+        outlines.stream().filter(each -> apartFrom.contains(each.language().family())).forEach(each -> apart.put(each.file(), LANGUAGE + each.language().family()));
+    }
+
     private void divide(Set<String> contradicting) {
         Map<String, List<Outline>> groups = new LinkedHashMap<>();
-        outlines.stream().filter(each -> contradicting.contains(group(each)))
+        outlines.stream().filter(each -> !apart.containsKey(each.file()) && contradicting.contains(group(each)))
                 .forEach(each -> groups.computeIfAbsent(group(each), key -> new ArrayList<>()).add(each));
         List<Set<String>> layers = new ArrayList<>();
         groups.forEach((group, files) -> {
@@ -97,12 +118,15 @@ final class Trees {
         if (isOne()) {
             return outlines;
         }
+        if (layer.startsWith(LANGUAGE)) {
+            return outlines.stream().filter(each -> of(each.file()).equals(layer)).toList();
+        }
         Set<String> own = new HashSet<>();
         outlines.stream().filter(each -> of(each.file()).equals(layer)).forEach(each -> own.addAll(names(each)));
         boolean alone = layer.startsWith(ALONE);
         Set<String> declared = new HashSet<>(own);
         return outlines.stream().filter(each -> of(each.file()).equals(layer)
-                || !alone && names(each).stream().noneMatch(own::contains) && (of(each.file()).equals(FIRST)
+                || !alone && !of(each.file()).startsWith(LANGUAGE) && names(each).stream().noneMatch(own::contains) && (of(each.file()).equals(FIRST)
                 || names(each).stream().allMatch(declared::add))).toList();
     }
 

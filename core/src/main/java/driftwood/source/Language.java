@@ -20,6 +20,7 @@ import java.util.regex.Pattern;
 public final class Language implements Keyed {
     private final String key;
     private final String title;
+    private String family;
     private final List<String> endings = new ArrayList<>();
     private final Set<Habit> habits = EnumSet.noneOf(Habit.class);
     private final Map<Contract, Set<String>> routines = new EnumMap<>(Contract.class);
@@ -83,6 +84,7 @@ public final class Language implements Keyed {
     private Language(String key, String title) {
         this.key = key;
         this.title = title;
+        this.family = key;
     }
 
     /** A language of which more is to be said. @param key used in outputs and file formats @param title as its users write it */
@@ -94,6 +96,16 @@ public final class Language implements Keyed {
     public Language ending(String... told) {
         endings.addAll(List.of(told));
         return this;
+    }
+
+    /** Languages whose types know each other share a family. @param told any word, the same for all of them */
+    public Language family(String told) {
+        family = told;
+        return this;
+    }
+
+    public String family() {
+        return family;
     }
 
     public Language with(Habit... told) {
@@ -274,18 +286,6 @@ public final class Language implements Keyed {
 
     public boolean hasTruth() {
         return has(Habit.TRUTH);
-    }
-
-    public boolean hasImpliedNothing() {
-        return has(Habit.IMPLIED_NOTHING);
-    }
-
-    public boolean givesNothingByKey() {
-        return has(Habit.NOTHING_BY_KEY);
-    }
-
-    public boolean isPrivateByName() {
-        return has(Habit.PRIVATE_BY_NAME);
     }
 
     public boolean isOnTheJvm() {

@@ -28,12 +28,12 @@ class LanguagesTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', value = {
         "Dues.cs | constructor-work Quay.PilotRoster#PilotRoster(), hard-coded-instantiation Quay.HarbourDues#roster, misplaced-behaviour Quay.HarbourDues#Quote(Vessel), "
-            + "null-check Quay.PilotRoster#Find(String), type-switch Quay.HarbourDues#Quote(Vessel)",
+            + "null-check Quay.PilotRoster#Find(string), type-switch Quay.HarbourDues#Quote(Vessel)",
         "dues.ts | constructor-work dues.PilotRoster#PilotRoster(), container-type-check dues#weigh(all), hard-coded-instantiation dues.Dues#roster, "
-            + "null-check dues.PilotRoster#find(String), type-switch dues.Dues#quote(Vessel)",
+            + "null-check dues.PilotRoster#find(string), type-switch dues.Dues#quote(Vessel)",
         "office.js | state-switch office.Gate#state",
         "Dues.php | constructor-work Quay.PilotRoster#PilotRoster(), container-type-check Quay.Hold#weigh(array), hard-coded-instantiation Quay.Dues#roster, "
-            + "misplaced-behaviour Quay.Dues#quote(Vessel), null-check Quay.PilotRoster#find(String), type-switch Quay.Dues#quote(Vessel)",
+            + "misplaced-behaviour Quay.Dues#quote(Vessel), null-check Quay.PilotRoster#find(string), type-switch Quay.Dues#quote(Vessel)",
         "Dues.kt | constructor-work quay.PilotRoster#(), container-type-check quay.DuesKt#weigh(List), hard-coded-instantiation quay.Dues#roster, misplaced-behaviour quay.Dues#quote(Vessel), "
             + "null-check quay.PilotRoster#find(String), type-switch quay.Dues#quote(Vessel)",
         "dues.rb | constructor-work Quay.PilotRoster#PilotRoster(), container-type-check Quay.Hold#weigh(all), hard-coded-instantiation Quay.Dues#roster, "

@@ -5,7 +5,6 @@ import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.SampleFiles;
 import driftwood.cli.UsageException;
-import driftwood.cli.render.Paragraph;
 import driftwood.cli.render.Style;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
@@ -14,11 +13,12 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.commons.cli.CommandLine;
-import org.apache.commons.cli.DefaultParser;
+import org.apache.commons.cli.Option;
 import org.apache.commons.cli.Options;
-import org.apache.commons.cli.ParseException;
 
 /** {@code demo}: unpacks the sample project and walks the whole way on it. */
 public final class DemoCommand implements Command {
@@ -45,13 +45,15 @@ public final class DemoCommand implements Command {
         return """
                 Unpacks the sample project, a made-up harbour office, into a new folder (default: kelp-quay) and walks
                 the whole way on it: scan, explain, plan, characterize, a refactoring, confirm; then the same refactoring
-                with a slip, which confirm notices. Leaves the folder to play with.
+                with a slip, which confirm notices. Leaves the folder to play with. In other languages whole runs of the
+                program are recorded, where what runs it is on the PATH.
                 """;
     }
 
     @Override
     public Options options() {
-        return new Options();
+        return new Options().addOption(Option.builder().longOpt("language").hasArg().argName("NAME")
+                .desc("the office in another language: " + String.join(", ", DemoOffice.languages())).build());
     }
 
     @Override
@@ -59,9 +61,18 @@ public final class DemoCommand implements Command {
         if (line.getArgList().size() > 1) {
             throw new UsageException("demo takes one folder, not " + line.getArgList().size() + ".");
         }
-        String name = line.getArgList().isEmpty() ? FOLDER : line.getArgList().get(0);
+        String language = line.getOptionValue("language", "java").toLowerCase(Locale.ROOT);
+        Optional<DemoOffice> other = DemoOffice.in(language);
+        if (other.isEmpty() && !language.equals("java")) {
+            throw new UsageException("there is no sample in '" + language + "'. There are java, " + String.join(", ", DemoOffice.languages()) + ".");
+        }
+        String name = !line.getArgList().isEmpty() ? line.getArgList().get(0) : other.map(DemoOffice::folder).orElse(FOLDER);
         Path folder = fresh(Path.of(name));
-        Walk walk = new Walk(name, console, new Style(console.colour()));
+        DemoWalk walk = new DemoWalk(name, console, new Style(console.colour()));
+        return other.isPresent() ? other.get().walk(walk, folder) : java(walk, name, folder);
+    }
+
+    private static ExitCode java(DemoWalk walk, String name, Path folder) {
         SampleFiles.copy("kelp-quay", folder);
         walk.say("The sample project, a tidal harbour office in 27 files, is now in " + name
                 + "/. First: what in it fights change?");
@@ -105,25 +116,6 @@ public final class DemoCommand implements Command {
             return Files.createDirectories(folder).toAbsolutePath().normalize();
         } catch (IOException e) {
             throw new UncheckedIOException("cannot make the folder " + folder, e);
-        }
-    }
-
-    /** Says a sentence before each step, shows the command as the user would type it, and runs it. */
-    private record Walk(String folder, Console console, Style style) {
-
-        void say(String sentence) {
-            console.out().println("\n" + style.strong(
-                    Paragraph.of("== " + sentence, console.width(), 0, 3).stripTrailing()) + "\n");
-        }
-
-        ExitCode run(Command command, String... words) {
-            console.out().println(style.cool("$ driftwood " + String.join(" ", words)) + "\n");
-            try {
-                String[] rest = List.of(words).subList(1, words.length).toArray(String[]::new);
-                return command.run(new DefaultParser().parse(command.options(), rest), console);
-            } catch (ParseException e) {
-                throw new IllegalStateException(e);
-            }
         }
     }
 }

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -23,6 +24,9 @@ public final class FindingsText {
     private final Here here;
 
     /** @param here where the user stands */
+    /** So many parts of a name are shown where nothing else tells which are packages. */
+    private static final int MOST_PARTS = 2;
+
     public FindingsText(Scan.Result result, Style style, int width, Here here) {
         this.here = here;
         this.result = result;
@@ -74,7 +78,7 @@ public final class FindingsText {
 
     /** Where it is, and what: the form in which findings are told everywhere. */
     static String sentence(Finding finding) {
-        String subject = unqualified(finding.symbol());
+        String subject = unqualified(finding.symbol(), finding.file());
         String message = finding.message();
         int hash = subject.indexOf('#');
         String own = subject.substring(hash + 1).replaceAll("\\(.*", "") + (hash < 0 ? "" : "()");
@@ -97,9 +101,26 @@ public final class FindingsText {
         return owner + (hash < 0 || constructors ? "" : symbol.substring(hash));
     }
 
+    /** The same where packages may be written like types: what stands before the type that the file is named after is told by the path. */
+    static String unqualified(String symbol, String file) {
+        int hash = symbol.indexOf('#');
+        String[] parts = (hash < 0 ? symbol : symbol.substring(0, hash)).split("\\.");
+        String stem = plain(file.substring(file.lastIndexOf('/') + 1).replaceFirst("\\..*", ""));
+        int from = Math.max(0, parts.length - MOST_PARTS);
+        for (int i = 0; i < parts.length; i++) {
+            from = plain(parts[i]).equals(stem) ? i : from;
+        }
+        boolean packages = parts.length > 1 && Character.isUpperCase(parts[0].charAt(0)) || parts.length == 2 && parts[0].equals(parts[1]);
+        return unqualified(packages ? String.join(".", List.of(parts).subList(from, parts.length)) + (hash < 0 ? "" : symbol.substring(hash)) : symbol);
+    }
+
+    private static String plain(String name) {
+        return name.replace("_", "").replace("-", "").toLowerCase(Locale.ROOT);
+    }
+
     private void line(Finding sibling, StringBuilder text) {
         text.append(Paragraph.of(style.dim("and ") + style.cool(sibling.id()) + "  " + Style.safe(here.path(sibling.file())) + ":"
-                + sibling.line() + "  " + Style.safe(unqualified(sibling.symbol())), width, 5, 4));
+                + sibling.line() + "  " + Style.safe(unqualified(sibling.symbol(), sibling.file())), width, 5, 4));
     }
 
     /** Findings of one cause, by the id of the first. */

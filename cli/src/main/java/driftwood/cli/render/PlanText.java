@@ -27,7 +27,7 @@ public final class PlanText {
         text.append(style.strong("Plan for " + plan.finding())).append(": ").append(plan.smell()).append(" \u2192 ")
                 .append(style.cool(plan.pattern())).append('\n');
         text.append(Style.safe(here.path(plan.file()))).append(':').append(plan.line()).append("  ")
-                .append(Style.safe(FindingsText.unqualified(plan.symbol()))).append('\n');
+                .append(Style.safe(FindingsText.unqualified(plan.symbol(), plan.file()))).append('\n');
         text.append(Paragraph.of(Style.safe(plan.message()) + ".", width, 0, 0));
         heading("Candidates", text);
         text.append(findings.candidates(plan.candidates()));

@@ -47,4 +47,12 @@ class RenderTest {
     void symbolsLoseTheirPackage(String symbol, String text) {
         assertThat(FindingsText.unqualified(symbol)).isEqualTo(text);
     }
+
+    @ParameterizedTest(name = "{0} in {1}")
+    @CsvSource(delimiter = '|', value = {"Quay.Helper.TideTable#at(int)|src/TideTable.php|TideTable#at(int)", "Quay.Office.Desk|lib/quay/office.rb|Office.Desk",
+        "Quay.Office.Desk#f()|lib/quay/rooms.rb|Office.Desk#f()", "TideTable.TideTable#at(n)|src/TideTable.js|TideTable#at(n)", "a.b.Office.Desk#f()|a/b/Office.java|Office.Desk#f()",
+        "Office.Desk#f()|Office.java|Office.Desk#f()"})
+    void packagesThatAreWrittenLikeTypesAreToldByThePath(String symbol, String file, String text) {
+        assertThat(FindingsText.unqualified(symbol, file)).isEqualTo(text);
+    }
 }

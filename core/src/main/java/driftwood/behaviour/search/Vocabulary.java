@@ -6,11 +6,12 @@ import driftwood.behaviour.input.Inputs;
 import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.recording.Recording.Step;
 import driftwood.behaviour.view.Queries;
-import driftwood.behaviour.view.Surface;
 import driftwood.behaviour.view.Surface.Target;
+import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import driftwood.tree.RoutineKind;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -111,7 +112,7 @@ public final class Vocabulary {
         for (TypeOutline owner : owners) {
             for (RoutineOutline each : owner.routines()) {
                 boolean open = each.kind() == RoutineKind.METHOD && !each.traits().isStatic() && !each.name().startsWith("_")
-                        && (each.traits().isPublic() || owner.isInterface() || program.fileOf(owner).language().isPrivateByName());
+                        && (each.traits().isPublic() || owner.isInterface() || program.fileOf(owner).language().has(Language.Habit.PRIVATE_BY_NAME));
                 if (open && told.add(each.name() + each.parameters().size()) && !isAbout(each.name())) {
                     List<ObjectNode> given = each.parameters().isEmpty() ? List.of() : inputs.given(each, owner, EACH);
                     if (given.isEmpty()) {

@@ -3,6 +3,7 @@ package driftwood.behaviour.view;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import driftwood.tree.Mark;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.TypeKind;
@@ -61,7 +62,7 @@ public final class Candidates {
         if (type.kind() == TypeKind.ENUM && !type.constants().isEmpty()) {
             return List.of();
         }
-        boolean python = program.fileOf(type).language().isPrivateByName();
+        boolean python = program.fileOf(type).language().has(Language.Habit.PRIVATE_BY_NAME);
         Stream<String> routines = type.routines().stream().filter(each -> python ? isPublic(each) : isCandidate(type, each))
                 .map(RoutineOutline::name);
         Stream<String> fields = python ? attributes.asked(type).stream()

@@ -3,6 +3,7 @@ package driftwood.behaviour.view;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.source.Language;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -25,7 +26,7 @@ final class Openness {
     }
 
     boolean isOpen(TypeOutline type, RoutineOutline routine) {
-        if (program.fileOf(type).language().isPrivateByName()) {
+        if (program.fileOf(type).language().has(Language.Habit.PRIVATE_BY_NAME)) {
             return !routine.name().startsWith("_");
         }
         return !routine.traits().isPrivate() && (shows(type, routine) || sheltered.computeIfAbsent(type.name(), key ->

@@ -10,7 +10,7 @@ import java.util.Map;
 /** Types as C# writes them. */
 final class CSharpTypes {
     /** The keywords whose types have another name in the library. */
-    private static final Map<String, String> KEYWORDS = Map.of("string", "String", "object", "Object");
+    private static final Map<String, String> KEYWORDS = Map.of("String", "string", "Object", "object");
 
     private CSharpTypes() {
     }

@@ -102,6 +102,9 @@ final class EcmaModule extends EcmaClasses {
             functions.put(text(name), value.get());
         } else if (value.filter(each -> each.is("class")).isPresent()) {
             members.add(type(value.get(), text(name)));
+        } else if (declaration.has("const") && value.isPresent() && EcmaTags.of(value.get(), this).size() > 1) {
+            members.add(new TypeDeclaration(declarator.start(), declarator.end(), text(name), TypeKind.ENUM, Traits.of(Mark.STATIC), List.of(), List.of(), List.of(), List.of(),
+                    EcmaTags.of(value.get(), this)));
         } else {
             Told type = declarator.part("type").map(each -> EcmaTypes.of(text(each))).orElse(Told.NOTHING);
             Optional<Node> initial = value.map(this::expression);

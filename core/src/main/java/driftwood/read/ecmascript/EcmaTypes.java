@@ -11,7 +11,7 @@ import java.util.Set;
 final class EcmaTypes {
     private static final Set<String> NOTHING = Set.of("null", "undefined");
     private static final Set<String> OPEN = Set.of("any", "unknown", "never", "object", "{}", "this");
-    private static final Map<String, String> NAMES = Map.of("string", "String");
+    private static final Map<String, String> NAMES = Map.of("String", "string", "Number", "number", "Boolean", "boolean");
 
     private EcmaTypes() {
     }

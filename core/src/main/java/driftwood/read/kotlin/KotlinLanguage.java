@@ -10,7 +10,7 @@ import driftwood.source.Outside;
 
 /** Kotlin, as far as others need to know it. */
 public final class KotlinLanguage implements ReadLanguage {
-    private static final Language KOTLIN = Language.named("kotlin", "Kotlin").ending("kt")
+    private static final Language KOTLIN = Language.named("kotlin", "Kotlin").ending("kt").family("java")
             .with(Habit.IMPLIED_SELF, Habit.ALIASES, Habit.NOTHING_BY_KEY)
             .testedBy(".*(Test|Tests|Spec)\\.kt")
             .asking(Contract.EQUALITY, "equals").asking(Contract.HASH, "hashCode").asking(Contract.TEXT, "toString")

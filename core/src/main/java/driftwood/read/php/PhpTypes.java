@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 /** Types as PHP writes them, in declarations and in comments. */
 final class PhpTypes {
     private static final Set<String> OPEN = Set.of("mixed", "void", "never", "callable", "iterable", "object", "resource", "false", "$this", "scalar");
-    private static final Map<String, String> NAMES = Map.of("string", "String", "boolean", "bool", "integer", "int", "double", "float", "true", "bool");
+    private static final Map<String, String> NAMES = Map.of("boolean", "bool", "integer", "int", "double", "float", "true", "bool");
 
     private PhpTypes() {
     }

@@ -24,7 +24,7 @@ record Ladder(List<RoutineOutline> steps) {
     private static final int STEPS = 3;
     private static final int MANY = 5;
     private static final Set<String> CONVENTIONAL =
-            Set.of("String", "Throwable", "Exception", "boolean", "Object[]", "Object");
+            Set.of("String", "string", "Throwable", "Exception", "boolean", "Object[]", "Object");
     private static final Pattern COUNTED = Pattern.compile("(.*?)\\d+");
 
     static Ladder ofConstructors(TypeOutline type, List<RoutineOutline> constructors, Calls calls) {

@@ -1,6 +1,7 @@
 package driftwood.smell.detect.nothing;
 
 import driftwood.read.FileTree;
+import driftwood.source.Language;
 import driftwood.tree.Binary;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
@@ -36,7 +37,7 @@ final class Frame {
     }
 
     boolean givesNothingByKey() {
-        return file.file().language().givesNothingByKey();
+        return file.file().language().has(Language.Habit.NOTHING_BY_KEY);
     }
 
     /** When the code being walked is reached, as a clause. */

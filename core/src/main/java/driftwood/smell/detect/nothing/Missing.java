@@ -15,7 +15,7 @@ import java.util.Set;
  * @param isLink  of the same kind as the type that has it, as in a list or a tree
  */
 record Missing(boolean isValue, boolean isLink) {
-    private static final Set<String> VALUES = Set.of("String", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
+    private static final Set<String> VALUES = Set.of("String", "string", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
             "Double", "Float", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
 

@@ -4,6 +4,7 @@ import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
+import driftwood.source.Language;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.smell.see.chain.Exits;
 import driftwood.tree.*;
@@ -50,7 +51,7 @@ final class NothingWalk extends Walk {
 
     /** Guards on a field that the same routine fills are lazy initialisation. */
     private void close(Frame frame, Routine routine) {
-        if (frame.things && file.file().language().hasImpliedNothing() && routine.kind() != RoutineKind.CONSTRUCTOR
+        if (frame.things && file.file().language().has(Language.Habit.IMPLIED_NOTHING) && routine.kind() != RoutineKind.CONSTRUCTOR
                 && routine.body().isPresent() && !Exits.leaves(routine.body().get()) && !isGenerator(routine)) {
             frame.own.add(new NothingSighting(Kind.YIELDS, type(), symbol(routine), Trail.UNKNOWN, "",
                     file.endLine(routine), file.endLine(routine), "where it ends without a result"));

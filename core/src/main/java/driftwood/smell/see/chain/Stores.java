@@ -7,6 +7,7 @@ import driftwood.tree.Evaluate;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
+import driftwood.tree.Search;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,13 +17,16 @@ final class Stores {
     private Stores() {
     }
 
-    /** Plain assignments to fields of the object itself and to bare names, in order. */
+    /** Plain assignments to fields of the object itself and to bare names, in order; what a later statement only goes on with is not kept. */
     static List<Stored> of(List<Node> statements, FileTree file) {
         List<Stored> stored = new ArrayList<>();
-        for (Node each : statements) {
+        for (int i = 0; i < statements.size(); i++) {
+            Node each = statements.get(i);
+            List<Node> later = statements.subList(i + 1, statements.size());
             if (each instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment assignment
                     && assignment.operator().equals("=")) {
-                name(assignment.target()).ifPresent(name -> stored.add(new Stored(name, file.brief(assignment.value()))));
+                name(assignment.target()).filter(name -> !(assignment.target() instanceof Name)
+                        || later.stream().noneMatch(one -> Search.mentions(one, name))).ifPresent(name -> stored.add(new Stored(name, file.brief(assignment.value()))));
             }
         }
         return stored;
