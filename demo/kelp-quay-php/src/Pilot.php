@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Quay;
 
 /** Somebody who may bring vessels in, up to a tonnage. */
-final class Pilot
+class Pilot
 {
     public function __construct(public readonly string $name, public readonly int $most)
     {

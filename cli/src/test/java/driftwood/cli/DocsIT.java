@@ -49,7 +49,7 @@ class DocsIT {
         }
         List<String> script = new ArrayList<>(List.of("set -o pipefail"));
         BLOCK.matcher(read(page)).results().flatMap(each -> each.group(1).lines())
-                .filter(each -> !each.isBlank() && !each.startsWith("mvn ") && (readme || !each.startsWith("driftwood demo")))
+                .filter(each -> !each.isBlank() && !each.startsWith("mvn ") && (readme || !page.endsWith("demo.md")))
                 .forEach(each -> script.add(each.replace("./driftwood", "driftwood") + "; code=$?; [ $code -le 1 ] || { echo \"exit $code: " + each.replace("\"", "'") + "\"; exit 9; }"));
         Path launcher = Path.of(System.getProperty("driftwood.launcher")).toAbsolutePath().normalize();
         ProcessBuilder builder = new ProcessBuilder("bash", "-c", String.join("\n", script)).directory(place.toFile()).redirectErrorStream(true)

@@ -13,6 +13,7 @@ import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
@@ -81,7 +82,7 @@ final class NullObject implements Computed {
                 new Step(type.isPresent() ? "Add " + name + " with one shared instance; every operation answers neutrally."
                         : "Agree on " + instance + " for nothing.", type.map(each -> List.of(site.planned(each, name,
                         "the empty object"))).orElse(List.of()), Check.LANGUAGE),
-                new Step("Let the source give it instead of null. The guards still stand, and are now never taken: "
+                new Step("Let the source give it instead of " + Language.nothingIn(finding.file()) + ". The guards still stand, and are now never taken: "
                         + "check that none decides more than skipping.", yields, Check.CONFIRM),
                 new Step("Remove the guards, one at a time.", nothing.guards().stream().map(each -> each.place().evidence()).toList(),
                         Check.CONFIRM_EACH));

@@ -79,7 +79,7 @@ public final class Planner {
     /** Before anything moves, its behaviour is pinned down. */
     private static List<Answer.Step> withPins(Finding finding, List<Answer.Step> steps) {
         List<Answer.Step> all = new ArrayList<>();
-        all.add(new Answer.Step("Pin the behaviour down: driftwood characterize " + finding.id() + ".", List.of(),
+        all.add(new Answer.Step("Pin the behaviour down: " + Pinning.command(finding.id(), finding.file(), "") + ".", List.of(),
                 Answer.Check.PINNED));
         all.addAll(steps);
         return all;

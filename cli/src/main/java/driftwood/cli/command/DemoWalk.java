@@ -5,6 +5,7 @@ import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.render.Paragraph;
 import driftwood.cli.render.Style;
+import java.util.Arrays;
 import java.util.List;
 import org.apache.commons.cli.DefaultParser;
 import org.apache.commons.cli.ParseException;
@@ -18,7 +19,7 @@ record DemoWalk(String folder, Console console, Style style) {
     }
 
     ExitCode run(Command command, String... words) {
-        console.out().println(style.cool("$ driftwood " + String.join(" ", words)) + "\n");
+        console.out().println(style.cool("$ driftwood " + String.join(" ", Arrays.stream(words).map(each -> each.contains(" ") ? '"' + each + '"' : each).toList())) + "\n");
         try {
             String[] rest = List.of(words).subList(1, words.length).toArray(String[]::new);
             return command.run(new DefaultParser().parse(command.options(), rest), console);

@@ -3,6 +3,7 @@ package driftwood.cli.render;
 import driftwood.pattern.Answer;
 import driftwood.pattern.Site;
 import driftwood.plan.Candidate;
+import driftwood.plan.Pinning;
 import driftwood.plan.Plan;
 import java.nio.file.Path;
 
@@ -45,7 +46,7 @@ public final class PlanText {
             text.append('\n').append(Paragraph.of("No sketch: " + Style.safe(plan.noSketch()) + ".", width, 0, 0));
         }
         text.append("\nSaved as ").append(here.path(saved.toString())).append('\n');
-        text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : "Next: driftwood characterize " + plan.finding() + here.option() + "\n");
+        text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : "Next: " + Pinning.command(plan.finding(), plan.file(), here.option()) + "\n");
         return text.toString();
     }
 
