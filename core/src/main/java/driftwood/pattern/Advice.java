@@ -4,11 +4,12 @@ import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
-import driftwood.smell.Gathered;
+import driftwood.program.Symbol;
 import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Gathered;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -40,7 +41,9 @@ public record Advice(double score, String because, Map<String, String> cast, Lis
             part.names().stream().filter(name -> cast.containsKey(part.called()))
                     .forEach(name -> roles.add(new Role(cast.get(part.called()), name, true)));
         }
-        Evidence here = new Evidence(finding.file(), finding.line(), finding.endLine(), "here");
+        Symbol symbol = Symbol.of(finding.symbol());
+        Evidence here = new Evidence(finding.file(), finding.line(), finding.endLine(), symbol.member().isEmpty() ? symbol.simpleType()
+                : symbol.isRoutine() ? symbol.member() + "()" : symbol.member());
         List<Evidence> everywhere = gathered.places().stream().map(Place::evidence).toList();
         List<Step> all = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {

@@ -71,7 +71,7 @@ final class State implements Computed {
                         List.of(Branches.call(chain, site, "state." + routine))).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + state + " with every operation that branches on " + chain.subject().text() + ".",
-                        List.of(site.planned(context, state, "the interface")), Check.LANGUAGE),
+                        List.of(site.planned(context, state, "the " + site.idiom(context).contract())), Check.LANGUAGE),
                 new Step("Give each value a class that answers with its arm's body, one at a time.",
                         chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
                                 arm.title())).toList(), Check.LANGUAGE_EACH),

@@ -124,8 +124,8 @@ final class Strategy implements Computed {
                         Words.lower(strategy) + "For(" + chain.subject().text() + ")." + routine))).sketch());
         Optional<TypeOutline> owner = site.type(branching.common());
         List<Step> steps = List.of(
-                new Step("Add the interface " + strategy + " with " + routine + "(), beside the old code.",
-                        List.of(site.planned(context, strategy, "the interface")), Check.LANGUAGE),
+                new Step("Add the " + site.idiom(context).contract() + " " + strategy + " with " + routine + "(), beside the old code.",
+                        List.of(site.planned(context, strategy, "the " + site.idiom(context).contract())), Check.LANGUAGE),
                 new Step("Give each arm's body an object of its own, one at a time.",
                         chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
                                 "arm for " + arm.title())).toList(), Check.LANGUAGE_EACH),

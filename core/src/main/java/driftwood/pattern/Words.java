@@ -7,9 +7,13 @@ final class Words {
     private Words() {
     }
 
-    /** {@code quote} becomes {@code Quote}. */
+    /** {@code quote} becomes {@code Quote}, {@code line_up} becomes {@code LineUp}. */
     static String upper(String word) {
-        return word.isEmpty() ? word : word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
+        StringBuilder name = new StringBuilder();
+        for (String part : word.split("_")) {
+            name.append(part.isEmpty() ? part : part.substring(0, 1).toUpperCase(Locale.ROOT) + part.substring(1));
+        }
+        return name.toString();
     }
 
     /** {@code TugQuote} becomes {@code tugQuote}. */

@@ -1,6 +1,5 @@
 package driftwood.read.ecmascript;
 
-import driftwood.source.Idiom;
 import driftwood.source.Language;
 import driftwood.source.Language.Contract;
 import driftwood.source.Language.Habit;
@@ -20,7 +19,6 @@ final class EcmaFacts {
                 .testedBy(TESTS).notWrittenHere(FETCHED)
                 .asking(Contract.EQUALITY, "equals").asking(Contract.TEXT, "toString", "toJSON").asking(Contract.COMPARISON, "compare", "localeCompare")
                 .asking(Contract.STEP, "next", "previous", "advance")
-                .reaching(() -> Outside.beside(EcmaFacts.class))
-                .saying(new Idiom("run the tests", "a test", false));
+                .reaching(() -> Outside.beside(EcmaFacts.class));
     }
 }
