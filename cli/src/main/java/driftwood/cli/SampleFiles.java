@@ -23,6 +23,16 @@ public final class SampleFiles {
         }
     }
 
+    /** Whether there is such a sample. */
+    static boolean has(String name) {
+        return Files.isDirectory(home().resolve(name));
+    }
+
+    /** Where a sample lies; not to be written to. */
+    static Path folder(String name) {
+        return home().resolve(name);
+    }
+
     private static Path home() {
         try {
             Path own = Path.of(SampleFiles.class.getProtectionDomain().getCodeSource().getLocation().toURI());

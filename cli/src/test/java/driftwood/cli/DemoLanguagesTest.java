@@ -45,6 +45,14 @@ class DemoLanguagesTest {
         assertThat(run.out()).contains("characterize --run \"" + command + "\"", "4 lines on standard output", "Same: the one case", "at standard output, line 1", "The slip was noticed");
     }
 
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {"csharp|switch (position)", "javascript|if (this.position === 'shut')", "kotlin|when (position)", "php|if ($this->position === 'shut')",
+        "python|if self.position == \"shut\":", "ruby|case @position", "typescript|switch (this.position)"})
+    void aSmellIsExplainedByCodeInTheLanguageOfTheProject(String language, String code) {
+        SampleFiles.copy("kelp-quay-" + language, folder);
+        assertThat(InProcess.run("explain", "state-switch", "--project", folder.toString()).out()).contains("Such as ", "of driftwood demo --language " + language + ":", code);
+    }
+
     @Test
     void aLanguageThatThereIsNotIsToldWithThoseThereAre() {
         Run run = InProcess.run("demo", "--language", "cobol", folder.resolve("office").toString());

@@ -4,6 +4,7 @@ import driftwood.cli.Command;
 import driftwood.cli.Console;
 import driftwood.cli.ExitCode;
 import driftwood.cli.Project;
+import driftwood.cli.SampleExample;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.FindingText;
 import driftwood.cli.render.Style;
@@ -17,6 +18,7 @@ import driftwood.smell.detect.Catalogue;
 import driftwood.store.Configuration;
 import driftwood.words.Glossary;
 import driftwood.words.Nearest;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -62,7 +64,7 @@ public final class ExplainCommand implements Command {
         Style style = new Style(console.colour());
         TopicText topic = new TopicText(style, console.width());
         String key = wanted.toLowerCase(Locale.ROOT);
-        Optional<String> told = Catalogue.smell(key).map(topic::of).or(() -> Patterns.byKey(key).map(topic::of))
+        Optional<String> told = Catalogue.smell(key).map(smell -> topic.of(smell, SampleExample.of(key, Path.of(Flags.projectOf(line)), style, console.width()))).or(() -> Patterns.byKey(key).map(topic::of))
                 .or(() -> Glossary.of(wanted).map(topic::of));
         if (wanted.equals(Configuration.FILE)) {
             console.out().print(Configuration.template());

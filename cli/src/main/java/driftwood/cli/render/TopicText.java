@@ -4,6 +4,7 @@ import driftwood.pattern.Patterns;
 import driftwood.pattern.Pattern;
 import driftwood.smell.Smell;
 import driftwood.words.Glossary;
+import java.util.Optional;
 
 /** What a smell or a pattern is, for whoever asks by its key. */
 public final class TopicText {
@@ -15,10 +16,11 @@ public final class TopicText {
         this.width = width;
     }
 
-    public String of(Smell smell) {
+    /** @param example in the reader's own language; empty for the one that the smell brings */
+    public String of(Smell smell, Optional<String> example) {
         return style.strong(smell.title()) + "  " + smell.key() + "\n\n"
                 + Paragraph.of(smell.what(), width, 2, 0) + "\n"
-                + smell.example().stripTrailing().indent(6) + "\n"
+                + example.map(each -> "  Such as " + each).orElseGet(() -> smell.example().stripTrailing().indent(6)) + "\n"
                 + Paragraph.of(style.strong("Not this smell: ") + smell.isNot(), width, 2, 0)
                 + Paragraph.of(style.strong("Cures: ") + String.join(", ", Patterns.answering(smell.key())), width, 2, 0);
     }

@@ -192,7 +192,7 @@ class ChainTest {
     }
 
     @ParameterizedTest(name = "{0}: {1}")
-    @CsvSource({"k, k", "vessel.kind, kind", "vessel.getKind(), kind", "getKind(), kind", "((Tug)v).kind(), kind", "get(), get"})
+    @CsvSource({"k, k", "vessel.kind, kind", "$this->position, position", "@position, position", "vessel.Kind, Kind", "vessel.getKind(), kind", "getKind(), kind", "((Tug)v).kind(), kind", "get(), get"})
     void theLastWordOfASubjectNamesIt(String text, String word) {
         assertThat(new Chain.Subject(text, driftwood.program.Trail.UNKNOWN, true).word()).isEqualTo(word);
     }
