@@ -42,7 +42,7 @@ public record Chain(String within, String routine, @Line int line, @Line int end
         /** The last word of the subject: {@code kind} for {@code vessel.getKind()}. */
         public String word() {
             String word = text.endsWith("()") ? text.substring(0, text.length() - 2) : text;
-            word = word.replace("->", ".");
+            word = word.replace("->", ".").replaceFirst("\\[[\"':]?(\\w+)[\"']?]$", ".$1");
             word = word.substring(Math.max(word.lastIndexOf('.'), word.lastIndexOf(')')) + 1).replaceFirst("^[@$]+", "");
             return word.regionMatches(true, 0, "get", 0, 3) && word.length() > 3 && (word.charAt(0) == 'g' || Character.isUpperCase(word.charAt(3)))
                     ? Character.toLowerCase(word.charAt(3)) + word.substring(4) : word;

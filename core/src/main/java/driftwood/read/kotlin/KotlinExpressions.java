@@ -9,7 +9,6 @@ import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -161,7 +160,7 @@ abstract class KotlinExpressions extends Expressions {
     }
 
     private static boolean isClass(String name) {
-        return !name.isEmpty() && Character.isUpperCase(name.charAt(0)) && (name.length() == 1 || !name.equals(name.toUpperCase(Locale.ROOT)));
+        return !name.isEmpty() && Character.isUpperCase(name.charAt(0)) && !name.equals("TODO");
     }
 
     Node binary(Cst node) {

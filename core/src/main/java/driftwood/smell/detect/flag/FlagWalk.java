@@ -152,6 +152,7 @@ final class FlagWalk extends Walk {
     }
 
     private static boolean isWork(Node node) {
-        return node instanceof Call || node instanceof Creation || node instanceof Loop || node instanceof Binary;
+        return node instanceof Call || node instanceof Creation || node instanceof Loop || node instanceof Binary
+                || node instanceof Assignment kept && kept.target() instanceof Index;
     }
 }

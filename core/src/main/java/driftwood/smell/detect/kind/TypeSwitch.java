@@ -72,7 +72,7 @@ public final class TypeSwitch implements Detector {
     private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
     /** Called back by a parser for each piece that it reads. */
     private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*");
-    private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
+    private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*|(.*\\W)?(e|ev|evt|event)\\.(key|code|which|button|type|inputtype)");
 
     /** With more chains than this on one hierarchy, only those that share variants are told together. */
     private static final int CLOSE = 2;

@@ -77,7 +77,7 @@ final class UsageWalk extends Walk {
 
     /** A routine that puts a text together is a printer, whatever it is called. */
     private static boolean writes(Routine routine) {
-        return routine.returns().simpleName().matches("[Ss]tring|str") && routine.body().isPresent()
+        return (!routine.returns().isPresent() || routine.returns().simpleName().matches("[Ss]tring|str")) && routine.body().isPresent()
                 && Search.all(routine.body().get(), Return.class).stream().allMatch(each -> each.value().map(value ->
                 value instanceof Binary sum && sum.operator().equals("+") && Search.any(sum, part -> part instanceof Literal
                         literal && literal.kind() == LiteralKind.STRING)).orElse(false));

@@ -153,7 +153,7 @@ final class NothingWalk extends Walk {
             Truth.asked(binary.left()).filter(NullTest::negated).ifPresent(test -> {
                 boolean either = binary.operator().equals("||");
                 if (either || Truth.isUsed(binary.left(), binary)) {
-                    guard(test, either ? Kind.GUARD_DEFAULTS : Kind.GUARD_SKIPS, binary, either
+                    guard(test, either && binary.right() instanceof Throw ? Kind.GUARD_THROWS : either ? Kind.GUARD_DEFAULTS : Kind.GUARD_SKIPS, binary, either
                             ? "takes " + file.brief(binary.right()) + " for nothing" : "takes nothing for nothing");
                 }
             });

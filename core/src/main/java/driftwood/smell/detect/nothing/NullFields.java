@@ -170,6 +170,14 @@ final class NullFields {
                 if (!constructor.parameters().get(i).name().equals(set.note())) {
                     continue;
                 }
+                int at = i;
+                Optional<Evidence> delegated = owner.constructors().stream().flatMap(each -> program.callsBy(each).stream()).filter(call ->
+                        call.trail().lastName().equals("this") && call.arguments().size() == constructor.parameters().size()
+                        && call.arguments().get(at).kind() == Argument.Kind.NULL).findFirst().map(call -> new Evidence(owner.file(), call.line(), call.line(),
+                        Language.nothingIn(owner.file()) + " is passed for " + set.note()));
+                if (delegated.isPresent()) {
+                    return delegated;
+                }
                 for (CreationFact creation : program.creations(owner)) {
                     if (creation.arguments().size() == constructor.parameters().size()
                             && creation.arguments().get(i).kind() == Argument.Kind.NULL) {

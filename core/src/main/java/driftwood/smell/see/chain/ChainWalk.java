@@ -290,7 +290,7 @@ public final class ChainWalk extends Walk {
                         next.start(), next.then().end()));
                 at = next.otherwise();
             }
-            emit(Form.CONDITIONAL, drafts, List.of(at), isLast(conditional));
+            emit(Form.CONDITIONAL, drafts, List.of(at), isLast(conditional) && !Exits.isHandedOn(conditional, routine().flatMap(Routine::body).map(Block::statements).orElse(List.of())));
         }
         return visitNode(conditional);
     }

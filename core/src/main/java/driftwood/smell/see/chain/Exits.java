@@ -2,6 +2,8 @@ package driftwood.smell.see.chain;
 
 import driftwood.tree.Arm;
 import driftwood.tree.Block;
+import driftwood.tree.Call;
+import driftwood.tree.Evaluate;
 import driftwood.tree.If;
 import driftwood.tree.Jump;
 import driftwood.tree.JumpKind;
@@ -15,6 +17,7 @@ import driftwood.tree.Search;
 import driftwood.tree.Throw;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.Try;
+import java.util.List;
 
 /** Whether control never runs past the end of a body. */
 public final class Exits implements TreeVisitor<Boolean> {
@@ -75,5 +78,11 @@ public final class Exits implements TreeVisitor<Boolean> {
     @Override
     public Boolean visitJump(Jump jump) {
         return jump.kind() == JumpKind.CONTINUE;
+    }
+
+    /** Whether a value is an argument of what its statement does. @param statements of the routine */
+    static boolean isHandedOn(Node value, List<Node> statements) {
+        return statements.stream().anyMatch(each -> each.start() <= value.start() && value.end() <= each.end()
+                && each instanceof Evaluate evaluate && evaluate.expression() instanceof Call);
     }
 }

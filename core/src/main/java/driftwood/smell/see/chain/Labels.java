@@ -6,6 +6,7 @@ import driftwood.tree.Binary;
 import driftwood.tree.Call;
 import driftwood.tree.Cast;
 import driftwood.tree.EqualityTest;
+import driftwood.tree.Index;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.Member;
@@ -254,6 +255,12 @@ final class Labels {
         @Override
         public Boolean visitMember(Member member) {
             return isPlain(member.receiver());
+        }
+
+        /** An entry under a fixed name: {@code parcel['speed']}. */
+        @Override
+        public Boolean visitIndex(Index index) {
+            return index.index() instanceof Literal key && key.kind() == LiteralKind.STRING && isPlain(index.receiver());
         }
 
         @Override

@@ -134,6 +134,9 @@ public final class ReachWalk extends Walk {
             boolean constant = name.name().equals(name.name().toUpperCase(java.util.Locale.ROOT));
             source = parameter || constant ? name.name() : "";
         }
+        if (source.isEmpty() && first.orElse(null) instanceof Member address && address.receiver() instanceof Name owner && Character.isUpperCase(owner.name().charAt(0))) {
+            source = arguments.stream().skip(1).filter(Literal.class::isInstance).map(each -> ((Literal) each).text()).findFirst().orElse("");
+        }
         if (first.isEmpty() && resource.held()) {
             source = bound();
         }
