@@ -69,6 +69,7 @@ public final class Choices {
 
     /** A statement that is worth something, handed back: as one value where each way is one, else on each of its ways. */
     public static Node handedBack(Node statement) {
+        // driftwood: leave type-switch because the two ways of choosing are told apart where their value is made
         Node value = statement instanceof If branch ? value(branch, Optional.empty()) : statement instanceof Match match
                 && match.arms().stream().allMatch(each -> each.body().size() == 1 && each.body().get(0) instanceof Evaluate) ? value(match) : statement;
         return value instanceof Conditional || value instanceof Match && value != statement

@@ -165,6 +165,7 @@ abstract class RubyStatements extends RubyExpressions {
     /** A choice whose value is used: a conditional where both ways are one expression, else its parts. */
     Node chosen(Cst node) {
         Node made = statement(node);
+        // driftwood: leave type-switch because the two ways of choosing are told apart where their value is made
         return made instanceof If branch ? Choices.value(branch, Optional.of(new Literal(node.end(), node.end(), LiteralKind.NULL, "null"))) : made instanceof Match match ? Choices.value(match)
                 : new Other(node.start(), node.end(), node.kind(), List.of(made));
     }

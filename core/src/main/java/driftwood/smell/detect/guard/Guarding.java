@@ -16,6 +16,8 @@ import java.util.regex.Pattern;
 /** Tells the statements that guard a routine's work from the work. */
 final class Guarding {
     private static final Pattern CHECK = Pattern.compile("(?i:check|require|validate|assert|verify|ensure(?!Capacity))([A-Z_].*)?");
+    /** A value is asked to stay within its limits. */
+    private static final Pattern FORCED = Pattern.compile("(?i)clamp|coerce\\w+");
     private static final Pattern LIMIT = Pattern.compile("(?i)min(Of)?|max(Of)?|clamp|abs|coerce(In|AtLeast|AtMost)");
 
     private static final Pattern REMARK = Pattern.compile("(?i)(log|warn|debug|info|trace|error|print|report).*");
@@ -257,7 +259,7 @@ final class Guarding {
 
     private static boolean isLimit(Node value) {
         return value instanceof Call call && LIMIT.matcher(call.name()).matches() && (call.arguments().size() >= 2
-                || call.receiver().filter(each -> each instanceof Sequence pair && pair.parts().size() == 2 || !call.arguments().isEmpty()).isPresent())
+                || call.receiver().filter(each -> each instanceof Sequence pair && pair.parts().size() == 2 || !call.arguments().isEmpty() && FORCED.matcher(call.name()).matches()).isPresent())
                 || value instanceof Conditional choice && isBound(choice.then()) && isBound(choice.otherwise());
     }
 

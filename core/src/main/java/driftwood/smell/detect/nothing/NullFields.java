@@ -112,6 +112,7 @@ final class NullFields {
         Optional<TypeOutline> type = program.resolve(found.field().orElseThrow().type(), found.owner());
         return type.isPresent() && (type.get().equals(found.owner())
                 || program.ancestors(found.owner()).contains(type.get()) && LINK.matcher(found.field().orElseThrow().name()).matches()
+                || program.ancestors(type.get()).contains(found.owner()) && LINK.matcher(found.field().orElseThrow().name()).matches()
                 || program.nestedIn(found.owner()).contains(type.get()));
     }
 

@@ -126,6 +126,7 @@ public final class ReachWalk extends Walk {
         Optional<Node> first = arguments.stream().findFirst();
         String source = "";
         boolean parameter = false;
+        // driftwood: leave type-switch because what names a resource is read from the tree, where each kind has its own parts
         if (first.orElse(null) instanceof Literal literal) {
             source = literal.text();
         } else if (first.orElse(null) instanceof Name name) {
