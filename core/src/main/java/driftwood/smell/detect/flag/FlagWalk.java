@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 6, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 7, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -99,7 +99,7 @@ final class FlagWalk extends Walk {
         } else if (core.size() > 1 && leavesEarly(branch)) {
             otherwise = core.subList(1, core.size());
         }
-        if (behaves(then) && behaves(otherwise)) {
+        if (behaves(then) && behaves(otherwise) || storesElsewhere(then, otherwise)) {
             String first = file.brief(then.get(0));
             String second = file.brief(otherwise.get(0));
             splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first,
@@ -144,6 +144,14 @@ final class FlagWalk extends Walk {
     private static boolean behaves(List<Node> body) {
         return !body.isEmpty() && body.stream().anyMatch(each -> !(each instanceof Throw)
                 && Search.any(each, FlagWalk::isWork));
+    }
+
+    /** The same kind of value is kept in one place or in another. */
+    private boolean storesElsewhere(List<Node> then, List<Node> otherwise) {
+        return then.size() == 1 && otherwise.size() == 1 && then.get(0) instanceof Evaluate one && otherwise.get(0) instanceof Evaluate other
+                && one.expression() instanceof Assignment first && other.expression() instanceof Assignment second
+                && first.value() instanceof Name kept && second.value() instanceof Name same && kept.name().equals(same.name())
+                && !file.brief(first.target()).equals(file.brief(second.target()));
     }
 
     /** A value that is worked out; bits set and cleared are not. */

@@ -119,10 +119,15 @@ public final class TypeSwitch implements Detector {
 
     private static boolean isExcused(Chain chain) {
         return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
-                Contract.HASH, Contract.ORDER, Contract.COMPARISON) || isMain(chain) || isReading(chain) || isTaken(chain)
+                Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
                 || isOfToken(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
                 || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    /** A bare name that stands for constants is what a comparison is told to do, and none of the things compared. */
+    private static boolean isOperator(Chain chain) {
+        return chain.subject().text().matches("\\w+") && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.NAME));
     }
 
     /** The kinds of what a scanner gives. */

@@ -15,7 +15,7 @@ import java.util.Set;
 
 /** Sees routines that tell several others of one event. */
 final class TellingWalk extends Walk {
-    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 6, Telling.class, file -> {
+    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 7, Telling.class, file -> {
         TellingWalk walk = new TellingWalk(file);
         walk.scan(file.unit());
         return walk.tellings;
@@ -32,15 +32,23 @@ final class TellingWalk extends Walk {
     @Override
     public Void visitRoutine(Routine routine) {
         if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()) {
-            List<Node> statements = Search.statements(routine.body().get());
+            List<Node> statements = new ArrayList<>();
+            Search.statements(routine.body().get()).forEach(each -> statements.addAll(each instanceof Try attempt ? Search.statements(attempt.body()) : List.of(each)));
             Node last = statements.isEmpty() ? routine : statements.get(statements.size() - 1);
-            List<Node> inner = last instanceof If branch && branch.otherwise().isEmpty() ? Search.statements(branch.then()) : List.of();
-            List<Node> unfolded = new ArrayList<>(statements);
-            if (inner.size() > 1) {
-                unfolded.remove(unfolded.size() - 1);
-                unfolded.addAll(inner);
+            List<List<Node>> ways = new ArrayList<>();
+            if (last instanceof If branch) {
+                ways.add(Search.statements(branch.then()));
+                branch.otherwise().ifPresent(each -> ways.add(Search.statements(each)));
+                ways.removeIf(each -> each.size() < 2);
             }
-            look(routine, unfolded);
+            if (ways.isEmpty()) {
+                look(routine, statements);
+            }
+            for (List<Node> way : ways) {
+                List<Node> whole = new ArrayList<>(statements.subList(0, statements.size() - 1));
+                whole.addAll(way);
+                look(routine, whole);
+            }
         }
         return super.visitRoutine(routine);
     }
