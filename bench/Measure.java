@@ -23,7 +23,6 @@ import java.util.stream.Stream;
 import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
-import org.treesitter.TreeSitterPython;
 
 /**
  * Measures a folder: (a) bare parse, (b) cold scan, (c) warm scan, (d) warm scan after one file changed in each of a few ways, (e) peak heap,
@@ -228,6 +227,7 @@ public final class Measure {
     }
 
     private static void work(List<SourceFile> files, AtomicInteger next) {
+        Map<String, Parser> parsers = new java.util.HashMap<>();
         for (int i = next.getAndAdd(48); i < files.size(); i = next.getAndAdd(48)) {
             List<JavaFileObject> java = new ArrayList<>();
             for (SourceFile file : files.subList(i, Math.min(files.size(), i + 48))) {
@@ -236,7 +236,7 @@ public final class Measure {
                     if (isJava(file.language())) {
                         java.add(source(text, java.size()));
                     } else {
-                        new Parser(new io.github.treesitter.ktreesitter.Language(Pointer.get())).parse(text, null);
+                        parsers.computeIfAbsent(file.language().key(), Measure::parser).parse(text, null);
                     }
                 } catch (SourceText.NotReadable e) {
                     continue;
@@ -254,10 +254,30 @@ public final class Measure {
         }
     }
 
-    private static final class Pointer extends TreeSitterPython {
-        static Object get() {
-            return new Pointer().getPtr();
+    /** The grammars' classes, by language; each thread makes a parser of each once. */
+    private static final Map<String, String> GRAMMARS = Map.of("python", "Python", "csharp", "CSharp", "javascript", "Javascript", "kotlin", "Kotlin",
+            "php", "Php", "ruby", "Ruby", "typescript", "Typescript");
+
+    private static Parser parser(String language) {
+        try {
+            Class<?> grammar = Class.forName("org.treesitter.TreeSitter" + GRAMMARS.get(language));
+            java.lang.reflect.Method pointer = pointer(grammar);
+            pointer.setAccessible(true);
+            return new Parser(new io.github.treesitter.ktreesitter.Language(pointer.invoke(grammar.getConstructor().newInstance())));
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException("no grammar for " + language, e);
         }
+    }
+
+    private static java.lang.reflect.Method pointer(Class<?> grammar) throws NoSuchMethodException {
+        for (Class<?> at = grammar; at != null; at = at.getSuperclass()) {
+            for (java.lang.reflect.Method each : at.getDeclaredMethods()) {
+                if (each.getName().equals("getPtr")) {
+                    return each;
+                }
+            }
+        }
+        throw new NoSuchMethodException(grammar + " tells no pointer");
     }
 
     private static JavaFileObject source(String text, int number) {

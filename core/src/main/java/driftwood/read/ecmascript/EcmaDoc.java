@@ -11,18 +11,23 @@ final class EcmaDoc {
             + "((const|let|var)\\s+[\\w$]+\\s*=\\s*(async\\s*)?|[\\w$.]+\\s*=\\s*)?");
     /** No farther is looked. */
     private static final int NEAR = 160;
+    private static final int LONGEST = 4000;
 
     private EcmaDoc() {
     }
 
     /** The comment that ends right before a place; empty where none does. */
     static String before(String source, int at) {
-        int end = source.lastIndexOf("*/", at);
-        if (end < 0 || at - end > NEAR || !BETWEEN.matcher(source.substring(end + 2, at)).matches()) {
+        int from = Math.max(0, at - NEAR);
+        String near = source.substring(from, at);
+        int behind = near.lastIndexOf("*/");
+        if (behind < 0 || !BETWEEN.matcher(near.substring(behind + 2)).matches()) {
             return "";
         }
-        int begin = source.lastIndexOf("/**", end);
-        return begin < 0 ? "" : source.substring(begin, end);
+        int end = from + behind;
+        String comment = source.substring(Math.max(0, end - LONGEST), end);
+        int begin = comment.lastIndexOf("/**");
+        return begin < 0 ? "" : comment.substring(begin);
     }
 
     static Told parameter(String comment, String name) {
