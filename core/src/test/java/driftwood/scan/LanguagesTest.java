@@ -91,11 +91,14 @@ class LanguagesTest {
     }
 
     @Test
-    void aDialectIsToldAndItsNeighboursAreRead() throws Exception {
+    void aDialectAndAPackedFileAreToldAndTheirNeighboursAreRead() throws Exception {
         Files.writeString(root.resolve("a.js"), "/**\n * @format\n * @flow strict\n */\nexport type Tide = {| depth: ?number |};\n");
+        Files.writeString(root.resolve("empty.js"), "");
+        Files.writeString(root.resolve("c.js"), "var a=function(b){return b+1};".repeat(900) + "\n");
         Files.writeString(root.resolve("b.js"), "// what does not @flow here\nexport function f() {}\n");
         Scan.Result result = new Scan(Scan.Options.DEFAULT.on(2)).run(root, java.util.List.of(root));
-        assertThat(result.unread()).extracting(each -> each.file() + " " + each.why()).containsExactly("a.js written with Flow's types, which Driftwood does not read");
-        assertThat(result.program().outlines()).extracting(each -> each.file()).containsExactly("b.js");
+        assertThat(result.unread()).extracting(each -> each.file() + " " + each.why()).containsExactly("a.js written with Flow's types, which Driftwood does not read",
+                "c.js packed by a tool: 13500 characters to a line");
+        assertThat(result.program().outlines()).extracting(each -> each.file()).containsExactly("b.js", "empty.js");
     }
 }

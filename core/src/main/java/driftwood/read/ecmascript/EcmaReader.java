@@ -31,6 +31,9 @@ public final class EcmaReader extends SitterReader {
     /** In the comments at the head of a file. */
     private static final Pattern FLOW = Pattern.compile("^\\s*(//|/?\\*+)\\s*@flow\\b", Pattern.MULTILINE);
     private static final int HEAD = 2000;
+    /** Nobody writes a long file in lines of so many characters on average: a tool packed it. */
+    private static final int PACKED_LINE = 500;
+    private static final int PACKED = 20_000;
 
     private final Set<String> ruled;
 
@@ -70,18 +73,22 @@ public final class EcmaReader extends SitterReader {
         }
     }
 
-    /** @throws Unreadable where the file says that it is written with types that belong to neither language */
+    /** @throws Unreadable where the file says that it is written with types that belong to neither language, or a tool packed it */
     @Override
     protected String parsable(String text) {
         if (FLOW.matcher(text.substring(0, Math.min(HEAD, text.length()))).find()) {
             throw new Unreadable("written with Flow's types, which Driftwood does not read");
+        }
+        long average = text.length() < PACKED ? 0 : text.length() / (text.chars().filter(each -> each == '\n').count() + 1);
+        if (average >= PACKED_LINE) {
+            throw new Unreadable("packed by a tool: " + average + " characters to a line");
         }
         return text;
     }
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override
