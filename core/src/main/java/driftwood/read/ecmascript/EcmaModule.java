@@ -90,6 +90,7 @@ final class EcmaModule extends EcmaClasses {
         Cst name = declarator.part("name").orElse(declarator);
         Optional<Cst> value = declarator.part("value");
         Optional<String> required = value.flatMap(this::required);
+        List<Node> tags = declaration.has("const") ? value.map(each -> EcmaTags.of(each, this)).orElse(List.of()) : List.of();
         if (required.isPresent()) {
             if (name.is("identifier")) {
                 imports.whole(name, required.get());
@@ -102,9 +103,8 @@ final class EcmaModule extends EcmaClasses {
             functions.put(text(name), value.get());
         } else if (value.filter(each -> each.is("class")).isPresent()) {
             members.add(type(value.get(), text(name)));
-        } else if (declaration.has("const") && value.isPresent() && EcmaTags.of(value.get(), this).size() > 1) {
-            members.add(new TypeDeclaration(declarator.start(), declarator.end(), text(name), TypeKind.ENUM, Traits.of(Mark.STATIC), List.of(), List.of(), List.of(), List.of(),
-                    EcmaTags.of(value.get(), this)));
+        } else if (tags.size() > 1) {
+            members.add(new TypeDeclaration(declarator.start(), declarator.end(), text(name), TypeKind.ENUM, Traits.of(Mark.STATIC), List.of(), List.of(), List.of(), List.of(), tags));
         } else {
             Told type = declarator.part("type").map(each -> EcmaTypes.of(text(each))).orElse(Told.NOTHING);
             Optional<Node> initial = value.map(this::expression);

@@ -4,14 +4,15 @@ import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.detect.half.FieldUse.Kind;
+import driftwood.smell.see.creation.Setters;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.Collections;
-import java.util.IdentityHashMap;
 import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
@@ -81,7 +82,7 @@ final class FieldUseWalk extends Walk {
     }
 
     private static boolean isSetter(Routine routine) {
-        return routine.name().matches("set.*|Set[A-Z].*|.*=");
+        return Setters.isNamed(routine.name()) || routine.name().endsWith("=");
     }
 
     private boolean isCreating() {

@@ -6,8 +6,8 @@ import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
-import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Finding;
 import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
@@ -18,8 +18,9 @@ import driftwood.smell.TypeFacts;
 import driftwood.smell.detect.half.FieldUse.Kind;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.creation.Instantiation;
-import driftwood.source.Language;
+import driftwood.smell.see.creation.Setters;
 import driftwood.source.Language.Contract;
+import driftwood.source.Language;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -88,7 +89,7 @@ public final class HalfBuiltObject implements Detector {
                         || set.getOrDefault(name, Set.of()).contains(plain(field));
                 if (setter && !born) {
                     boolean tolerated = each.stream().anyMatch(use -> use.kind() == Kind.TOLERATED);
-                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !use.name().matches("set.*|Set[A-Z].*"))
+                    each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !Setters.isNamed(use.name()))
                             .findFirst().ifPresent(use -> demanded.put(field, use));
                     each.stream().filter(use -> use.kind() == Kind.NEEDED && !isAccessor(use.name(), field))
                             .findFirst().ifPresent(use -> needed.put(field, use));
@@ -117,7 +118,7 @@ public final class HalfBuiltObject implements Detector {
 
     /** {@code setTide}, {@code tide} and {@code _tide} are one name. */
     private static String plain(String name) {
-        String bare = name.matches("set_?[A-Za-z].*|Set[A-Z].*") ? name.substring(3) : name;
+        String bare = Setters.isNamed(name) ? name.substring(3) : name;
         return bare.replace("_", "").toLowerCase(Locale.ROOT);
     }
 

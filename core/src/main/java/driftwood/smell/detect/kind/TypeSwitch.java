@@ -72,7 +72,9 @@ public final class TypeSwitch implements Detector {
     private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
     /** Called back by a parser for each piece that it reads. */
     private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*");
-    private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*|(.*\\W)?(e|ev|evt|event)\\.(key|code|which|button|type|inputtype)");
+    private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
+    /** What a platform tells of an event, where nothing but the label says what it is. */
+    private static final Pattern TOLD = Pattern.compile("(?i)(.*\\W)?(e|ev|evt|event)\\.(key|code|which|button|type|inputtype)");
 
     /** With more chains than this on one hierarchy, only those that share variants are told together. */
     private static final int CLOSE = 2;
@@ -121,8 +123,12 @@ public final class TypeSwitch implements Detector {
         return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
                 Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
-                || isOfToken(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
+                || isOfToken(chain) || isTold(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
                 || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    private static boolean isTold(Chain chain) {
+        return TOLD.matcher(chain.subject().text()).matches() && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER));
     }
 
     /** A bare name that stands for constants is what a comparison is told to do, and none of the things compared. */

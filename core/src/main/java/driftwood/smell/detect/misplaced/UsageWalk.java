@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 
 /** Sees which members each routine uses, of its own object and of others. */
 final class UsageWalk extends Walk {
-    static final Seer<Usage> SEER = new Seer<>("usage", 7, Usage.class, file -> {
+    static final Seer<Usage> SEER = new Seer<>("usage", 8, Usage.class, file -> {
         UsageWalk walk = new UsageWalk(file);
         walk.scan(file.unit());
         return walk.usages;

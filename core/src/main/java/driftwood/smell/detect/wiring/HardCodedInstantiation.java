@@ -9,8 +9,8 @@ import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
 import driftwood.smell.Evidence;
-import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
+import driftwood.smell.Finding;
 import driftwood.smell.Gathered;
 import driftwood.smell.Listing;
 import driftwood.smell.Seen;
@@ -20,8 +20,9 @@ import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.TypeFacts;
 import driftwood.smell.see.creation.CreationWalk;
-import driftwood.smell.see.creation.Instantiation;
 import driftwood.smell.see.creation.Instantiation.How;
+import driftwood.smell.see.creation.Instantiation;
+import driftwood.smell.see.creation.Setters;
 import driftwood.smell.see.reach.Helpers;
 import driftwood.smell.see.reach.Reach;
 import driftwood.smell.see.reach.ReachWalk;
@@ -161,7 +162,7 @@ public final class HardCodedInstantiation implements Detector {
         List<TypeOutline> kinds = new ArrayList<>(program.ancestors(made));
         kinds.add(made);
         Set<String> foreign = kinds.stream().flatMap(each -> each.supertypes().stream()).map(TypeRef::simpleName).collect(Collectors.toSet());
-        return client.routines().stream().filter(each -> each.isConstructor() || each.name().startsWith("set") || each.name().matches("Set[A-Z].*"))
+        return client.routines().stream().filter(each -> each.isConstructor() || Setters.isNamed(each.name()))
                 .flatMap(each -> each.parameters().stream())
                 .anyMatch(each -> program.resolve(each.type(), client).map(kinds::contains)
                         .orElse(foreign.contains(each.type().simpleName())));

@@ -14,7 +14,7 @@ import java.util.Optional;
 /** Sees every creation of an instance and what becomes of it in the routine around. */
 public final class CreationWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Instantiation> SEER = new Seer<>("birth", 2, Instantiation.class, file -> {
+    public static final Seer<Instantiation> SEER = new Seer<>("birth", 3, Instantiation.class, file -> {
         CreationWalk walk = new CreationWalk(file);
         walk.scan(file.unit());
         return walk.instantiations;

@@ -13,6 +13,11 @@ public final class Setters {
     private Setters() {
     }
 
+    /** Whether a routine is named as one that sets a part: {@code setTide}, {@code set_tide}, {@code SetTide}. */
+    public static boolean isNamed(String routine) {
+        return SETTER.matcher(routine).matches();
+    }
+
     /** What a statement creates for a local. */
     static Optional<Creation> made(Node statement) {
         if (statement instanceof Local local) {
@@ -57,7 +62,7 @@ public final class Setters {
     private static Optional<String> property(Node expression, String name) {
         if (expression instanceof Call call && call.arguments().size() == 1
                 && call.receiver().orElse(null) instanceof Name receiver && receiver.name().equals(name)
-                && SETTER.matcher(call.name()).matches()) {
+                && isNamed(call.name())) {
             return Optional.of(call.name());
         }
         return expression instanceof Assignment assignment && assignment.target() instanceof Member member
