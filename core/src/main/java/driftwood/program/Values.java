@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /** Walks trails through the program: the types of values, the fields and routines that they end at. */
 final class Values {
@@ -18,6 +19,8 @@ final class Values {
     private final Names names;
     private final Fields fields;
     private final Map<Way, Place> walked = new ConcurrentHashMap<>();
+    /** Routines that are no constructors. */
+    private final Map<TypeOutline, Map<String, List<RoutineOutline>>> byName = new ConcurrentHashMap<>();
 
     Values(Program program, Names names) {
         this.program = program;
@@ -148,8 +151,8 @@ final class Values {
             Set<TypeOutline> next = new LinkedHashSet<>();
             for (TypeOutline each : level) {
                 if (seen.add(each.name())) {
-                    for (RoutineOutline routine : each.routines()) {
-                        if (routine.name().equals(name) && !routine.isConstructor() && routine.takes(arguments)) {
+                    for (RoutineOutline routine : named(each, name)) {
+                        if (routine.takes(arguments)) {
                             found.add(routine);
                         }
                     }
@@ -162,6 +165,11 @@ final class Values {
             level = List.copyOf(next);
         }
         return List.of();
+    }
+
+    private List<RoutineOutline> named(TypeOutline type, String name) {
+        return byName.computeIfAbsent(type, each -> each.routines().stream().filter(routine -> !routine.isConstructor())
+                .collect(Collectors.groupingBy(RoutineOutline::name))).getOrDefault(name, List.of());
     }
 
     private Place start(Trail trail, TypeOutline scope) {

@@ -62,6 +62,8 @@ public final class MismatchedInterfaces implements Detector {
         }
     }
 
+    private static final Pattern NOTHING = Pattern.compile("(null|None)\\b");
+
     @Override
     public Smell smell() {
         return SMELL;
@@ -90,7 +92,7 @@ public final class MismatchedInterfaces implements Detector {
         List<Arm> arms = new ArrayList<>(chain.arms());
         chain.otherwise().ifPresent(arms::add);
         boolean nothing = arms.stream().anyMatch(arm -> arm.isOn(Label.Kind.NULL)
-                || arm.labels().stream().anyMatch(label -> label.text().matches(".*(null|None)\\b.*")));
+                || arm.labels().stream().anyMatch(label -> NOTHING.matcher(label.text()).find()));
         Map<TypeOutline, ArmCall> calls = new LinkedHashMap<>();
         Set<String> uses = new HashSet<>();
         List<Arm> calling = new ArrayList<>();

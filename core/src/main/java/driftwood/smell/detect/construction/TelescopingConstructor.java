@@ -102,8 +102,8 @@ public final class TelescopingConstructor implements Detector {
         Map<String, List<RoutineOutline>> byName = new HashMap<>();
         for (RoutineOutline routine : type.routines()) {
             if (!routine.isConstructor() && routine.traits().isStatic() && !routine.traits().isDeprecated()
-                    && creating.contains(routine.symbol())
-                    && routine.returns().simpleName().equals(type.simpleName())) {
+                    && routine.returns().simpleName().equals(type.simpleName())
+                    && creating.contains(routine.symbol())) {
                 byName.computeIfAbsent(routine.name(), key -> new ArrayList<>()).add(routine);
             }
         }

@@ -50,7 +50,7 @@ public final class GuardHeavyMethod implements Detector {
             }
             """);
 
-    private static final Pattern COMPARING = Pattern.compile("(?i).*(equals|compar)\\w*");
+    private static final Pattern COMPARING = Pattern.compile("(?i)(equals|compar)\\w*$");
     private static final Pattern CHECKING = Pattern.compile("(?i:check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
     private static final int LEAST = 6;
     private static final double SHARE = 0.6;
@@ -95,17 +95,20 @@ public final class GuardHeavyMethod implements Detector {
 
         @Override
         public Void visitRoutine(Routine routine) {
-            if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()
-                    && !Language.isAsked(routine.name(), Contract.values()) && !COMPARING.matcher(type()).matches()
-                    && !CHECKING.matcher(routine.name()).matches()) {
+            if (routine.kind() == RoutineKind.METHOD && routine.body().isPresent()) {
                 List<Node> statements = Guarding.statements(routine);
-                List<Role> roles = statements.size() >= LEAST ? Guarding.roles(statements, routine) : List.of();
+                List<Role> roles = statements.size() >= LEAST && isWork(routine) ? Guarding.roles(statements, routine) : List.of();
                 if (isHeavy(roles)) {
                     guarded.add(new Guarded(type(), symbol(routine), file.line(routine), file.endLine(routine),
                             Guarding.parts(statements, roles, file)));
                 }
             }
             return super.visitRoutine(routine);
+        }
+
+        private boolean isWork(Routine routine) {
+            return !Language.isAsked(routine.name(), Contract.values()) && !COMPARING.matcher(type()).find()
+                    && !CHECKING.matcher(routine.name()).matches();
         }
 
         private static boolean isHeavy(List<Role> roles) {
