@@ -70,6 +70,12 @@ public final class ContainerTypeCheck implements Detector {
     /** A walk that tells more containers apart than this dispatches on many kinds, and is a type switch; of an argument, more than one. */
     private static final int MOST_CONTAINERS = 2;
 
+    /** A part that is handed on as what a container of the same walk is as well is any part, not a container of its own. */
+    private static boolean isKindOfOther(String type, List<String> containers, Program program) {
+        return containers.stream().flatMap(each -> program.type(each).stream()).anyMatch(each ->
+                program.ancestors(each).stream().anyMatch(ancestor -> ancestor.name().equals(type)));
+    }
+
     /** A descent and the container it goes into. */
     private record Into(String file, Descent descent, TypeOutline container) {
     }
@@ -86,6 +92,7 @@ public final class ContainerTypeCheck implements Detector {
         Map<String, List<String>> byRoutine = new HashMap<>();
         byContainer.forEach((name, all) -> all.stream().map(each -> each.descent().routine()).distinct().forEach(routine ->
                 byRoutine.computeIfAbsent(routine, key -> new ArrayList<>()).add(name)));
+        byRoutine.values().forEach(containers -> containers.removeIf(each -> isKindOfOther(each, containers, program)));
         byContainer.forEach((name, all) -> all.removeIf(each -> {
             List<String> containers = byRoutine.get(each.descent().routine());
             return containers.size() > (each.descent().walked() ? MOST_CONTAINERS : 1) || !containers.get(0).equals(name);
@@ -105,9 +112,11 @@ public final class ContainerTypeCheck implements Detector {
         Optional<TypeOutline> element = program.projectType(descent.element(), descent.within());
         Optional<TypeOutline> type = descent.test().isEmpty() ? element.or(() -> answering(descent, scope, program))
                 : scope.flatMap(found -> program.resolve(new TypeRef(descent.test()), found));
-        return type.filter(found -> (descent.recurs() && !descent.test().isEmpty() || holdsItsLike(found, element, program)
+        boolean nested = type.filter(each -> descent.again() && !descent.recurs() && each.name().equals(descent.within())).isPresent();
+        return type.filter(found -> (nested || descent.recurs() && !descent.test().isEmpty() || holdsItsLike(found, element, program)
                 || descent.again() && holdsAnything(found, descent.into(), program))
-                && program.descendants(found).size() <= MOST_KINDS && besides(found, program).size() <= MOST_KINDS
+                && program.descendants(found).size() <= MOST_KINDS
+                && (nested || besides(found, program).size() <= MOST_KINDS)
                 && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
     }
 

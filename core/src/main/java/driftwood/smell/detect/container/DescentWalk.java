@@ -15,7 +15,7 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 12, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 13, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
@@ -174,7 +174,7 @@ final class DescentWalk extends Walk {
 
     /** What a collection gives for the name, key or number that the loop walks: {@code resources.part(name)}. */
     private static boolean isLookedUp(Node node, Loop loop) {
-        return loop.kind() == LoopKind.EACH && !loop.header().isEmpty() && loop.header().get(0) instanceof Local key
+        return (loop.kind() == LoopKind.EACH || loop.kind() == LoopKind.COUNTED) && !loop.header().isEmpty() && loop.header().get(0) instanceof Local key
                 && node instanceof Call call && call.receiver().isPresent() && call.arguments().size() == 1
                 && call.arguments().get(0) instanceof Name given && given.name().equals(key.name());
     }
@@ -217,7 +217,7 @@ final class DescentWalk extends Walk {
     private Optional<Down> descent(Node then, Set<String> names, boolean part) {
         String own = routine().map(Routine::name).orElse("");
         for (Call call : Search.all(then, Call.class)) {
-            if (part && call.name().equals(own) && !isOwn(call) && call.receiver().map(each -> mentionsAny(each, names)).orElse(false)) {
+            if (part && !isGathered() && call.name().equals(own) && !isOwn(call) && call.receiver().map(each -> mentionsAny(each, names)).orElse(false)) {
                 return Optional.of(new Down(call, true, false));
             }
             boolean within = call.arguments().stream().anyMatch(each -> mentionsAny(each, names));
@@ -240,6 +240,13 @@ final class DescentWalk extends Walk {
             }
         }
         return Optional.empty();
+    }
+
+    /** A list that the routine itself put together holds whatever it looked for, and no parts. */
+    private boolean isGathered() {
+        return loops().peek() != null && loops().peek().header().size() == 2 && loops().peek().header().get(1) instanceof Name walked
+                && routine().flatMap(Routine::body).map(body -> Search.all(body, Local.class).stream().anyMatch(each ->
+                each.name().equals(walked.name()) && each.initial().filter(Creation.class::isInstance).isPresent())).orElse(false);
     }
 
     private static boolean takes(Routine routine, int arguments) {

@@ -23,6 +23,8 @@ record FieldUse(Kind kind, String type, String routine, String name, String fiel
         SET,
         /** Used as if it were set. */
         NEEDED,
+        /** Handed on to somebody as if it were set. */
+        HANDED,
         /** Asked for nothing, with an error where there is none. */
         DEMANDED,
         /** Asked for nothing, which is as good as any value. */

@@ -17,7 +17,7 @@ import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
 final class FieldUseWalk extends Walk {
-    static final Seer<FieldUse> SEER = new Seer<>("field-use", 10, FieldUse.class, file -> {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 11, FieldUse.class, file -> {
         FieldUseWalk walk = new FieldUseWalk(file);
         walk.scan(file.unit());
         return walk.uses;
@@ -106,7 +106,20 @@ final class FieldUseWalk extends Walk {
         if (call.receiver().isEmpty() && COUNTING.contains(call.name()) && file.file().language().isDuckTyped()) {
             call.arguments().forEach(each -> needed(each, call));
         }
+        handed(call.arguments(), call);
         return super.visitCall(call);
+    }
+
+    @Override
+    public Void visitCreation(Creation creation) {
+        handed(creation.arguments(), creation);
+        return super.visitCreation(creation);
+    }
+
+    private void handed(List<Node> arguments, Node at) {
+        if (!fields.isEmpty() && !isCreating()) {
+            arguments.forEach(each -> own(each).filter(field -> !guarded.contains(field)).ifPresent(field -> use(Kind.HANDED, field, at)));
+        }
     }
 
     private void needed(Node value, Node at) {

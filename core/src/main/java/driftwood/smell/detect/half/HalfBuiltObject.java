@@ -1,5 +1,6 @@
 package driftwood.smell.detect.half;
 
+import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
@@ -23,6 +24,7 @@ import driftwood.source.Language.Contract;
 import driftwood.source.Language;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -91,8 +93,8 @@ public final class HalfBuiltObject implements Detector {
                     boolean tolerated = each.stream().anyMatch(use -> use.kind() == Kind.TOLERATED);
                     each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !Setters.isNamed(use.name()))
                             .findFirst().ifPresent(use -> demanded.put(field, use));
-                    each.stream().filter(use -> use.kind() == Kind.NEEDED && !isAccessor(use.name(), field))
-                            .findFirst().ifPresent(use -> needed.put(field, use));
+                    each.stream().filter(use -> (use.kind() == Kind.NEEDED || use.kind() == Kind.HANDED && !tolerated && isObject(type, field))
+                            && !isAccessor(use.name(), field)).min(Comparator.comparing(FieldUse::kind)).ifPresent(use -> needed.put(field, use));
                 }
             });
             Map<String, FieldUse> called = new LinkedHashMap<>(needed);
@@ -108,9 +110,9 @@ public final class HalfBuiltObject implements Detector {
     private static void site(String file, Instantiation instantiation, Program program, Map<String, List<Place>> sites,
             Map<String, Set<String>> set) {
         program.type(instantiation.within()).flatMap(scope -> program.resolve(new TypeRef(instantiation.created()), scope))
-                .ifPresent(type -> {
+                .filter(type -> !type.name().equals(instantiation.within())).ifPresent(type -> {
                     sites.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(new Place(file, instantiation.line(),
-                            instantiation.line() + instantiation.set().size(), instantiation.routine(), "sets " + Listing.of(instantiation.set())));
+                            instantiation.line(), instantiation.routine(), "sets " + Listing.of(instantiation.set())));
                     instantiation.set().forEach(each -> set.computeIfAbsent(type.name(), key -> new LinkedHashSet<>())
                             .add(plain(each)));
                 });
@@ -120,6 +122,12 @@ public final class HalfBuiltObject implements Detector {
     private static String plain(String name) {
         String bare = Setters.isNamed(name) ? name.substring(3) : name;
         return bare.replace("_", "").toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether a forgotten one is nothing, rather than 0 or false: numbers and yes-or-no begin as something. */
+    private static boolean isObject(TypeOutline type, String field) {
+        return type.field(field).map(FieldOutline::type).filter(each -> each.isPresent()
+                && (each.isArray() || each.text().equals("string") || Character.isUpperCase(each.simpleName().charAt(0)))).isPresent();
     }
 
     private static boolean isAccessor(String routine, String field) {

@@ -45,6 +45,8 @@ public final class ThresholdLadder implements Detector {
     /** What takes more lines than this, on a high ladder of numbers, is work; one formula is a table written out. */
     private static final int SEVERAL = 2;
     private static final int RUNGS = 4;
+    /** So many limits one way are a ladder, whatever is asked of what is left. */
+    private static final int LADDER = 3;
     private static final Pattern SIGN = Pattern.compile("(<=|>=|<|>)");
     private static final Pattern NUMBER = Pattern.compile("-?\\d[\\d_]*(\\.\\d+)?");
     /** How many bits a number takes decides how it is written. */
@@ -123,6 +125,7 @@ public final class ThresholdLadder implements Detector {
         String way = "";
         Optional<Double> before = Optional.empty();
         int direction = 0;
+        int rungs = 0;
         for (Arm arm : asking) {
             String text = arm.title();
             if (text.contains("&&")) {
@@ -134,8 +137,9 @@ public final class ThresholdLadder implements Detector {
             }
             String side = sign.group(1).substring(0, 1);
             if (!way.isEmpty() && !side.equals(way)) {
-                return false;
+                return rungs >= LADDER;
             }
+            rungs++;
             way = side;
             Optional<Double> limit = number(text.substring(sign.end()).strip());
             if (limit.isPresent() && before.isPresent()) {

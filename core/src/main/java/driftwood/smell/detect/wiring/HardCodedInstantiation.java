@@ -181,11 +181,11 @@ public final class HardCodedInstantiation implements Detector {
         List<Evidence> evidence = new ArrayList<>();
         List<Place> places = new ArrayList<>();
         for (Instantiation instantiation : group.instantiations()) {
-            evidence.add(new Evidence(group.file(), instantiation.line(), instantiation.line(), "creates " + made.simpleName()));
-            if (instantiation.useLine() > instantiation.line()) {
+            evidence.add(new Evidence(group.file(), instantiation.line(), instantiation.endLine(), "creates " + made.simpleName()));
+            if (instantiation.useLine() > instantiation.endLine()) {
                 evidence.add(new Evidence(group.file(), instantiation.useLine(), instantiation.useLine(), "uses it here first"));
             }
-            places.add(new Place(group.file(), instantiation.line(), instantiation.line(), instantiation.routine(), "creates one"));
+            places.add(new Place(group.file(), instantiation.line(), instantiation.endLine(), instantiation.routine(), "creates one"));
         }
         Reach first = reaches.get(0);
         evidence.add(new Evidence(made.file(), first.line(), first.line(), made.simpleName() + " reaches "
@@ -202,7 +202,7 @@ public final class HardCodedInstantiation implements Detector {
         Gathered detail = new TypeFacts.Creating(group.client().name(), made.name(), abstractions.stream().map(TypeOutline::name).toList(),
                 places.subList(1, places.size()));
         String symbol = field.map(each -> Symbol.member(group.client().name(), each.name())).orElse(instantiation.routine());
-        return SMELL.finding(new Spot(group.file(), instantiation.line(), instantiation.line(), symbol), drag, "creates its own "
+        return SMELL.finding(new Spot(group.file(), instantiation.line(), instantiation.endLine(), symbol), drag, "creates its own "
                 + made.simpleName() + ", which reaches " + Listing.of(reached) + ", and cannot be given another", evidence,
                 detail);
     }

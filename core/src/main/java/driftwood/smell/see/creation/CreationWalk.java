@@ -14,7 +14,7 @@ import java.util.Optional;
 /** Sees every creation of an instance and what becomes of it in the routine around. */
 public final class CreationWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Instantiation> SEER = new Seer<>("birth", 3, Instantiation.class, file -> {
+    public static final Seer<Instantiation> SEER = new Seer<>("birth", 5, Instantiation.class, file -> {
         CreationWalk walk = new CreationWalk(file);
         walk.scan(file.unit());
         return walk.instantiations;
@@ -139,16 +139,25 @@ public final class CreationWalk extends Walk {
         String wrapper = how == How.WRAPPED ? name : "";
         Node body = how == How.LOCAL ? routine().flatMap(Routine::body).<Node>map(each -> each)
                 .orElse(around.get(creation)) : null;
+        if (how == How.FIELD) {
+            useLine = routine().flatMap(Routine::body).map(each -> firstUse(each, creation, name)).orElse(useLine);
+        }
         if (body != null) {
             LocalUses locals = known.computeIfAbsent(body, LocalUses::of);
             List<Call> calls = locals.called().getOrDefault(name, List.of());
             used = !calls.isEmpty();
-            useLine = calls.stream().filter(each -> each.start() > creation.end()).mapToInt(file::line).min().orElse(useLine);
+            useLine = firstUse(body, creation, name);
             leaves = locals.leaving().contains(name);
             wrapper = locals.wrappers().getOrDefault(name, "");
         }
         return new Instantiation(type(), member(), creation.type().name(), how, how == How.WRAPPED ? "" : name,
                 fallbacks > 0, used, leaves, wrapper, List.copyOf(sets.getOrDefault(creation, List.of())),
-                file.line(creation), useLine);
+                file.line(creation), file.endLine(creation), useLine);
+    }
+
+    /** The first line behind a creation on which something that goes by its name is called on. */
+    private int firstUse(Node body, Creation creation, String name) {
+        return known.computeIfAbsent(body, LocalUses::of).called().getOrDefault(name, List.of()).stream()
+                .filter(each -> each.start() > creation.end()).mapToInt(file::line).min().orElse(file.line(creation));
     }
 }

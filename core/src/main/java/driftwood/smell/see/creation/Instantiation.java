@@ -17,10 +17,11 @@ import java.util.List;
  * @param wrapper  the type of the only-argument creation it is handed to, else empty
  * @param set      setters and properties set right after it, in order
  * @param line     where it begins
- * @param useLine  where the local that holds it is first called on behind it; the same line if it is not
+ * @param endLine  where it ends
+ * @param useLine  where the local or field that holds it is first called on behind it; the same line if it is not
  */
 public record Instantiation(String within, String routine, String created, How how, String name, boolean fallback,
-        boolean used, boolean leaves, String wrapper, List<String> set, @Line int line, @Line int useLine) {
+        boolean used, boolean leaves, String wrapper, List<String> set, @Line int line, @Line int endLine, @Line int useLine) {
 
     /** What becomes of a fresh instance. */
     public enum How {

@@ -28,28 +28,20 @@ public final class Setters {
                 ? Optional.of(creation) : Optional.empty();
     }
 
-    /** The most setters that follow one creation in a row of statements. */
-    public static int most(List<Node> statements) {
-        int most = 0;
-        for (int i = 0; i < statements.size(); i++) {
-            if (made(statements.get(i)).isPresent()) {
-                most = Math.max(most, after(statements, i).size());
-            }
-        }
-        return most;
-    }
-
-    /** Setters called, and properties assigned, one after the other. @param at index of the creating statement */
+    /**
+     * Setters called, and properties assigned, before the object is used for anything else; what other statements do in
+     * between, and what is set in some cases only, does not count. @param at index of the creating statement
+     */
     static List<String> after(List<Node> statements, int at) {
         String name = nameOf(statements.get(at));
         List<String> set = new ArrayList<>();
         for (Node each : statements.subList(at + 1, statements.size())) {
             Optional<String> property = each instanceof Evaluate evaluate
                     ? property(evaluate.expression(), name) : Optional.empty();
-            if (property.isEmpty()) {
+            property.ifPresent(set::add);
+            if (property.isEmpty() && !(each instanceof If) && Search.mentions(each, name)) {
                 break;
             }
-            set.add(property.get());
         }
         return set;
     }
