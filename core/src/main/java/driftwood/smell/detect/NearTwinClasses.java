@@ -49,6 +49,8 @@ public final class NearTwinClasses implements Detector {
             class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
             """);
 
+    private static final int MOST_PARTS = 9;
+
     @Override
     public Smell smell() {
         return SMELL;
@@ -72,7 +74,8 @@ public final class NearTwinClasses implements Detector {
         Map<String, List<TypeOutline>> alike = new LinkedHashMap<>();
         byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && repeats(shapes, Set.of()))
                 .ifPresent(type -> alike.computeIfAbsent(members(type, shapes, program), key -> new ArrayList<>()).add(type)));
-        List<Finding> findings = new ArrayList<>();
+        // Parts of types that are twins themselves are told with them.
+        List<List<TypeOutline>> groups = new ArrayList<>();
         for (List<TypeOutline> candidates : alike.values()) {
             List<TypeOutline> left = new ArrayList<>(candidates);
             while (left.size() > 1) {
@@ -89,10 +92,14 @@ public final class NearTwinClasses implements Detector {
                 }
                 left.removeAll(twins);
                 if (twins.size() > 1) {
-                    findings.add(finding(twins, byType, program));
+                    groups.add(twins);
                 }
             }
         }
+        groups.removeIf(part -> groups.stream().anyMatch(whole -> whole != part && part.stream().allMatch(each ->
+                whole.stream().anyMatch(outer -> outer.name().equals(each.outer())))));
+        List<Finding> findings = new ArrayList<>();
+        groups.forEach(twins -> findings.add(finding(twins, byType, program)));
         return findings;
     }
 
@@ -187,11 +194,22 @@ public final class NearTwinClasses implements Detector {
         return twins.stream().map(each -> SPELLED.matcher(each.name()).replaceAll("")).distinct().count() == 1;
     }
 
-    /** Simple names; with the enclosing type where they are the same. */
+    /** Simple names, with as much of what is around as tells them apart. */
     private static List<String> names(List<TypeOutline> twins) {
-        long distinct = twins.stream().map(TypeOutline::simpleName).distinct().count();
-        return twins.stream().map(each -> distinct == twins.size() || each.outer().isEmpty() ? each.simpleName()
-                : each.outer().substring(each.outer().lastIndexOf('.') + 1) + "." + each.simpleName()).toList();
+        List<String> names = twins.stream().map(TypeOutline::simpleName).toList();
+        for (int parts = 2; names.stream().distinct().count() < twins.size() && parts <= MOST_PARTS; parts++) {
+            int kept = parts;
+            names = twins.stream().map(each -> ending(each.name(), kept)).toList();
+        }
+        return names;
+    }
+
+    private static String ending(String name, int parts) {
+        int at = name.length();
+        for (int i = 0; i < parts && at >= 0; i++) {
+            at = name.lastIndexOf('.', at - 1);
+        }
+        return name.substring(at + 1);
     }
 
     private static List<String> named(Set<String> keys, Map<String, Shape> shapes) {

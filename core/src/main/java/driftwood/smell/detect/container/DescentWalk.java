@@ -15,7 +15,7 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 13, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 15, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
@@ -27,8 +27,8 @@ final class DescentWalk extends Walk {
     private static final Pattern PUSH = Pattern.compile("(?i)(add|addRange|push|addAll|offer|addFirst|addLast|append|extend|enqueue"
             + "|put|insert|appendleft|extendleft)");
 
-    private static final int SEVERAL = 7;
-    /** How many types the ladder tells apart that an If is a later part of. */
+    private static final int SEVERAL = 6;
+    /** How many arms ask for types in the ladder that an If is a later part of. */
     private final Map<If, Integer> ladders = new IdentityHashMap<>();
     /** How many the ladder around tells apart: what is asked within one of its arms goes on telling them apart. */
     private int around;
@@ -56,16 +56,16 @@ final class DescentWalk extends Walk {
         return null;
     }
 
-    /** How many types a ladder tells apart: one that tells many apart is no question whether a part is a container. */
+    /** How many arms of a ladder ask for types: one of many arms is no question whether a part is a container. */
     private static int kindsAsked(If first) {
-        Set<String> kinds = new HashSet<>();
+        int kinds = 0;
         Node at = first;
         while (at instanceof If branch) {
-            Search.all(branch.condition(), TypeTest.class).forEach(test -> kinds.add(test.type().text()));
+            kinds += Search.any(branch.condition(), TypeTest.class::isInstance) ? 1 : 0;
             at = branch.otherwise().map(each -> each instanceof Block block && block.statements().size() == 1 ? block.statements().get(0) : each)
                     .orElse(null);
         }
-        return kinds.size();
+        return kinds;
     }
 
     @Override

@@ -164,7 +164,7 @@ public final class FlagArgument implements Detector {
         literals.forEach(each -> files.add(each.file()));
         int reach = 1 + Math.min(5, literals.size());
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2)
-                .risk(split.alike(), -1.5, "both ways do the same, but for literals").build();
+                .risk(split.alike(), -2.5, "both ways do the same, but for literals").build();
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));

@@ -195,7 +195,7 @@ public final class MisplacedBehaviour implements Detector {
     private static boolean pulls(Envy envy) {
         long plain = envy.members().stream().filter(member -> member.asks() && isPart(member, envy.type())).count();
         long asked = envy.members().stream().filter(member -> isPart(member, envy.type())).count();
-        boolean enough = plain >= LEAST && !envy.type().isInterface() || plain > 0 && asked > LEAST;
+        boolean enough = plain >= LEAST && !envy.type().isInterface() || plain > 0 && asked >= LEAST && envy.members().size() > LEAST;
         return enough && asked * 2 > envy.members().size();
     }
 

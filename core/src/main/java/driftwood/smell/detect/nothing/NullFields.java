@@ -3,6 +3,7 @@ package driftwood.smell.detect.nothing;
 import driftwood.program.Argument;
 import driftwood.program.FieldOutline;
 import driftwood.program.Fields;
+import driftwood.program.Outline.CallFact;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
@@ -38,6 +39,7 @@ final class NullFields {
     private static final Pattern RESOURCE = Pattern.compile(".*(Stream|Reader|Writer|Channel|Socket|Thread|Executor"
             + "|ExecutorService|Future|Connection|Process|Lock|Timer|Buffer|RandomAccessFile)");
 
+    private static final Set<String> CLOSING = Set.of("close", "dispose", "shutdown", "Close", "Dispose");
     private static final Pattern LINK = Pattern.compile("(?i).*(next|prev|previous|parent|left|right|child|first|last|head|tail|root|outer|inner|link|delegate"
             + "|wrapped|super|base)[a-z]*");
 
@@ -120,7 +122,14 @@ final class NullFields {
     private boolean isResource(Fields.Found found) {
         TypeRef type = found.field().orElseThrow().type();
         return type.isArray() || program.resolve(type, found.owner()).isEmpty()
-                && RESOURCE.matcher(type.simpleName()).matches();
+                && RESOURCE.matcher(type.simpleName()).matches() || isClosed(found);
+    }
+
+    /** Whether its owner closes it: where there is none, it is closed. */
+    private boolean isClosed(Fields.Found found) {
+        String field = found.field().orElseThrow().name();
+        return program.callsAround(found.owner()).stream().map(CallFact::trail).anyMatch(call -> CLOSING.contains(call.lastName())
+                && call.arguments() == 0 && call.owner().lastName().equals(field));
     }
 
     /** Why the field can be null, with the place that shows it; empty where nothing does. */

@@ -158,8 +158,14 @@ final class Bodies implements TreeVisitor<Work> {
         public Work visitCall(Call call) {
             boolean adds = call.arguments().size() == 1 && call.arguments().get(0) instanceof Creation creation
                     && !creation.array();
-            return adds ? Work.CREATES : CHECK.matcher(call.name()).matches() ? Work.THROWS : Work.ACTS;
+            return adds ? Work.CREATES : CHECK.matcher(call.name()).matches() ? Work.THROWS : isText(call) ? Work.LOOKS_UP : Work.ACTS;
         }
+    }
+
+    /** A text put behind another: which one is a lookup. */
+    private static boolean isText(Call call) {
+        return call.name().equals("append") && call.arguments().size() == 1 && call.receiver().filter(Name.class::isInstance).isPresent()
+                && call.arguments().get(0) instanceof Literal text && text.kind() == LiteralKind.STRING;
     }
 
     /** Types that a body casts to, each once; a cast to a number or character tells nothing of a value's kind. */
