@@ -116,7 +116,7 @@ public final class ContainerTypeCheck implements Detector {
         return type.filter(found -> (nested || descent.recurs() && !descent.test().isEmpty() || holdsItsLike(found, element, program)
                 || descent.again() && holdsAnything(found, descent.into(), program))
                 && program.descendants(found).size() <= MOST_KINDS
-                && (nested || besides(found, program).size() <= MOST_KINDS)
+                && (nested || descent.recurs() && descent.walked() || besides(found, program).size() <= MOST_KINDS)
                 && (descent.test().isEmpty() || element.map(other -> !other.name().equals(found.name())).orElse(true)));
     }
 

@@ -86,7 +86,7 @@ public final class ThresholdLadder implements Detector {
         boolean onlyThese = asking.size() + exact == chain.arms().size() && exact < asking.size();
         boolean high = asking.size() >= RUNGS && asking.stream().noneMatch(arm -> arm.title().contains("'"));
         long working = all.stream().filter(arm -> acts(arm, chain, program) || high && arm.work() == Work.ACTS && arm.lines() > SEVERAL).count();
-        long different = all.stream().map(arm -> arm.armCall().map(each -> each.text().substring(0, Math.max(0, each.text().indexOf('('))))
+        long different = all.stream().map(arm -> arm.armCall().map(each -> each.alone() ? each.text().substring(0, Math.max(0, each.text().indexOf('('))) : each.text())
                 .orElse(arm.work() == Work.ACTS ? arm.does() : "")).filter(each -> !each.isEmpty()).distinct().count();
         return onlyThese && different >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))

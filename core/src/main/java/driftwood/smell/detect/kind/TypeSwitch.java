@@ -1,7 +1,6 @@
 package driftwood.smell.detect.kind;
 
 import driftwood.program.Program;
-import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Label;
@@ -19,19 +18,13 @@ import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.chain.ChainWalk;
-import driftwood.source.Language;
-import driftwood.source.Language.Contract;
-import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
-import java.util.stream.Stream;
 
 /**
  * type-switch: a chain of two or more arms that picks behaviour by the kind of one value, by run-time type or by a
@@ -56,25 +49,6 @@ public final class TypeSwitch implements Detector {
             }
             """);
 
-    private static final Set<String> COMPARISONS = Set.of("canEqual", "equivalent");
-    private static final Pattern READING = Pattern.compile(
-            "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
-    private static final Pattern TOKEN = Pattern.compile(
-            "(?i)(c|ch|chr|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
-    /** What a scanner gave, by whatever way it is reached. */
-    private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
-    /** Types of what a scanner gives; a word before it makes it something else: an access token is none. */
-    private static final Pattern SCANNED = Pattern.compile("(token|lexeme|opcode)(type|kind|id|code)?s?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
-            + "str|bool|string|String|Integer|Long|Boolean|Double|list|dict|tuple)[\"']");
-    private static final Pattern TRUTH = Pattern.compile("(?i)[\"'](yes|no|true|false|on|off|0|1|y|n|t|f)[\"']");
-    private static final Pattern PIECE = Pattern.compile("(?i).*(opcode|tag|token|insn|instruction|bytecode)");
-    private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
-    /** Called back by a parser for each piece that it reads. */
-    private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*");
-    private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
-    /** What a platform tells of an event, where nothing but the label says what it is. */
-    private static final Pattern TOLD = Pattern.compile("(?i)(.*\\W)?(e|ev|evt|event)\\.(key|code|which|button|type|inputtype)");
 
     /** With more chains than this on one hierarchy, only those that share variants are told together. */
     private static final int CLOSE = 2;
@@ -104,7 +78,7 @@ public final class TypeSwitch implements Detector {
         List<Judged> judged = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (chain.working() >= 2 && !isExcused(chain)) {
+            if (chain.working() >= 2 && !Excuses.isExcused(chain)) {
                 Variants.of(chain, program).filter(variants -> isWorth(chain, variants) && !isKindOfToken(variants)).ifPresent(variants -> {
                     Judged each = new Judged(seen.file(), chain, variants);
                     judged.add(each);
@@ -119,72 +93,9 @@ public final class TypeSwitch implements Detector {
         return findings;
     }
 
-    private static boolean isExcused(Chain chain) {
-        return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
-                Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
-                || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
-                || isOfToken(chain) || isTold(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
-                || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
-    }
-
-    private static boolean isTold(Chain chain) {
-        return TOLD.matcher(chain.subject().text()).matches() && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER));
-    }
-
-    /** A bare name that stands for constants is what a comparison is told to do, and none of the things compared. */
-    private static boolean isOperator(Chain chain) {
-        return chain.subject().text().matches("\\w+") && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.NAME));
-    }
-
     /** The kinds of what a scanner gives. */
     private static boolean isKindOfToken(Variants variants) {
-        return variants.kind() == Variants.Kind.ENUM && SCANNED.matcher(variants.commonName()).matches();
-    }
-
-    /** Asked of a token: what it says is what stood in the text. */
-    private static boolean isOfToken(Chain chain) {
-        Trail way = chain.subject().trail();
-        return way.start() == Trail.Start.TYPED && !way.steps().isEmpty() && Stream.of(new TypeRef(way.head()).name().split("\\.")).anyMatch(each -> SCANNED.matcher(each).matches())
-                && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER));
-    }
-
-    /** Labels that are the names of the language's own types: arguments are made normal, nothing is added to these. */
-    private static boolean namesBuiltIns(Chain chain) {
-        long named = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.STRING
-                && BUILT_IN.matcher(label.text()).matches()).count();
-        return named >= 2 && 2 * named >= chain.arms().size();
-    }
-
-    /** The spellings of a truth value. */
-    private static boolean saysYesOrNo(Chain chain) {
-        return chain.arms().stream().flatMap(arm -> arm.labels().stream()).allMatch(label -> label.kind() == Label.Kind.STRING
-                && TRUTH.matcher(label.text()).matches());
-    }
-
-    /** Option parsing: the main routine itself, or labels that are options. */
-    private static boolean isMain(Chain chain) {
-        return chain.routineName().equals("main") || chain.arms().stream().flatMap(arm -> arm.labels().stream())
-                .anyMatch(label -> label.kind() == Label.Kind.STRING && label.text().startsWith("\"-"));
-    }
-
-    /** Tokens are read by kind; nobody teaches a token to parse itself. */
-    private static boolean isReading(Chain chain) {
-        boolean reader = READING.matcher(chain.within().substring(chain.within().lastIndexOf('.') + 1)).matches()
-                || READING.matcher(chain.routineName()).matches();
-        boolean literal = chain.arms().stream().anyMatch(
-                arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER) || arm.isOn(Label.Kind.NAME));
-        if (literal && chain.inLoop() && chain.subject().word().toLowerCase(Locale.ROOT).contains("token")) {
-            return true;
-        }
-        boolean called = CALLED_IN_A_LOOP.matcher(chain.routineName()).matches();
-        return reader && literal && (chain.inLoop() || called || TOKEN.matcher(chain.subject().word()).matches());
-    }
-
-    /** What a loop takes from its input piece by piece: an instruction, a tag, an item. */
-    private static boolean isTaken(Chain chain) {
-        return chain.inLoop() && PIECE.matcher(chain.subject().word()).matches() && chain.arms().stream().allMatch(arm ->
-                arm.isOn(Label.Kind.NAME) || arm.isOn(Label.Kind.INTEGER)) && READER.matcher(chain.within()
-                + "." + chain.routineName()).matches();
+        return variants.kind() == Variants.Kind.ENUM && Excuses.SCANNED.matcher(variants.commonName()).matches();
     }
 
     /** At least two arms on variants do work, and the chain does more than create. */
@@ -232,6 +143,7 @@ public final class TypeSwitch implements Detector {
                 .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
                 .risk(downcasts, 0.2, "branches cast " + chain.subject().text() + " to its subtype")
                 .risk(guarded, -0.8, "the compiler guards it: a new variant does not compile until it has an arm")
+                .risk(!reads && !downcasts && changesOne(chain), -0.9, "its arms only change one value")
                 .risk(reads, -1.2, "its arms only keep values: names are read, no behaviour is chosen")
                 .build();
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
@@ -239,6 +151,12 @@ public final class TypeSwitch implements Detector {
         Spot spot = new Spot(one.file(), chain.line(), chain.endLine(), chain.routine());
         return SMELL.finding(spot, drag, message(one, siblings.size(), guarded, missing),
                 evidence(one, siblings, missing), detail);
+    }
+
+    /** Each arm gives one and the same local another value, and who is none of them keeps it as it is. */
+    private static boolean changesOne(Chain chain) {
+        return chain.otherwise().isEmpty() && chain.arms().stream().allMatch(arm -> arm.stored().size() == 1 && arm.lines() <= 2 + KEPT)
+                && chain.arms().stream().map(arm -> arm.stored().get(0).name()).distinct().count() == 1;
     }
 
     /** An option may be kept as it is written and as what it means. */

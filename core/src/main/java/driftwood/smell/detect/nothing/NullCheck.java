@@ -113,6 +113,11 @@ public final class NullCheck implements Detector {
         return careless;
     }
 
+    private static boolean isMixed(List<Guard> guards) {
+        long thrown = guards.stream().filter(each -> each.reaction() == Reaction.THROWS).count();
+        return thrown > 0 && thrown < guards.size();
+    }
+
     /** Where so many more callers do not check than do, what is given is nothing in some override or case that they never meet. */
     private static final int SELDOM = 4;
 
@@ -125,7 +130,8 @@ public final class NullCheck implements Detector {
                 .risk(hardly, -0.8, "most callers go without a check: it gives " + Language.nothingIn(source.file()) + " to few of them")
                 .risk(!careless.isEmpty() && !hardly, 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
-                .risk(guards.size() == 1, -0.5, "only one place guards it");
+                .risk(guards.size() == 1, careless.size() <= 1 ? -0.8 : -0.5, "only one place guards it")
+                .risk(isMixed(guards), -0.6, "to some of its callers it is an error: no one object can stand for it");
         program.type(routine.owner()).ifPresent(owner -> Missing.of(routine, owner, program)
                 .weighed(weighed, guards.size(), careless.isEmpty()));
         List<Evidence> evidence = new ArrayList<>(source.yields());

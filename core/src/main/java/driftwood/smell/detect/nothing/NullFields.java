@@ -125,11 +125,18 @@ final class NullFields {
                 && RESOURCE.matcher(type.simpleName()).matches() || isClosed(found);
     }
 
-    /** Whether its owner closes it: where there is none, it is closed. */
+    /** Whether its owner closes it, and lets it go nowhere else: where there is none, it is closed. */
     private boolean isClosed(Fields.Found found) {
         String field = found.field().orElseThrow().name();
-        return program.callsAround(found.owner()).stream().map(CallFact::trail).anyMatch(call -> CLOSING.contains(call.lastName())
-                && call.arguments() == 0 && call.owner().lastName().equals(field));
+        Set<String> closing = program.callsAround(found.owner()).stream().filter(call -> CLOSING.contains(call.trail().lastName())
+                && call.trail().arguments() == 0 && call.trail().owner().lastName().equals(field)).map(CallFact::routine).collect(Collectors.toSet());
+        return !closing.isEmpty() && sightingsOf(found).stream().map(Seen::sighting).filter(each -> each.kind() == Kind.FIELD_NULL)
+                .allMatch(each -> closing.contains(each.routine()));
+    }
+
+    private List<Seen<NothingSighting>> sightingsOf(Fields.Found found) {
+        return byName.getOrDefault(found.field().orElseThrow().name(), List.of()).stream().filter(seen ->
+                field(seen.sighting().trail(), seen.sighting().within()).filter(other -> other.symbol().equals(found.symbol())).isPresent()).toList();
     }
 
     /** Why the field can be null, with the place that shows it; empty where nothing does. */
@@ -141,8 +148,7 @@ final class NullFields {
         if (field.start() == FieldOutline.Start.NULL) {
             return Optional.of(declared);
         }
-        List<Seen<NothingSighting>> own = byName.getOrDefault(field.name(), List.of()).stream().filter(seen -> field(seen.sighting().trail(), seen.sighting().within())
-                .filter(other -> other.symbol().equals(found.symbol())).isPresent()).toList();
+        List<Seen<NothingSighting>> own = sightingsOf(found);
         List<Seen<NothingSighting>> set = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_SET).toList();
         Optional<Evidence> toNull = own.stream().filter(seen -> seen.sighting().kind() == Kind.FIELD_NULL)
                 .map(seen -> new Evidence(seen.file(), seen.sighting().line(), seen.sighting().endLine(),
