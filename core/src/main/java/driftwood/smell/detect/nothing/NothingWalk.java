@@ -21,7 +21,7 @@ import java.util.regex.Pattern;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 8, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 9, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -261,7 +261,7 @@ final class NothingWalk extends Walk {
         }
         Trail trail = trail(assignment.target());
         String name = trail.lastName();
-        if (Outcome.isNull(assignment.value())) {
+        if (Outcome.mayBeNull(assignment.value())) {
             add(Kind.FIELD_NULL, trail, name, assignment, "");
         } else if (frames.peek().routine.kind() == RoutineKind.CONSTRUCTOR) {
             String from = assignment.value() instanceof Name value && isLocal(value.name()) ? value.name() : "";

@@ -130,7 +130,8 @@ final class NullFields {
         String field = found.field().orElseThrow().name();
         Set<String> closing = program.callsAround(found.owner()).stream().filter(call -> CLOSING.contains(call.trail().lastName())
                 && call.trail().arguments() == 0 && call.trail().owner().lastName().equals(field)).map(CallFact::routine).collect(Collectors.toSet());
-        return !closing.isEmpty() && sightingsOf(found).stream().map(Seen::sighting).filter(each -> each.kind() == Kind.FIELD_NULL)
+        boolean begun = found.field().orElseThrow().start() == FieldOutline.Start.NULL && program.fileOf(found.owner()).language().isDuckTyped();
+        return !closing.isEmpty() && !begun && sightingsOf(found).stream().map(Seen::sighting).filter(each -> each.kind() == Kind.FIELD_NULL)
                 .allMatch(each -> closing.contains(each.routine()));
     }
 

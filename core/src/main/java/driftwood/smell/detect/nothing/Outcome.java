@@ -4,6 +4,7 @@ import driftwood.read.FileTree;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.source.Language;
 import driftwood.tree.Block;
+import driftwood.tree.Conditional;
 import driftwood.tree.Jump;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
@@ -42,6 +43,11 @@ final class Outcome {
 
     static boolean isNull(Node node) {
         return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+    }
+
+    /** Nothing, or a value or nothing. */
+    static boolean mayBeNull(Node value) {
+        return isNull(value) || value instanceof Conditional choice && (isNull(choice.then()) || isNull(choice.otherwise()));
     }
 
     /** The nothing that {@code a?.b()} gives for nothing. */
