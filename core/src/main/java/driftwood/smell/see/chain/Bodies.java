@@ -96,7 +96,8 @@ final class Bodies implements TreeVisitor<Work> {
     @Override
     public Work visitUnpacked(Unpacked names) {
         boolean looked = names.parts().stream().allMatch(each -> each instanceof Local || Lookups.isLookup(each));
-        return looked ? Work.LOOKS_UP : visitNode(names);
+        boolean kept = names.parts().stream().noneMatch(Bodies::isOfOther);
+        return looked && kept ? Work.LOOKS_UP : Work.ACTS;
     }
 
     @Override
@@ -151,7 +152,7 @@ final class Bodies implements TreeVisitor<Work> {
 
         @Override
         public Work visitAssignment(Assignment assignment) {
-            return assignment.operator().equals("=") ? assignment.value().accept(Bodies.this) : Work.ACTS;
+            return assignment.operator().equals("=") && !isOfOther(assignment.target()) ? assignment.value().accept(Bodies.this) : Work.ACTS;
         }
 
         @Override
@@ -160,6 +161,11 @@ final class Bodies implements TreeVisitor<Work> {
                     && !creation.array();
             return adds ? Work.CREATES : CHECK.matcher(call.name()).matches() ? Work.THROWS : isText(call) ? Work.LOOKS_UP : Work.ACTS;
         }
+    }
+
+    /** A property of a collaborator, which is set as a setter would. */
+    private static boolean isOfOther(Node target) {
+        return target instanceof Member member && member.receiver() instanceof Member;
     }
 
     /** A text put behind another: which one is a lookup. */

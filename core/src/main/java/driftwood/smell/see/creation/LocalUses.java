@@ -12,11 +12,11 @@ import java.util.Set;
 /**
  * What becomes of the locals of a body.
  *
- * @param called   names on which something is called, with the calls in order
+ * @param called   names on which something is called, or that are asked for a part by its key, with these uses in order
  * @param leaving  names that are returned, handed on or stored
  * @param wrappers name to the type of the first creation that takes it as its only argument
  */
-record LocalUses(Map<String, List<Call>> called, Set<String> leaving, Map<String, String> wrappers) {
+record LocalUses(Map<String, List<Node>> called, Set<String> leaving, Map<String, String> wrappers) {
 
     /** Looks through a body once, for all of its locals. */
     static LocalUses of(Node body) {
@@ -32,6 +32,12 @@ record LocalUses(Map<String, List<Call>> called, Set<String> leaving, Map<String
             name(call.receiver()).ifPresent(name -> called.computeIfAbsent(name, key -> new ArrayList<>()).add(call));
             passed(call.arguments());
             return visitNode(call);
+        }
+
+        @Override
+        public Void visitIndex(Index index) {
+            name(Optional.of(index.receiver())).ifPresent(name -> called.computeIfAbsent(name, key -> new ArrayList<>()).add(index));
+            return visitNode(index);
         }
 
         @Override
