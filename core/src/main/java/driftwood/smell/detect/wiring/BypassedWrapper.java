@@ -95,7 +95,7 @@ public final class BypassedWrapper implements Detector {
         boolean takes = wrapper.constructors().stream().anyMatch(each -> each.parameters().size() == 1
                 && program.resolve(each.parameters().get(0).type(), wrapper).map(shared::contains)
                         .orElse(open && !each.parameters().get(0).type().isPresent()));
-        return holds && takes && !program.ancestors(wrapper).contains(wrapped) && !wrapper.equals(wrapped)
+        return holds && takes && !wrapper.equals(wrapped)
                 && (!shared.isEmpty() || open && answersAll(wrapper, wrapped));
     }
 
