@@ -32,7 +32,7 @@ final class Builder implements Computed {
         int parts = ladder.ladder().get(ladder.ladder().size() - 1).parameters().size();
         double score = 0.4 + 0.05 * Math.min(6, ladder.optional().size()) + 0.03 * Math.min(6, Math.max(0, parts - 2));
         return Optional.of(new Fit(key(), score, ladder.optional().size() + " of " + parts
-                + " parts are optional: a builder names them and leaves out the rest"));
+                + (ladder.optional().size() == 1 ? " parts is" : " parts are") + " optional: a builder names them and leaves out the rest"));
     }
 
     @Override

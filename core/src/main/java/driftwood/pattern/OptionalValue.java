@@ -35,8 +35,10 @@ final class OptionalValue implements Computed {
         long deciding = nothing.guards().stream().filter(each -> each.reaction() != Reaction.PASSES_OVER).count();
         double score = 0.48 + 0.25 * deciding / Math.max(1, nothing.guards().size())
                 + (nothing.careless().isEmpty() ? 0 : 0.1);
-        return Optional.of(new Fit(key(), score, deciding + " of " + nothing.guards().size()
-                + " callers use a default when it is null: orElse() says that"));
+        int guards = nothing.guards().size();
+        return Optional.of(new Fit(key(), score, deciding == 0
+                ? (guards == 1 ? "the caller only skips it: " : "all " + guards + " callers only skip it: ") + "ifPresent() says that"
+                : deciding + " of " + guards + " callers " + (deciding == 1 ? "uses" : "use") + " a default when it is null: orElse() says that"));
     }
 
     @Override

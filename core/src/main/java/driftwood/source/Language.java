@@ -43,6 +43,8 @@ public final class Language implements Keyed {
         ALIASES,
         /** Any value can stand as a condition, where nothing counts as false. */
         TRUTH,
+        /** A caller can name what it passes, in any order. */
+        NAMED_ARGUMENTS,
         /** A routine that ends without a result gives nothing. */
         IMPLIED_NOTHING,
         /** What is not there under a key or number is nothing, and no error. */
@@ -282,10 +284,6 @@ public final class Language implements Keyed {
 
     public boolean hasAliases() {
         return has(Habit.ALIASES);
-    }
-
-    public boolean hasTruth() {
-        return has(Habit.TRUTH);
     }
 
     public boolean isOnTheJvm() {

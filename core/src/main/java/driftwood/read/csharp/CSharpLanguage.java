@@ -11,7 +11,7 @@ import driftwood.source.Outside;
 /** C#, as far as others need to know it. */
 public final class CSharpLanguage implements ReadLanguage {
     private static final Language CSHARP = Language.named("csharp", "C#").ending("cs")
-            .with(Habit.IMPLIED_SELF, Habit.ALIASES)
+            .with(Habit.IMPLIED_SELF, Habit.ALIASES, Habit.NAMED_ARGUMENTS)
             .testedBy(".*(Tests?|Specs?|Fixture)\\.cs")
             .notWrittenHere("(.*/)?obj/.*|(?i).*\\.(g|g\\.i|designer|generated)\\.cs")
             .asking(Contract.EQUALITY, "Equals").asking(Contract.HASH, "GetHashCode").asking(Contract.TEXT, "ToString")

@@ -178,7 +178,7 @@ public final class NearTwinClasses implements Detector {
                 !each.supertypes().isEmpty() && program.hasForeignParent(each) && each.kind() == TypeKind.CLASS);
         Drag drag = Drag.of(twins.size(), files.size(), (int) same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
-                .risk(twins.stream().allMatch(each -> each.kind() == TypeKind.ENUM), -0.8, "enums cannot share a parent")
+                .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
@@ -187,6 +187,13 @@ public final class NearTwinClasses implements Detector {
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
+    }
+
+    /** An enum, or a class that is written as one: all of its instances are constants of its own. */
+    private static boolean isEnumeration(TypeOutline type) {
+        long own = type.fields().stream().filter(each -> each.isConstant() && each.type().simpleName().equals(type.simpleName())).count();
+        return type.kind() == TypeKind.ENUM || own >= 2 && !type.constructors().isEmpty()
+                && type.constructors().stream().allMatch(each -> each.traits().isPrivate());
     }
 
     /** The same name but for a primitive type or a number: what generics cannot say is written out. */

@@ -77,7 +77,9 @@ public final class Calls {
         String file = program.fileAt(site.within(), site.routine()).orElse("");
         for (int i = 0; i < Math.min(arguments.size(), called.parameters().size()); i++) {
             String keyword = arguments.get(i).keyword();
-            if (arguments.get(i).isFiller()) {
+            boolean chosen = arguments.get(i).kind() != Argument.Kind.NULL && !arguments.get(i).isBooleanLiteral()
+                    && called.parameters().stream().anyMatch(each -> each.name().equals(keyword) && each.optional());
+            if (arguments.get(i).isFiller() && !chosen) {
                 filled.add(keyword.isEmpty() ? called.parameters().get(i).name() : keyword);
                 told.add(filled.get(filled.size() - 1) + " with " + Language.spelledIn(file, arguments.get(i).name()));
             }

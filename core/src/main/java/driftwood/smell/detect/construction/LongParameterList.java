@@ -20,6 +20,7 @@ import driftwood.smell.Settings;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.Calls;
+import driftwood.source.Language;
 import driftwood.tree.Mark;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
@@ -70,7 +71,7 @@ public final class LongParameterList implements Detector {
             for (TypeOutline type : outline.test() ? List.<TypeOutline>of() : outline.types()) {
                 for (RoutineOutline routine : type.routines()) {
                     if (counted(routine) > limit && !isExcused(type, routine, program, calls)) {
-                        findings.add(finding(type, routine, calls));
+                        findings.add(finding(type, routine, calls, outline.language().has(Language.Habit.NAMED_ARGUMENTS)));
                     }
                 }
             }
@@ -126,15 +127,19 @@ public final class LongParameterList implements Detector {
                 .filter(argument -> argument.keyword().isEmpty()).count() < 3);
     }
 
+    /** Longer lists are a burden to read, whoever calls. */
+    private static final int SIZE = 7;
     /** So many values by their place alone can be kept apart. */
     private static final int MANY = 3;
+    /** A call that hands over more than so many values by their place alone must be read with the signature beside it. */
+    private static final int BURDEN = 4;
     /** Parameters with a default weigh so much less. */
     private static final int LIGHT = 4;
 
-    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls) {
+    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable) {
         List<Calls.Site> sites = calls.sites(type, routine);
         List<Place> callers = sites.stream().map(each -> calls.caller(each, routine).place()).toList();
-        long burdened = sites.stream().filter(each -> each.positional() > MANY && calls.counts(type, each.routine())).count();
+        long burdened = sites.stream().filter(each -> each.positional() > BURDEN && calls.counts(type, each.routine())).count();
         int required = (int) routine.parameters().stream().filter(each -> !each.optional() && !each.named()).count();
         List<String> neighbours = TelescopingConstructor.neighbours(routine);
         Set<String> files = new HashSet<>(Set.of(type.file()));
@@ -143,6 +148,9 @@ public final class LongParameterList implements Detector {
         int count = counted(routine);
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), required + (count - required) / LIGHT)
                 .risk(required <= MANY && burdened == 0, -0.6, "callers hand over few: the rest has defaults")
+                .risk(nameable, -0.8, "callers can name what they pass")
+                .risk(burdened == 1 && count <= SIZE, -0.8, "only one place calls it")
+                .risk(burdened > 0 && count > required && required <= BURDEN, -0.6, "what is new can have a default: callers need not change")
                 .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),
                         Listing.count(neighbours.size(), "pair") + " of same-typed neighbours can be swapped unnoticed")
                 .build();

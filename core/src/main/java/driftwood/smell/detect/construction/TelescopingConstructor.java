@@ -29,6 +29,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * telescoping-constructor: (a) three or more constructors, or creation routines of one name, that extend one another or
@@ -51,6 +52,7 @@ public final class TelescopingConstructor implements Detector {
             """);
 
     private static final int MANY = 5;
+    private static final Pattern CAPACITY = Pattern.compile("(?i).*(capacity|size|factor|increment)");
     /** So many arguments by position are misread where they could be named. */
     private static final int BY_POSITION = 4;
 
@@ -145,7 +147,7 @@ public final class TelescopingConstructor implements Detector {
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? Symbol.member(type.name(), longest.name()) : Symbol.member(type.name(), longest.name()) + "()";
         return SMELL.finding(new Spot(longest.file(), line, end, symbol),
-                drag(steps.size(), callers, type, longest, neighbours), message, evidence, detail);
+                drag(steps.size(), callers, type, longest, neighbours, names.size()), message, evidence, detail);
     }
 
     /** Form (b): one constructor whose optional parts callers must fill. */
@@ -183,7 +185,7 @@ public final class TelescopingConstructor implements Detector {
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
                 calls.outside(type, constructor));
         findings.add(SMELL.finding(Spot.of(constructor),
-                drag(1, fillers, type, constructor, neighbours), message, evidence, detail));
+                drag(1, fillers, type, constructor, neighbours, names.size()), message, evidence, detail));
     }
 
     private static void addCommon(List<Evidence> evidence, TypeOutline type, RoutineOutline longest,
@@ -195,8 +197,9 @@ public final class TelescopingConstructor implements Detector {
         callers.stream().filter(Caller::isFilling).forEach(each -> evidence.add(each.place().evidence()));
     }
 
+    // driftwood: leave long-parameter-list because the two forms have these facts in common and no type for them
     private static Drag drag(int steps, List<Caller> callers, TypeOutline type, RoutineOutline longest,
-            List<String> neighbours) {
+            List<String> neighbours, int optional) {
         Set<String> files = new HashSet<>(Set.of(type.file()));
         long filled = callers.stream().filter(Caller::isFilling).count();
         callers.stream().filter(Caller::isFilling).forEach(each -> files.add(each.place().file()));
@@ -204,6 +207,10 @@ public final class TelescopingConstructor implements Detector {
                 .risk(!neighbours.isEmpty(), Math.min(0.9, 0.3 * neighbours.size()),
                         neighbours.size() + (neighbours.size() == 1 ? " pair" : " pairs")
                                 + " of same-typed neighbours can be swapped unnoticed")
+                .risk(steps > 1 && longest.parameters().stream().allMatch(each -> CAPACITY.matcher(each.name()).matches()), -0.8,
+                        "how much room a collection takes is asked for so everywhere")
+                .risk(steps > 1 && optional == 1, -0.6, "only one part is optional")
+                .risk(type.traits().isAbstract() && longest.isConstructor(), -0.6, "only its subclasses call it")
                 .build();
     }
 

@@ -164,7 +164,8 @@ public final class FlagArgument implements Detector {
         literals.forEach(each -> files.add(each.file()));
         int reach = 1 + Math.min(5, literals.size());
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2)
-                .risk(split.alike(), -2.5, "both ways do the same, but for literals").build();
+                .risk(split.alike(), -2.5, "both ways do the same, but for literals")
+                .risk(routine.traits().isPrivate() && !split.alike(), -0.6, "only its own type calls it").build();
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for false: " + split.whenOff())));

@@ -54,7 +54,7 @@ final class Frame {
     }
 
     private boolean asksForNothing(Node condition, Set<String> names) {
-        if (file.file().language().hasTruth() && Truth.asked(condition).filter(test -> !test.negated()
+        if (file.file().language().has(Language.Habit.TRUTH) && Truth.asked(condition).filter(test -> !test.negated()
                 && test.subject() instanceof Name name && names.contains(name.name())).isPresent()) {
             return true;
         }

@@ -7,6 +7,7 @@ import driftwood.smell.Drag;
 import driftwood.tree.TypeRef;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * What can stand for a thing that is missing, by its type: the less there is, the less a check for nothing is worth telling.
@@ -18,12 +19,15 @@ record Missing(boolean isValue, boolean isLink) {
     private static final Set<String> VALUES = Set.of("String", "string", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
             "Double", "Float", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
+    private static final Pattern LINK = Pattern.compile("(?i:get_?)?(?i:next|prev|previous|parent|owner|prototype|enclosing|outer)([A-Z_].*)?");
 
     /** What a routine may not give. @param owner declares it */
     static Missing of(RoutineOutline routine, TypeOutline owner, Program program) {
         boolean open = routine.typeParameters().contains(routine.returns().text());
         Missing missing = of(routine.returns(), owner, program);
-        return open ? new Missing(true, missing.isLink) : missing;
+        boolean next = LINK.matcher(routine.name()).matches() && program.resolve(routine.returns(), owner)
+                .filter(each -> each.equals(owner) || program.ancestors(owner).contains(each)).isPresent();
+        return new Missing(open || missing.isValue, next || missing.isLink);
     }
 
     /** @param type as declared @param owner the type that declares what may be missing */
@@ -36,7 +40,7 @@ record Missing(boolean isValue, boolean isLink) {
     /** Weighs a finding. @param guards places that ask for nothing @param careful whether everybody asks */
     Drag.Builder weighed(Drag.Builder drag, int guards, boolean careful) {
         return drag.risk(isValue, -2.0, "what is missing is a value: no object can stand for it")
-                .risk(isLink, -0.5, "it links to another of its kind, and links end somewhere")
+                .risk(isLink, -1.0, "it links to another of its kind, and links end somewhere")
                 .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.6, "few places ask, and all of them do");
     }
 }

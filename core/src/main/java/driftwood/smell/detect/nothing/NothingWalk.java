@@ -149,7 +149,7 @@ final class NothingWalk extends Walk {
         if (binary.operator().equals("&&") && !isCondition(binary) && binary.left() instanceof NullTest test
                 && test.negated()) {
             guard(test, Kind.GUARD_SKIPS, binary, "takes false for nothing");
-        } else if (file.file().language().hasTruth() && !isCondition(binary) && LOGIC.contains(binary.operator())) {
+        } else if (file.file().language().has(Language.Habit.TRUTH) && !isCondition(binary) && LOGIC.contains(binary.operator())) {
             Truth.asked(binary.left()).filter(NullTest::negated).ifPresent(test -> {
                 boolean either = binary.operator().equals("||");
                 if (either || Truth.isUsed(binary.left(), binary)) {
@@ -173,7 +173,7 @@ final class NothingWalk extends Walk {
         condition.accept(new TreeVisitor<Void>() {
             @Override
             public Void visitNode(Node node) {
-                if (file.file().language().hasTruth()) {
+                if (file.file().language().has(Language.Habit.TRUTH)) {
                     truth(node, then, otherwise, whole);
                 }
                 return null;

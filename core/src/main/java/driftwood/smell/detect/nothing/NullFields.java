@@ -212,7 +212,9 @@ final class NullFields {
         FieldOutline field = found.field().orElseThrow();
         Set<String> files = new LinkedHashSet<>(Set.of(found.owner().file()));
         guards.forEach(each -> files.add(each.place().file()));
-        Drag drag = Missing.of(field.type(), found.owner(), program).weighed(Drag.of(guards.size(), files.size(), 1), guards.size(), true).build();
+        boolean foreign = field.type().isPresent() && program.resolve(field.type(), found.owner()).isEmpty();
+        Drag drag = Missing.of(field.type(), found.owner(), program).weighed(Drag.of(guards.size(), files.size(), 1), guards.size(), true)
+                .risk(foreign, -0.8, "what is missing is of a foreign type: no object of ours can stand for it").build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));
         guards.forEach(each -> evidence.add(each.place().evidence()));
         String message = "field " + field.name() + " is " + Language.nothingIn(found.owner().file())
