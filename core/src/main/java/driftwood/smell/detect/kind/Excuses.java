@@ -16,10 +16,11 @@ import java.util.stream.Stream;
  * options of a main routine, arguments made normal. (Catalogue, type-switch, "Not".)
  */
 final class Excuses {
+    private static final Pattern ONE = Pattern.compile("b?[\"'](.|\\\\(.|x..|u....))[\"']");
     private static final Pattern READING = Pattern.compile(
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(
-            "(?i)(c|ch|chr|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
+            "(?i)(c|ch|chr|char|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
     /** What a scanner gave, by whatever way it is reached. */
     private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
     private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
@@ -44,7 +45,13 @@ final class Excuses {
                 Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
                 || isOfToken(chain) || isTold(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
-                || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+                || isOfCharacter(chain) || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    /** Texts of one character each, asked of what is called a character. */
+    private static boolean isOfCharacter(Chain chain) {
+        return TOKEN.matcher(chain.subject().word()).matches() && chain.arms().stream().flatMap(arm -> arm.labels().stream())
+                .allMatch(label -> label.kind() == Label.Kind.STRING && ONE.matcher(label.text()).matches());
     }
 
     private static boolean isTold(Chain chain) {

@@ -4,6 +4,7 @@ import driftwood.pack.Line;
 import driftwood.program.Fields;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
 import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detector;
@@ -111,7 +112,7 @@ public final class HardWiredNotification implements Detector {
         byReceiver.keySet().removeAll(repeated);
         List<Told> calls = List.copyOf(byReceiver.values());
         Optional<String> shared = shared(calls);
-        if (!worked || calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
+        if (!worked || isHandedDown(calls, telling) || calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
             return Optional.empty();
         }
         List<Evidence> evidence = new ArrayList<>();
@@ -126,6 +127,12 @@ public final class HardWiredNotification implements Detector {
         return Optional.of(SMELL.finding(new Spot(file, first, last, telling.routine()), drag, "tells "
                 + Listing.count(calls.size(), "collaborator") + " of the same " + shared.get() + ", one by one: "
                 + Listing.of(names), evidence, detail));
+    }
+
+    /** A whole that does something by having each of its parts do the same tells nobody of anything. */
+    private static boolean isHandedDown(List<Told> calls, Telling telling) {
+        String own = Symbol.of(telling.routine()).member();
+        return calls.stream().allMatch(each -> each.call().lastName().equals(own));
     }
 
     /** The collaborator's type; where types are not declared, the field it was given to, if the project answers the call. */

@@ -196,7 +196,9 @@ public final class HardCodedInstantiation implements Detector {
                         abstractions.get(0).simpleName() + " could be asked for instead"));
         Drag drag = Drag.of(group.instantiations().size(), 1, reached.size())
                 .risk(true, 0.5, "no test can use the class without " + first.resource().kind().title())
-                .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet").build();
+                .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet")
+                .risk(group.instantiations().stream().allMatch(each -> each.how() == How.RECEIVER), -0.8, "each is made for one call, and let go of")
+                .build();
         Instantiation instantiation = group.instantiations().get(0);
         Optional<FieldOutline> field = instantiation.how() == How.FIELD ? group.client().field(instantiation.name()) : Optional.empty();
         Gathered detail = new TypeFacts.Creating(group.client().name(), made.name(), abstractions.stream().map(TypeOutline::name).toList(),
