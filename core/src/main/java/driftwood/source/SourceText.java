@@ -3,10 +3,12 @@ package driftwood.source;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
+import java.util.Optional;
 
 /**
  * The text of a source file.
@@ -65,8 +67,9 @@ public record SourceText(SourceFile file, String text, boolean latin) {
     }
 
     /**
-     * Decodes bytes as UTF-8, or as ISO-8859-1 where they are not UTF-8. Zero bytes in valid UTF-8 are text all
-     * the same: they stand in literals of real code, and compilers take them.
+     * Decodes bytes as UTF-8, as UTF-16 where a byte order mark or the zeros of every other byte say so, or else as
+     * ISO-8859-1. Zero bytes in valid UTF-8 are text all the same: they stand in literals of real code, and compilers
+     * take them.
      *
      * @throws NotReadable where the bytes are not text at all
      */
@@ -74,21 +77,51 @@ public record SourceText(SourceFile file, String text, boolean latin) {
         if (isPlain(bytes)) {
             return new SourceText(file, new String(bytes, StandardCharsets.ISO_8859_1), false);
         }
-        int zeros = 0;
-        for (byte b : bytes) {
-            zeros += b == 0 ? 1 : 0;
+        int[] zeros = zeros(bytes);
+        Optional<Charset> wide = wide(bytes, zeros);
+        if (wide.isPresent()) {
+            return wide(file, bytes, wide.get());
         }
         try {
             String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-            if (zeros * 5L > bytes.length * 2L) {
-                throw new NotReadable("not text (it is full of zero bytes; UTF-16 is not read)");
+            if ((zeros[0] + zeros[1]) * 5L > bytes.length * 2L) {
+                throw new NotReadable("not text (it is full of zero bytes)");
             }
             return new SourceText(file, text.startsWith("\uFEFF") ? text.substring(1) : text, false);
         } catch (CharacterCodingException e) {
-            if (zeros > 0) {
+            if (zeros[0] + zeros[1] > 0) {
                 throw new NotReadable("not text (it holds zero bytes and is no UTF-8)");
             }
             return new SourceText(file, new String(bytes, StandardCharsets.ISO_8859_1), true);
+        }
+    }
+
+    /** How many bytes are zero at even and at odd places. */
+    private static int[] zeros(byte[] bytes) {
+        int[] zeros = new int[2];
+        for (int i = 0; i < bytes.length; i++) {
+            zeros[i % 2] += bytes[i] == 0 ? 1 : 0;
+        }
+        return zeros;
+    }
+
+    /** UTF-16 of either order. In source text without a mark, nearly every other byte is zero and none of the rest. */
+    private static Optional<Charset> wide(byte[] bytes, int[] zeros) {
+        int mark = bytes.length < 2 ? 0 : (bytes[0] & 0xFF) << 8 | bytes[1] & 0xFF;
+        boolean even = bytes.length % 2 == 0;
+        if (mark == 0xFFFE || even && zeros[0] == 0 && zeros[1] * 5L > bytes.length * 2L) {
+            return Optional.of(StandardCharsets.UTF_16LE);
+        }
+        return mark == 0xFEFF || even && zeros[1] == 0 && zeros[0] * 5L > bytes.length * 2L
+                ? Optional.of(StandardCharsets.UTF_16BE) : Optional.empty();
+    }
+
+    private static SourceText wide(SourceFile file, byte[] bytes, Charset charset) throws NotReadable {
+        try {
+            String text = charset.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            return new SourceText(file, text.startsWith("\uFEFF") ? text.substring(1) : text, false);
+        } catch (CharacterCodingException e) {
+            throw new NotReadable("not text (it begins like " + charset + " and is not)");
         }
     }
 

@@ -3,9 +3,11 @@ package driftwood.source;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.nio.charset.StandardCharsets;
 import driftwood.Given;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class SourceTextTest {
@@ -37,7 +39,17 @@ class SourceTextTest {
     void binaryFilesAreNoText() {
         assertThatThrownBy(() -> decoded(new byte[] {(byte) 0xCA, (byte) 0xFE, (byte) 0xBA, (byte) 0xBE, 0, 0, 0, 61}))
                 .isInstanceOf(SourceText.NotReadable.class).hasMessage("not text (it holds zero bytes and is no UTF-8)");
-        assertThatThrownBy(() -> decoded("class A { }".getBytes(StandardCharsets.UTF_16LE))).hasMessageContaining("UTF-16 is not read");
+        assertThatThrownBy(() -> decoded(new byte[40])).hasMessageContaining("full of zero bytes");
+    }
+
+    @Test
+    void textOfTwoBytesALetterIsReadWithAndWithoutAMark() throws Exception {
+        String source = "class Hafen { String \u00fcber = \"\u0142\"; }";
+        for (Charset each : List.of(StandardCharsets.UTF_16LE, StandardCharsets.UTF_16BE)) {
+            assertThat(decoded(source.getBytes(each)).text()).isEqualTo(source);
+            assertThat(decoded(("\uFEFF" + source).getBytes(each)).text()).isEqualTo(source);
+        }
+        assertThatThrownBy(() -> decoded(new byte[] {(byte) 0xFF, (byte) 0xFE, 97})).hasMessageContaining("begins like UTF-16LE");
     }
 
     @Test

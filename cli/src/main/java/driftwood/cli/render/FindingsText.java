@@ -110,7 +110,7 @@ public final class FindingsText {
         for (int i = 0; i < parts.length; i++) {
             from = plain(parts[i]).equals(stem) ? i : from;
         }
-        boolean packages = parts.length > 1 && Character.isUpperCase(parts[0].charAt(0)) || parts.length == 2 && parts[0].equals(parts[1]);
+        boolean packages = parts.length > 1 && Character.isUpperCase(parts[0].charAt(0)) || from > 0 && plain(parts[from]).equals(stem) && plain(parts[from - 1]).equals(stem);
         return unqualified(packages ? String.join(".", List.of(parts).subList(from, parts.length)) + (hash < 0 ? "" : symbol.substring(hash)) : symbol);
     }
 

@@ -167,8 +167,10 @@ final class NullFields {
                         + Language.nothingIn(without.get().file())));
             }
         }
+        // Where fields are declared by being assigned, what is assigned first is their beginning.
         boolean neverSet = set.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
-                && !found.owner().isInterface() && !isFilledBySetter(found, field.name());
+                && !found.owner().isInterface() && !isFilledBySetter(found, field.name())
+                && !program.fileOf(found.owner()).language().isDuckTyped();
         return neverSet ? Optional.of(declared) : Optional.empty();
     }
 
