@@ -89,7 +89,7 @@ public final class AssignedFields {
         boolean nothing = value instanceof Literal literal && literal.kind() == LiteralKind.NULL;
         return Optional.of(new Field(assignment.start(), assignment.end(), member.name(),
                 beside.type().isPresent() ? beside.type() : shown(value, routine),
-                beside.nullable() ? Traits.of(Mark.NULLABLE) : Traits.NONE, nothing ? Optional.of(value) : Optional.empty()));
+                beside.nullable() ? Traits.of(Mark.IMPLIED, Mark.NULLABLE) : Traits.of(Mark.IMPLIED), nothing ? Optional.of(value) : Optional.empty()));
     }
 
     private TypeRef shown(Node value, Routine routine) {

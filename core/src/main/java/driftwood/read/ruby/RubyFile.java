@@ -14,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** A file of Ruby: modules and classes, each a part of its type, and what stands outside of them. */
 final class RubyFile extends RubyStatements {
@@ -77,7 +78,9 @@ final class RubyFile extends RubyStatements {
         node.part("superclass").filter(each -> !each.inner().isEmpty()).map(each -> each.inner().get(0)).filter(each -> RubyCalls.isType(each, this))
                 .ifPresent(each -> parents.add(RubyCalls.type(each, this)));
         RubyMembers read = new RubyMembers(this, name, parents);
-        read.of(node.part("body").map(Cst::children).orElse(List.of()), false);
+        // The grammar puts a comment at the very beginning of a class before its body.
+        read.of(Stream.concat(node.children().stream().filter(each -> each.is("comment")),
+                node.part("body").map(Cst::children).orElse(List.of()).stream()).toList(), false);
         List<Node> members = read.all();
         owners.pop();
         Set<Mark> marks = EnumSet.of(Mark.PARTIAL);

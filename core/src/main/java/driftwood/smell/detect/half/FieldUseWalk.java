@@ -5,6 +5,7 @@ import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.detect.half.FieldUse.Kind;
 import driftwood.smell.see.creation.Setters;
+import driftwood.source.Language;
 import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -17,7 +18,7 @@ import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
 final class FieldUseWalk extends Walk {
-    static final Seer<FieldUse> SEER = new Seer<>("field-use", 11, FieldUse.class, file -> {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 12, FieldUse.class, file -> {
         FieldUseWalk walk = new FieldUseWalk(file);
         walk.scan(file.unit());
         return walk.uses;
@@ -29,7 +30,7 @@ final class FieldUseWalk extends Walk {
     private final List<FieldUse> uses = new ArrayList<>();
     private Set<String> fields = new HashSet<>();
     private Set<String> guarded = new HashSet<>();
-    private final Set<NullTest> demanding = Collections.newSetFromMap(new IdentityHashMap<>());
+    private final Set<Node> demanding = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private FieldUseWalk(FileTree file) {
         super(file);
@@ -160,15 +161,25 @@ final class FieldUseWalk extends Walk {
 
     @Override
     public Void visitIf(If branch) {
-        if (branch.condition() instanceof NullTest test && !test.negated() && !isCreating()) {
+        Optional<Node> asked = isCreating() ? Optional.empty() : missing(branch.condition());
+        if (asked.isPresent()) {
             List<Node> body = Search.statements(branch.then());
             boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw error && (isFirst(branch) || saysState(error));
-            own(test.subject()).filter(field -> demands).ifPresent(field -> {
+            own(asked.get()).filter(field -> demands).ifPresent(field -> {
                 use(Kind.DEMANDED, field, branch);
-                demanding.add(test);
+                demanding.add(branch.condition());
             });
         }
         return super.visitIf(branch);
+    }
+
+    /** What a condition asks whether it is missing; nothing counts as false where any value can be a condition. */
+    private Optional<Node> missing(Node condition) {
+        if (condition instanceof NullTest test) {
+            return test.negated() ? Optional.empty() : Optional.of(test.subject());
+        }
+        return condition instanceof Unary not && not.operator().equals("!") && file.file().language().has(Language.Habit.TRUTH)
+                ? Optional.of(not.operand()) : Optional.empty();
     }
 
     /** The error itself says that the object is not ready. */

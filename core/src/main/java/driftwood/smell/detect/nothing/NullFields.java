@@ -20,6 +20,7 @@ import driftwood.smell.Seen;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.source.Language;
+import driftwood.tree.Mark;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -170,7 +171,7 @@ final class NullFields {
         // Where fields are declared by being assigned, what is assigned first is their beginning.
         boolean neverSet = set.isEmpty() && field.start() == FieldOutline.Start.NOTHING && !field.traits().isFinal()
                 && !found.owner().isInterface() && !isFilledBySetter(found, field.name())
-                && !program.fileOf(found.owner()).language().isDuckTyped();
+                && !field.traits().has(Mark.IMPLIED);
         return neverSet ? Optional.of(declared) : Optional.empty();
     }
 
