@@ -5,6 +5,7 @@ import java.util.List;
 /** Names and numbers as a reader would say them. */
 public final class Listing {
     private static final int SHOWN = 6;
+    private static final int TABLE = 12;
 
     private Listing() {
     }
@@ -13,6 +14,12 @@ public final class Listing {
     public static String of(List<String> names) {
         return names.size() <= SHOWN ? String.join(", ", names)
                 : String.join(", ", names.subList(0, SHOWN - 1)) + " and " + (names.size() - SHOWN + 1) + " more";
+    }
+
+    /** All the parts of something that is looked up, as many as a reader goes through; the rest is counted. */
+    public static String table(List<String> parts, String between) {
+        return parts.size() <= TABLE ? String.join(between, parts)
+                : String.join(between, parts.subList(0, TABLE)) + between + (parts.size() - TABLE) + " more";
     }
 
     /** {@code 1 place}, {@code 2 places}. @param noun with a regular plural */

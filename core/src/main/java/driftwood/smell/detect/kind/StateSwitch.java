@@ -156,7 +156,7 @@ public final class StateSwitch implements Detector {
                     .orElse("nothing");
             cells.add(state + " -> " + does);
         }
-        return String.join(" | ", cells);
+        return Listing.table(cells, " | ");
     }
 
     private static Set<String> transitions(FieldOutline field, List<Operation> operations) {

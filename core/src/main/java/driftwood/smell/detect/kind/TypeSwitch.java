@@ -57,7 +57,7 @@ public final class TypeSwitch implements Detector {
     private record Judged(String file, Chain chain, Variants variants) {
         Place place() {
             return new Place(file, chain.line(), chain.endLine(), chain.routine(),
-                    "another chain on the same variants: " + String.join(", ", variants.names()));
+                    "another chain on the same variants: " + Listing.table(variants.names(), ", "));
         }
     }
 
@@ -199,7 +199,7 @@ public final class TypeSwitch implements Detector {
         for (Chain.Arm arm : one.chain().arms()) {
             String casts = arm.casts().isEmpty() ? "" : "; casts to " + String.join(", ", arm.casts());
             evidence.add(new Evidence(one.file(), arm.line(), arm.endLine(),
-                    "arm for " + arm.title() + ": " + does(arm) + casts));
+                    "arm for " + Listing.table(arm.labels().stream().map(Label::text).toList(), ", ") + ": " + does(arm) + casts));
         }
         one.chain().otherwise().ifPresent(rest -> {
             String hidden = missing > 0 && rest.work() != Work.THROWS
