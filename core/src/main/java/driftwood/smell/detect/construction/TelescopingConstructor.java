@@ -82,7 +82,7 @@ public final class TelescopingConstructor implements Detector {
         Calls calls = new Calls(program);
         List<Finding> findings = new ArrayList<>();
         for (TypeOutline type : program.types()) {
-            if (!program.fileOf(type).test() && !type.anonymous() && !type.isInterface()) {
+            if (!program.fileOf(type).test() && !type.anonymous() && !type.isInterface() && !type.traits().isDeprecated()) {
                 judge(type, calls, optional, creating, findings);
             }
         }
