@@ -55,8 +55,13 @@ final class FlagWalk extends Walk {
             from++;
         }
         boolean plainEnd = to > from + 1 && statements.get(to - 1) instanceof Return back
-                && back.value().map(value -> value instanceof Name || value instanceof Literal).orElse(true);
+                && back.value().map(value -> value instanceof Name || value instanceof Literal || isHandedOut(value)).orElse(true);
         return statements.subList(from, plainEnd && !leavesEarly(statements.get(from)) ? to - 1 : to);
+    }
+
+    /** As in {@code return text.toString()}. */
+    private static boolean isHandedOut(Node value) {
+        return value instanceof Call call && call.arguments().isEmpty() && call.receiver().orElse(null) instanceof Name;
     }
 
     private static boolean isCheck(Node statement) {

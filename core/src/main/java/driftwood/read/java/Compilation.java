@@ -1,0 +1,199 @@
+package driftwood.read.java;
+
+import com.sun.source.tree.CompilationUnitTree;
+import com.sun.source.util.JavacTask;
+import com.sun.source.util.TaskEvent;
+import com.sun.source.util.TaskListener;
+import java.io.File;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.tools.Diagnostic;
+import javax.tools.DiagnosticCollector;
+import javax.tools.FileObject;
+import javax.tools.ForwardingJavaFileManager;
+import javax.tools.JavaCompiler;
+import javax.tools.JavaFileObject;
+import javax.tools.SimpleJavaFileObject;
+import javax.tools.StandardJavaFileManager;
+import javax.tools.StandardLocation;
+import javax.tools.ToolProvider;
+
+/**
+ * Java sources attributed in memory by the JDK's own compiler: some texts, and what they need from the folders around
+ * them. Nothing is written; annotation processors are not run; the project is seen as one unnamed module.
+ */
+public final class Compilation {
+    private static final int MOST_ERRORS = 1000;
+    private static final String MEMORY = "memory";
+    private final JavacTask task;
+    private final DiagnosticCollector<JavaFileObject> told;
+    private final List<CompilationUnitTree> units = new ArrayList<>();
+
+    private Compilation(JavacTask task, DiagnosticCollector<JavaFileObject> told) {
+        this.task = task;
+        this.told = told;
+    }
+
+    /**
+     * An error that the compiler tells.
+     *
+     * @param file    relative path; empty where it is of another file
+     * @param message all lines of it
+     * @param line    from 1; -1 where it has none
+     */
+    public record Trouble(String file, String message, long line) {
+    }
+
+    /**
+     * Attributes.
+     *
+     * @param texts     by relative path, in order
+     * @param roots     folders in which packages begin; what the texts need of other files is found there
+     * @param classPath libraries; may be empty
+     */
+    public static Compilation of(Map<String, String> texts, Set<Path> roots, List<Path> classPath) {
+        DiagnosticCollector<JavaFileObject> told = new DiagnosticCollector<>();
+        JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+        StandardJavaFileManager files = compiler.getStandardFileManager(told, Locale.ROOT, StandardCharsets.UTF_8);
+        List<JavaFileObject> sources = texts.entrySet().stream().<JavaFileObject>map(each -> new InMemory(each.getKey(), each.getValue())).toList();
+        JavacTask task = (JavacTask) compiler.getTask(new StringWriter(), new Unnamed(files), told, List.of("-proc:none", "-implicit:none",
+                "-sourcepath", joined(roots), "-classpath", joined(classPath), "-Xmaxerrs", Integer.toString(MOST_ERRORS), "-XDcompilePolicy=byTodo",
+                "-XDshould-stop.ifError=FLOW", "-XDshould-stop.ifNoError=FLOW"), null, sources);
+        task.addTaskListener(new OnlyTheGiven());
+        Compilation made = new Compilation(task, told);
+        if (!sources.isEmpty()) {
+            made.run();
+        }
+        return made;
+    }
+
+    private void run() {
+        try {
+            task.parse().forEach(units::add);
+            task.analyze();
+        } catch (RuntimeException e) {
+            // Thrown by the listener, handed on by the compiler: what was given is attributed.
+            if (!(e.getCause() instanceof Enough) && !(e instanceof Enough)) {
+                throw e;
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("the compiler could not be asked", e);
+        }
+    }
+
+    private static String joined(Iterable<Path> paths) {
+        List<String> all = new ArrayList<>();
+        paths.forEach(each -> all.add(each.toString()));
+        return all.stream().collect(Collectors.joining(File.pathSeparator));
+    }
+
+    /**
+     * The folders that packages begin in, told by the package that each file says it is in.
+     *
+     * @param sources packages by relative path
+     */
+    public static Set<Path> roots(Path root, Map<String, String> sources) {
+        Set<Path> roots = new LinkedHashSet<>();
+        sources.forEach((source, named) -> {
+            Path folder = root.resolve(source).getParent();
+            for (int i = 0; folder != null && !named.isEmpty() && i < named.split("\\.").length; i++) {
+                folder = folder.getParent();
+            }
+            roots.add(folder == null ? root : folder);
+        });
+        return roots;
+    }
+
+    /** The attributed trees of the given texts, in their order. */
+    public List<CompilationUnitTree> units() {
+        return units;
+    }
+
+    /** The compiler's task, for what it knows of trees, elements and types. */
+    public JavacTask task() {
+        return task;
+    }
+
+    /** The path under which a text was given; empty for other files. @param source may be null */
+    public static String path(JavaFileObject source) {
+        return source == null || !MEMORY.equals(source.toUri().getScheme()) ? "" : source.toUri().getPath().substring(1);
+    }
+
+    /** The errors, in order. */
+    public List<Trouble> troubles() {
+        List<Trouble> errors = new ArrayList<>();
+        for (Diagnostic<? extends JavaFileObject> each : told.getDiagnostics()) {
+            if (each.getKind() == Diagnostic.Kind.ERROR) {
+                errors.add(new Trouble(path(each.getSource()), each.getMessage(Locale.ROOT), each.getLineNumber()));
+            }
+        }
+        return errors;
+    }
+
+    /** Ends the compilation at the first file that is only read for what was given: those are many, and come last. */
+    private static final class OnlyTheGiven implements TaskListener {
+
+        @Override
+        public void started(TaskEvent event) {
+            if (event.getKind() == TaskEvent.Kind.ANALYZE && !MEMORY.equals(event.getSourceFile().toUri().getScheme())) {
+                throw new Enough();
+            }
+        }
+    }
+
+    private static final class Enough extends RuntimeException {
+        private static final long serialVersionUID = 1;
+    }
+
+    /** The project as one unnamed module: what its own module needs may not be at hand, and nothing would be checked then. */
+    private static final class Unnamed extends ForwardingJavaFileManager<StandardJavaFileManager> {
+
+        Unnamed(StandardJavaFileManager files) {
+            super(files);
+        }
+
+        @Override
+        public JavaFileObject getJavaFileForInput(Location location, String name, JavaFileObject.Kind kind) throws IOException {
+            return location == StandardLocation.SOURCE_PATH && name.equals("module-info") ? null : super.getJavaFileForInput(location, name, kind);
+        }
+
+        @Override
+        public boolean contains(Location location, FileObject file) throws IOException {
+            return MEMORY.equals(file.toUri().getScheme()) ? location == StandardLocation.SOURCE_PATH : super.contains(location, file);
+        }
+    }
+
+    private static final class InMemory extends SimpleJavaFileObject {
+        private final String text;
+
+        InMemory(String file, String text) {
+            super(uri(file), Kind.SOURCE);
+            this.text = text;
+        }
+
+        private static URI uri(String file) {
+            try {
+                return new URI(MEMORY, null, "/" + file, null);
+            } catch (URISyntaxException e) {
+                throw new IllegalArgumentException(file, e);
+            }
+        }
+
+        @Override
+        public CharSequence getCharContent(boolean ignoreEncodingErrors) {
+            return text;
+        }
+    }
+}

@@ -1,0 +1,66 @@
+package driftwood.refactor;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A refactoring thought through to the last edit: the dry run of what is carried out.
+ *
+ * @param stages    in order, at least one
+ * @param originals the text of every file that a stage changes, as it is before the first one; new files are not in it
+ * @param meant     changes of behaviour that are the point of it, one clause each; usually none
+ * @param counts    what it touches
+ */
+public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Counts counts) {
+
+    /**
+     * What a refactoring costs, counted on what it changes.
+     *
+     * @param types     types added, less those that go
+     * @param lines     lines added, less those that go
+     * @param callSites places that name what changes, and are changed with it
+     * @param tests     test files that change
+     * @param open      public or protected members whose signature changes or that go
+     */
+    public record Counts(int types, int lines, int callSites, int tests, int open) {
+    }
+
+    /** The text of a file after a number of stages; empty where there is none. @param stages from 0 for none */
+    public Optional<String> after(String file, int stages) {
+        Optional<String> text = Optional.ofNullable(originals.get(file));
+        for (int i = 0; i < stages; i++) {
+            text = this.stages.get(i).files().getOrDefault(file, text);
+        }
+        return text;
+    }
+
+    /** The files that any stage changes, in order. */
+    public Set<String> files() {
+        Set<String> files = new LinkedHashSet<>();
+        stages.forEach(each -> files.addAll(each.files().keySet()));
+        return files;
+    }
+
+    /** What one stage changes, as a unified diff. @param stage from 0 */
+    public String diff(int stage) {
+        Map<String, Optional<String>> before = new LinkedHashMap<>();
+        stages.get(stage).files().keySet().forEach(file -> before.put(file, after(file, stage)));
+        return Diff.of(before, stages.get(stage).files());
+    }
+
+    /** What all stages change together, as one unified diff. */
+    public String diff() {
+        Map<String, Optional<String>> before = new LinkedHashMap<>();
+        Map<String, Optional<String>> after = new LinkedHashMap<>();
+        for (String file : new ArrayList<>(files())) {
+            before.put(file, after(file, 0));
+            after.put(file, after(file, stages.size()));
+        }
+        return Diff.of(before, after);
+    }
+}

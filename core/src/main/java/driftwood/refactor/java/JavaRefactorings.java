@@ -1,0 +1,176 @@
+package driftwood.refactor.java;
+
+import driftwood.pattern.Site;
+import driftwood.program.Outline;
+import driftwood.read.java.Compilation;
+import driftwood.read.java.Compilation.Trouble;
+import driftwood.refactor.Refactoring;
+import driftwood.refactor.Refactoring.Counts;
+import driftwood.refactor.Refused;
+import driftwood.refactor.Script;
+import driftwood.refactor.Stage;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.refactor.java.recipe.Recipes;
+import driftwood.smell.Finding;
+import driftwood.source.SourceFile;
+import driftwood.source.SourceText;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * Writes refactorings of Java code: picks the recipe, attributes the files that it may touch, and compiles them after
+ * every stage. Changes nothing on disk, runs none of the code.
+ */
+public final class JavaRefactorings {
+    private static final String LANGUAGE = "java";
+    private static final Pattern TYPE = Pattern.compile("(?m)^\\s*(?:(?:public|protected|private|static|final|abstract|sealed|non-sealed)\\s+)*(?:class|interface|enum|record)\\s+\\w+");
+
+    private final Site site;
+    private final List<Path> libraries;
+
+    /** @param libraries what the project compiles with, as far as it is known */
+    public JavaRefactorings(Site site, List<Path> libraries) {
+        this.site = site;
+        this.libraries = libraries;
+    }
+
+    /** Whether findings of a language are refactored here. */
+    public static boolean speaks(String language) {
+        return language.equals(LANGUAGE);
+    }
+
+    /** Whether there is a recipe for a finding. @param pattern key */
+    public static boolean hasRecipe(Finding finding, String pattern) {
+        return speaks(finding.language()) && !Recipes.of(finding, pattern).isEmpty();
+    }
+
+    /**
+     * The stages that turn the code of a finding into a pattern.
+     *
+     * @param names by role, as the user chose them
+     * @throws Refused with the reason, where no recipe can
+     */
+    public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
+        Refused last = new Refused("there is no recipe yet that turns a " + finding.smell() + " of this form into a " + pattern);
+        for (Recipe each : Recipes.of(finding, pattern)) {
+            try {
+                return written(each, finding, names);
+            } catch (Refused e) {
+                last = e;
+            }
+        }
+        throw last;
+    }
+
+    private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        Set<String> tests = new LinkedHashSet<>();
+        gather(recipe.words(finding), texts, tests);
+        Set<Path> roots = roots();
+        try {
+            Compilation before = Compilation.of(texts, roots, libraries);
+            refuseUnknown(before.troubles(), tests);
+            Workspace workspace = new Workspace(before, texts, tests);
+            Script script = new Script(texts);
+            Drafting drafting = new Drafting(finding, workspace, script, names, Level.of(site.root()).hasRecords());
+            recipe.write(drafting);
+            List<Stage> stages = Tidy.stages(script.stages(), texts);
+            if (stages.isEmpty()) {
+                throw new Refused("there is nothing to change");
+            }
+            check(stages, texts, before.troubles(), roots);
+            return new Refactoring(stages, touched(stages, texts), drafting.meant(), counts(stages, texts, tests, drafting));
+        } catch (StackOverflowError | AssertionError e) {
+            throw new Refused("the compiler gave up on this code");
+        }
+    }
+
+    /** Every file with one of the words in it; those with tests last. */
+    private void gather(Set<String> words, Map<String, String> texts, Set<String> tests) {
+        Pattern any = Pattern.compile("\\b(?:" + words.stream().map(Pattern::quote).collect(Collectors.joining("|")) + ")\\b");
+        List<Outline> all = site.program().outlines().stream().filter(each -> each.language().key().equals(LANGUAGE) && !each.file().endsWith("module-info.java"))
+                .sorted(Comparator.comparing(Outline::test).thenComparing(Outline::file)).toList();
+        for (Outline each : all) {
+            try {
+                String text = SourceText.read(new SourceFile(each.file(), site.root().resolve(each.file()), each.language(), each.test())).text();
+                if (any.matcher(text).find()) {
+                    texts.put(each.file(), text);
+                    if (each.test()) {
+                        tests.add(each.file());
+                    }
+                }
+            } catch (SourceText.NotReadable e) {
+                throw new Refused(each.file() + " cannot be read any more: " + e.getMessage());
+            }
+        }
+    }
+
+    private Set<Path> roots() {
+        Map<String, String> sources = new LinkedHashMap<>();
+        site.program().outlines().stream().filter(each -> each.language().key().equals(LANGUAGE)).forEach(each -> sources.put(each.file(), each.packageName()));
+        return Compilation.roots(site.root(), sources);
+    }
+
+    /** Where a library is missing, nobody knows who calls what. */
+    private static void refuseUnknown(List<Trouble> troubles, Set<String> tests) {
+        Optional<Trouble> first = troubles.stream().filter(each -> !each.file().isEmpty() && !tests.contains(each.file())).findFirst();
+        if (first.isPresent()) {
+            throw new Refused("the project does not compile here, so nobody can say who uses what (" + first.get().file() + ":" + first.get().line() + ": "
+                    + first.get().message().lines().findFirst().orElse("") + "); name its libraries with --classpath");
+        }
+    }
+
+    private void check(List<Stage> stages, Map<String, String> texts, List<Trouble> before, Set<Path> roots) {
+        Map<String, String> now = new LinkedHashMap<>(texts);
+        for (Stage stage : stages) {
+            stage.files().forEach((file, text) -> text.ifPresentOrElse(said -> now.put(file, said), () -> now.remove(file)));
+            List<String> known = new ArrayList<>(before.stream().map(each -> each.file() + each.message()).toList());
+            for (Trouble each : Compilation.of(now, roots, libraries).troubles()) {
+                if (!known.remove(each.file() + each.message())) {
+                    throw new Refused("it would not compile after '" + stage.does() + "' (" + each.file() + ":" + each.line() + ": "
+                            + each.message().lines().map(String::strip).limit(3).collect(Collectors.joining(" ")) + ")");
+                }
+            }
+        }
+    }
+
+    private static Map<String, String> touched(List<Stage> stages, Map<String, String> texts) {
+        Map<String, String> originals = new LinkedHashMap<>();
+        stages.forEach(stage -> stage.files().keySet().stream().filter(texts::containsKey).forEach(file -> originals.put(file, texts.get(file))));
+        return originals;
+    }
+
+    private static Counts counts(List<Stage> stages, Map<String, String> texts, Set<String> tests, Drafting drafting) {
+        Map<String, String> after = new LinkedHashMap<>();
+        stages.forEach(stage -> stage.files().forEach((file, text) -> after.put(file, text.orElse(""))));
+        int types = 0;
+        int lines = 0;
+        for (Map.Entry<String, String> each : after.entrySet()) {
+            String before = texts.getOrDefault(each.getKey(), "");
+            types += types(each.getValue()) - types(before);
+            lines += (int) (each.getValue().lines().count() - before.lines().count());
+        }
+        return new Counts(types, lines, drafting.callSites(), (int) after.keySet().stream().filter(tests::contains).count(), drafting.opened());
+    }
+
+    private static int types(String text) {
+        Matcher type = TYPE.matcher(text);
+        int count = 0;
+        while (type.find()) {
+            count++;
+        }
+        return count;
+    }
+}

@@ -1,0 +1,146 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Script;
+import java.util.List;
+
+/** Members added to types and taken out of them, with the comments that belong to them. */
+public final class Declarations {
+    private final Workspace workspace;
+    private final Script script;
+
+    public Declarations(Workspace workspace, Script script) {
+        this.workspace = workspace;
+        this.script = script;
+    }
+
+    /** Where in a type a member goes. */
+    public enum Where {
+        /** Behind the last field. */
+        FIELDS,
+        /** Behind the last constructor. */
+        CONSTRUCTORS,
+        /** Behind the last member. */
+        END
+    }
+
+    /**
+     * Adds a member.
+     *
+     * @param type its declaration
+     * @param code with four blanks a level, without indentation of its own
+     */
+    public void add(TreePath type, String code, Where where) {
+        Unit unit = workspace.unit(type);
+        ClassTree tree = (ClassTree) type.getLeaf();
+        String base = unit.indentAt(workspace.from(type)) + unit.indent();
+        String styled = unit.styled(code, base);
+        Tree before = last(tree, where, type);
+        String line = unit.newLine();
+        if (before == null) {
+            int brace = openingBrace(type);
+            boolean alone = unit.text().substring(brace + 1, unit.lineEnd(brace)).isBlank();
+            boolean empty = unit.text().substring(brace + 1, workspace.to(type) - 1).isBlank();
+            script.insert(unit.file(), brace + 1, line + styled + (empty ? alone ? "" : line + unit.indentAt(workspace.from(type)) : alone ? line : line + line + base));
+            return;
+        }
+        int at = workspace.to(before, type.getCompilationUnit());
+        while (at < unit.text().length() && (unit.text().charAt(at) == ',' || unit.text().charAt(at) == ';')) {
+            at++;
+        }
+        int end = unit.lineEnd(at);
+        String rest = unit.text().substring(at, end);
+        boolean comment = rest.strip().startsWith("//") || rest.isBlank();
+        int place = comment ? end - (rest.endsWith("\r\n") ? 2 : rest.endsWith("\n") ? 1 : 0) : at;
+        boolean tight = where == Where.FIELDS && before instanceof VariableTree && !code.contains("\n");
+        script.insert(unit.file(), place, (tight ? "" : line) + line + styled + (comment ? "" : line));
+    }
+
+    private Tree last(ClassTree tree, Where where, TreePath type) {
+        Tree found = null;
+        boolean constants = true;
+        for (Tree each : tree.getMembers()) {
+            boolean constant = isEnumConstant(each, type);
+            constants &= constant;
+            boolean field = each instanceof VariableTree;
+            boolean constructor = each instanceof MethodTree method && method.getReturnType() == null;
+            boolean counts = workspace.from(each, type.getCompilationUnit()) >= 0 && (constant || where == Where.END || field
+                    || constructor && where == Where.CONSTRUCTORS) && !isImplicit(each, type);
+            found = counts ? each : found;
+        }
+        return found;
+    }
+
+    private boolean isEnumConstant(Tree member, TreePath type) {
+        return member instanceof VariableTree field && workspace.element(new TreePath(type, field)).getKind().name().equals("ENUM_CONSTANT");
+    }
+
+    /** A constructor that nobody wrote stands where its type stands. */
+    private boolean isImplicit(Tree member, TreePath type) {
+        int from = workspace.from(member, type.getCompilationUnit());
+        return from <= workspace.from(type) || workspace.to(member, type.getCompilationUnit()) < 0;
+    }
+
+    private int openingBrace(TreePath type) {
+        Unit unit = workspace.unit(type);
+        int at = workspace.from(type);
+        ClassTree tree = (ClassTree) type.getLeaf();
+        for (Tree each : tree.getModifiers().getAnnotations()) {
+            at = Math.max(at, workspace.to(each, type.getCompilationUnit()));
+        }
+        return unit.text().indexOf('{', at);
+    }
+
+    /** Takes a member out, with its comments and the empty line before it. */
+    public void remove(TreePath member) {
+        Unit unit = workspace.unit(member);
+        int from = fromComments(unit, workspace.from(member));
+        int to = workspace.to(member);
+        String text = unit.text();
+        if (text.substring(unit.lineStart(from), from).isBlank()) {
+            from = unit.lineStart(from);
+        }
+        if (text.substring(to, unit.lineEnd(to)).isBlank() && from == unit.lineStart(from)) {
+            to = unit.lineEnd(to);
+            int before = from > 1 ? unit.lineStart(from - 1) : from;
+            int afterEnd = unit.lineEnd(to);
+            boolean emptyBefore = before < from && text.substring(before, from).isBlank();
+            boolean emptyAfter = to < text.length() && text.substring(to, afterEnd).isBlank();
+            boolean closes = to < text.length() && text.substring(to, afterEnd).strip().startsWith("}");
+            if (emptyBefore && (closes || emptyAfter || member.getLeaf() instanceof MethodTree)) {
+                from = before;
+            }
+        }
+        script.replace(unit.file(), from, to, "");
+    }
+
+    /** Offset of the first of the comments that stand right before a declaration; the declaration's own where there is none. */
+    public static int fromComments(Unit unit, int declaration) {
+        String text = unit.text();
+        int from = declaration;
+        while (true) {
+            int at = from;
+            int ends = 0;
+            while (at > 0 && Character.isWhitespace(text.charAt(at - 1))) {
+                at--;
+                ends += text.charAt(at) == '\n' ? 1 : 0;
+            }
+            if (ends <= 1 && at > 1 && text.startsWith("*/", at - 2)) {
+                from = text.lastIndexOf("/*", at - 2);
+            } else if (ends == 1 && text.substring(unit.lineStart(at), at).strip().startsWith("//")) {
+                from = unit.lineStart(at) + unit.indentAt(at).length();
+            } else {
+                return from;
+            }
+        }
+    }
+
+    /** What a declaration's modifiers are, without annotations; as written. */
+    public static List<String> modifiers(MethodTree tree) {
+        return tree.getModifiers().getFlags().stream().map(Object::toString).toList();
+    }
+}

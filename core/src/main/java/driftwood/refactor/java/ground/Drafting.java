@@ -1,0 +1,140 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import driftwood.refactor.Script;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+
+/** A refactoring that a recipe is writing: what it stands on, what it writes to, and what it has to say. */
+public final class Drafting {
+    private final Finding finding;
+    private final Workspace workspace;
+    private final Script script;
+    private final Imports imports;
+    private final Declarations declarations;
+    private final Map<String, String> chosen;
+    private final boolean records;
+    private final List<String> meant = new ArrayList<>();
+    private final Set<Element> opened = new LinkedHashSet<>();
+    private final Set<TreePath> callSites = new LinkedHashSet<>();
+
+    /**
+     * @param chosen  names that the user gave, by role
+     * @param records whether the project's level of the language has records
+     */
+    public Drafting(Finding finding, Workspace workspace, Script script, Map<String, String> chosen, boolean records) {
+        this.finding = finding;
+        this.workspace = workspace;
+        this.script = script;
+        this.chosen = chosen;
+        this.records = records;
+        this.imports = new Imports(workspace, script);
+        this.declarations = new Declarations(workspace, script);
+    }
+
+    public Finding finding() {
+        return finding;
+    }
+
+    public Workspace workspace() {
+        return workspace;
+    }
+
+    public Script script() {
+        return script;
+    }
+
+    public Imports imports() {
+        return imports;
+    }
+
+    public Declarations declarations() {
+        return declarations;
+    }
+
+    public boolean hasRecords() {
+        return records;
+    }
+
+    /** A name for a role: the user's, or the proposed one. */
+    public String name(String role, String proposed) {
+        String name = chosen.getOrDefault(role, proposed);
+        if (!javax.lang.model.SourceVersion.isName(name)) {
+            throw new Refused("'" + name + "' cannot be a name of " + role);
+        }
+        return name;
+    }
+
+    /** A name for a new type beside another; the user's, or the first proposed one that is free. */
+    public String typeName(String role, TypeElement beside, String... proposed) {
+        String around = workspace.elements().getPackageOf(beside).getQualifiedName().toString();
+        for (String each : chosen.containsKey(role) ? List.of(chosen.get(role)).toArray(String[]::new) : proposed) {
+            String name = name(role, each);
+            boolean taken = workspace.elements().getTypeElement(around.isEmpty() ? name : around + "." + name) != null;
+            if (!taken && workspace.elements().getTypeElement("java.lang." + name) == null) {
+                return name;
+            }
+        }
+        throw new Refused((chosen.containsKey(role) ? "there is a " + chosen.get(role) + " already" : "there is a " + proposed[0] + " already")
+                + "; give it another name with --name " + role + "=NAME");
+    }
+
+    /** Says a change of behaviour that is the point of the refactoring. */
+    public void means(String clause) {
+        meant.add(clause);
+    }
+
+    public List<String> meant() {
+        return meant;
+    }
+
+    /** Notes a place that is changed because what it names changes. */
+    public void callSite(TreePath path) {
+        callSites.add(path);
+    }
+
+    public int callSites() {
+        return callSites.size();
+    }
+
+    /** Notes a member whose signature changes or that goes. */
+    public void changes(Element member) {
+        Set<Modifier> modifiers = member.getModifiers();
+        if (modifiers.contains(Modifier.PUBLIC) || modifiers.contains(Modifier.PROTECTED)) {
+            opened.add(member);
+        }
+    }
+
+    /** Public and protected members whose signature changes or that go. */
+    public int opened() {
+        return opened.size();
+    }
+
+    /** What a new type beside another begins its declaration with: open as far as the other. */
+    public static String openness(Element like) {
+        Element at = like;
+        while (at != null && at.getKind() != ElementKind.PACKAGE) {
+            if (!at.getModifiers().contains(Modifier.PUBLIC) && !at.getModifiers().contains(Modifier.PROTECTED)
+                    && !(at.getEnclosingElement() != null && at.getEnclosingElement().getKind() == ElementKind.INTERFACE)) {
+                return "";
+            }
+            at = at.getEnclosingElement();
+        }
+        return "public ";
+    }
+
+    /** The first of a member's own modifiers that says who may see it, with a blank; empty where there is none. */
+    public static String visibility(Element member) {
+        return member.getModifiers().stream().filter(each -> each == Modifier.PUBLIC || each == Modifier.PROTECTED || each == Modifier.PRIVATE)
+                .map(each -> each + " ").findFirst().orElse("");
+    }
+}

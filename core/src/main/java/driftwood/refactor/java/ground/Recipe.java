@@ -1,0 +1,21 @@
+package driftwood.refactor.java.ground;
+
+import driftwood.refactor.Refused;
+import driftwood.smell.Finding;
+import java.util.Set;
+
+/** How code of one shape becomes a pattern: in stages, each of which compiles and behaves the same. Stateless. */
+public interface Recipe {
+
+    /** Key of the pattern; never blank. */
+    String pattern();
+
+    /** Whether findings of this kind are what it is for; whether it fits the code is said by {@link #write}. */
+    boolean answers(Finding finding);
+
+    /** Simple names of the types and members that it will follow: files without any of them are not looked at. Never empty. */
+    Set<String> words(Finding finding);
+
+    /** Writes the stages. @throws Refused where the code does not allow it, with the reason */
+    void write(Drafting drafting);
+}

@@ -1,0 +1,101 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.CompilationUnitTree;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A source file with its tree, and how it is written.
+ *
+ * @param file relative path
+ * @param text as it stands, with its own line ends
+ * @param tree attributed
+ */
+public record Unit(String file, String text, CompilationUnitTree tree) {
+    private static final Pattern INDENTED = Pattern.compile("(?m)\\{[ \\t]*(?://.*)?\\r?\\n(?:[ \\t]*\\r?\\n)*([ \\t]+)\\S");
+
+    /** The line of an offset, from 1. */
+    public int line(int offset) {
+        int line = 1;
+        for (int i = 0; i < offset && i < text.length(); i++) {
+            line += text.charAt(i) == '\n' ? 1 : 0;
+        }
+        return line;
+    }
+
+    /** What ends its lines. */
+    public String newLine() {
+        int first = text.indexOf('\n');
+        return first > 0 && text.charAt(first - 1) == '\r' ? "\r\n" : "\n";
+    }
+
+    /** What one level of indentation is. */
+    public String indent() {
+        Matcher first = INDENTED.matcher(text);
+        return first.find() ? first.group(1).startsWith("\t") ? "\t" : first.group(1).replace("\t", "") : "    ";
+    }
+
+    /** Offset of the first character of the line of an offset. */
+    public int lineStart(int offset) {
+        return text.lastIndexOf('\n', offset - 1) + 1;
+    }
+
+    /** Offset behind the line end of the line of an offset. */
+    public int lineEnd(int offset) {
+        int end = text.indexOf('\n', offset);
+        return end < 0 ? text.length() : end + 1;
+    }
+
+    /** The white space that the line of an offset begins with. */
+    public String indentAt(int offset) {
+        int start = lineStart(offset);
+        int at = start;
+        while (at < text.length() && (text.charAt(at) == ' ' || text.charAt(at) == '\t')) {
+            at++;
+        }
+        return text.substring(start, at);
+    }
+
+    /**
+     * Lines in the manner of this file.
+     *
+     * @param code written with four blanks a level and line feeds
+     * @param base what each line begins with
+     */
+    public String styled(String code, String base) {
+        StringBuilder all = new StringBuilder();
+        String unit = indent();
+        String[] lines = code.split("\n", -1);
+        for (int i = 0; i < lines.length; i++) {
+            String bare = lines[i].stripLeading();
+            int blanks = lines[i].length() - bare.length();
+            all.append(i == 0 ? "" : newLine());
+            if (!bare.isBlank()) {
+                all.append(base).append(lines[i].startsWith("\t") ? lines[i].substring(0, blanks)
+                        : unit.repeat(blanks / 4) + " ".repeat(blanks % 4)).append(bare.replace("\r", ""));
+            }
+        }
+        return all.toString();
+    }
+
+    /** A stretch of code of this file, as {@link #styled} takes it: without the indentation of its own first line. */
+    public String bare(int from, int to) {
+        return bare(text.substring(from, to), indentAt(from));
+    }
+
+    /** @param own the indentation that its lines have beyond what is their own */
+    public String bare(String code, String own) {
+        String unit = indent();
+        StringBuilder all = new StringBuilder();
+        String[] lines = code.replace("\r", "").split("\n", -1);
+        for (int i = 0; i < lines.length; i++) {
+            String line = i > 0 && lines[i].startsWith(own) ? lines[i].substring(own.length()) : i > 0 ? lines[i].stripLeading() : lines[i];
+            int levels = 0;
+            while (line.startsWith(unit, levels * unit.length())) {
+                levels++;
+            }
+            all.append(i == 0 ? "" : "\n").append(i == 0 ? line : "    ".repeat(levels) + line.substring(levels * unit.length()));
+        }
+        return all.toString();
+    }
+}

@@ -1,0 +1,18 @@
+package driftwood.refactor.java.recipe;
+
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.smell.Finding;
+import java.util.List;
+
+/** All recipes; those for a shape stand before those for any. */
+public final class Recipes {
+    private static final List<Recipe> ALL = List.of(new SplitFlag());
+
+    private Recipes() {
+    }
+
+    /** Those for a finding, in the order in which they are tried. @param pattern key */
+    public static List<Recipe> of(Finding finding, String pattern) {
+        return ALL.stream().filter(each -> each.pattern().equals(pattern) && each.answers(finding)).toList();
+    }
+}

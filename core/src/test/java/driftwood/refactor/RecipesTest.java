@@ -1,0 +1,103 @@
+package driftwood.refactor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import driftwood.scan.Scan;
+import driftwood.smell.Finding;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Every recipe on small projects: each stage compiles and runs the same, the smell goes, and no other comes. */
+class RecipesTest {
+    @TempDir
+    Path root;
+    @TempDir
+    Path classes;
+    @TempDir
+    Path patched;
+
+    static List<RecipeCase> cases() throws IOException {
+        try (Stream<Path> files = Files.list(Path.of("src/test/resources/recipes"))) {
+            return files.sorted().map(each -> {
+                try {
+                    return RecipeCase.read(each);
+                } catch (IOException e) {
+                    throw new java.io.UncheckedIOException(e);
+                }
+            }).toList();
+        }
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("cases")
+    void everyStageCompilesAndRunsTheSame(RecipeCase one) throws Exception {
+        one.write(root);
+        Scan.Result before = RecipeCase.scan(root);
+        if (one.said().containsKey("refused")) {
+            assertThatThrownBy(() -> one.refactoring(before)).isInstanceOf(Refused.class).hasMessageContaining(one.said().get("refused"));
+            return;
+        }
+        Refactoring refactoring = one.refactoring(before);
+        String wanted = RecipeCase.run(root, classes);
+        for (Stage stage : refactoring.stages()) {
+            write(stage.files());
+            assertThat(RecipeCase.run(root, classes)).as(stage.does()).isEqualTo(wanted);
+        }
+        assertThat(smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(expected(one, before));
+        thePatchGivesTheSame(one, refactoring);
+    }
+
+    private void write(Map<String, Optional<String>> files) throws IOException {
+        for (Map.Entry<String, Optional<String>> each : files.entrySet()) {
+            Path file = root.resolve(each.getKey());
+            if (each.getValue().isPresent()) {
+                Files.createDirectories(file.getParent());
+                Files.writeString(file, each.getValue().get());
+            } else {
+                Files.delete(file);
+            }
+        }
+    }
+
+    private static Set<String> smells(Scan.Result result) {
+        Set<String> smells = new TreeSet<>();
+        result.findings().forEach(each -> smells.add(each.smell() + " " + each.symbol()));
+        return smells;
+    }
+
+    private static Set<String> expected(RecipeCase one, Scan.Result before) {
+        Finding finding = one.finding(before);
+        Set<String> smells = smells(before);
+        smells.remove(finding.smell() + " " + finding.symbol());
+        smells.addAll(List.of(one.said().getOrDefault("leaves", "").split(";\\s*")));
+        return smells;
+    }
+
+    private void thePatchGivesTheSame(RecipeCase one, Refactoring refactoring) throws Exception {
+        one.write(patched);
+        Process git = new ProcessBuilder("git", "apply", "--whitespace=nowarn", "-").directory(patched.toFile()).redirectErrorStream(true).start();
+        git.getOutputStream().write(refactoring.diff().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        git.getOutputStream().close();
+        String said = new String(git.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(git.waitFor()).as(said).isZero();
+        for (String file : refactoring.files()) {
+            Optional<String> wanted = refactoring.after(file, refactoring.stages().size());
+            if (wanted.isPresent()) {
+                assertThat(Files.readString(patched.resolve(file))).isEqualTo(wanted.get());
+            } else {
+                assertThat(patched.resolve(file)).doesNotExist();
+            }
+        }
+    }
+}
