@@ -46,7 +46,7 @@ public record Console(PrintStream out, PrintStream err, boolean colour, boolean 
     }
 
     /** The same without what only keeps company. */
-    Console quietly() {
+    public Console quietly() {
         return new Console(out, err, colour, false, true, width);
     }
 

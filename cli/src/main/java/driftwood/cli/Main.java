@@ -6,7 +6,9 @@ import driftwood.cli.command.DemoCommand;
 import driftwood.cli.command.DrillCommand;
 import driftwood.cli.command.ExplainCommand;
 import driftwood.cli.command.PlanCommand;
+import driftwood.cli.command.RefactorCommand;
 import driftwood.cli.command.ScanCommand;
+import driftwood.cli.command.StatusCommand;
 import driftwood.cli.shell.Shipped;
 import driftwood.words.Nearest;
 import java.io.FileDescriptor;
@@ -32,7 +34,7 @@ import org.apache.commons.cli.UnrecognizedOptionException;
 /** The composition root: finds the command, runs it, ends the process. */
 public final class Main {
     static final List<Command> COMMANDS = List.of(new ScanCommand(), new ExplainCommand(), new DrillCommand(), new PlanCommand(),
-            new CharacterizeCommand(), new ConfirmCommand(), new DemoCommand());
+            new CharacterizeCommand(), new ConfirmCommand(), new RefactorCommand(), new StatusCommand(), new DemoCommand());
 
     private Main() {
     }

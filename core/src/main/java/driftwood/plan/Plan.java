@@ -22,25 +22,41 @@ import java.util.Map;
  * @param roles      who plays what
  * @param steps      in order
  * @param drill      one more variant, today and after
- * @param sketch     a unified diff to think with; empty for leaving it, and where none holds
+ * @param sketch     a unified diff to think with; empty for leaving it, where the steps have diffs, and where none holds
  * @param noSketch   why there is none, as a clause; empty where there is one
+ * @param names      that were chosen for new parts, by role
+ * @param meant      changes of behaviour that are the point of it, a clause each
+ * @param stages     how many of the last steps {@code refactor} carries out; 0 where it cannot
+ * @param done       how many of them it has carried out
  * @param sources    files the plan was made from, with the SHA-256 of their text
  */
 public record Plan(String format, String finding, String smell, String symbol, String file, int line, String message,
         String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill, String sketch,
-        String noSketch, Map<String, String> sources) {
+        String noSketch, Map<String, String> names, List<String> meant, int stages, int done, Map<String, String> sources) {
     /**
      * A step.
      *
      * @param does   what to do, in the imperative
      * @param places where
      * @param check  how to see that nothing else changed, in the words of the language
+     * @param diff   what it changes, as a unified diff; empty where it is told in words only
      */
-    public record Step(String does, List<Evidence> places, String check) {
+    public record Step(String does, List<Evidence> places, String check, String diff) {
     }
 
     /** The format of plan files. */
-    public static final String FORMAT = "driftwood-plan/1";
+    public static final String FORMAT = "driftwood-plan/2";
+
+    /** The name of its file, without the folder. */
+    public String fileName() {
+        return finding + "-" + pattern + ".json";
+    }
+
+    /** The same, so many stages further. */
+    public Plan done(int carried) {
+        return new Plan(format, finding, smell, symbol, file, line, message, pattern, candidates, roles, steps, drill, sketch, noSketch, names, meant,
+                stages, carried, sources);
+    }
 
     /** Files that are not what the plan was made from any more, or are gone. @param texts of the project */
     public List<String> changed(Texts texts) {

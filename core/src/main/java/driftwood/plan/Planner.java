@@ -6,17 +6,16 @@ import driftwood.pattern.Fit;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
+import driftwood.refactor.Libraries;
+import driftwood.refactor.Refactoring;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.JavaRefactorings;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
-import driftwood.source.Idiom;
-import driftwood.source.Language;
-import driftwood.store.Hash;
 import driftwood.words.Nearest;
-import java.util.TreeSet;
-import java.util.Set;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -25,9 +24,16 @@ import java.util.Optional;
 /** Compares candidates and makes plans. Reads sources, changes and runs nothing. */
 public final class Planner {
     private final Site site;
+    private final Libraries libraries;
 
     public Planner(Site site) {
+        this(site, Libraries.NONE);
+    }
+
+    /** @param libraries what the project compiles with */
+    public Planner(Site site, Libraries libraries) {
         this.site = site;
+        this.libraries = libraries;
     }
 
     /** All candidates for a finding, best first; leaving it is always among them. */
@@ -56,50 +62,49 @@ public final class Planner {
      * A plan for a finding.
      *
      * @param pattern key of the pattern to plan with; empty for the best candidate
+     * @param names   for new parts, by role
      * @throws IllegalArgumentException where the pattern does not answer this finding; the message names those that do
      */
-    public Plan plan(Finding finding, Optional<String> pattern) {
-        List<Candidate> candidates = candidates(finding);
+    public Plan plan(Finding finding, Optional<String> pattern, Map<String, String> names) {
+        Map<String, Refactoring> carried = new HashMap<>();
+        List<Candidate> candidates = candidates(finding).stream().map(each -> tried(each, finding, names, carried))
+                .sorted(Comparator.comparingDouble((Candidate each) -> -each.fit()).thenComparing(Candidate::pattern)).toList();
         String chosen = pattern.map(each -> each.toLowerCase(Locale.ROOT)).orElse(candidates.get(0).pattern());
-        if (candidates.stream().noneMatch(each -> each.pattern().equals(chosen))) {
-            throw new IllegalArgumentException("'" + chosen + "' does not fit this " + finding.smell() + Nearest.to(chosen, candidates.stream().map(Candidate::pattern).toList())
-                    .filter(near -> Patterns.byKey(chosen).isEmpty()).map(near -> "; did you mean '" + near + "'?").orElse("")
-                    + "; candidates are " + String.join(", ", candidates.stream().map(Candidate::pattern).toList()));
-        }
-        List<Evidence> today = new DrillToday(finding, site).places();
+        Candidate candidate = candidates.stream().filter(each -> each.pattern().equals(chosen)).findFirst().orElseThrow(() ->
+                new IllegalArgumentException("'" + chosen + "' does not fit this " + finding.smell() + Nearest.to(chosen, candidates.stream().map(Candidate::pattern).toList())
+                        .filter(near -> Patterns.byKey(chosen).isEmpty()).map(near -> "; did you mean '" + near + "'?").orElse("")
+                        + "; candidates are " + String.join(", ", candidates.stream().map(Candidate::pattern).toList())));
         Optional<Pattern> found = Patterns.byKey(chosen);
+        Draft draft = new Draft(finding, chosen, candidates, names, site);
         if (found.isEmpty()) {
-            return plan(finding, chosen, candidates, List.of(), List.of(), today, new Sketched("", "", List.of()));
+            return draft.leaving();
         }
         Answer answer = Patterns.answer(found.get(), finding, site);
-        return plan(finding, chosen, candidates, answer.roles(), withPins(finding, answer.steps()), answer.after(),
-                Sketched.of(finding, answer, site));
+        return carried.containsKey(chosen) ? draft.carried(answer, carried.get(chosen)) : draft.told(answer, candidate.against());
     }
 
-    /** Before anything moves, its behaviour is pinned down. */
-    private static List<Answer.Step> withPins(Finding finding, List<Answer.Step> steps) {
-        List<Answer.Step> all = new ArrayList<>();
-        all.add(new Answer.Step("Pin the behaviour down: " + Pinning.command(finding.id(), finding.file(), "") + ".", List.of(),
-                Answer.Check.PINNED));
-        all.addAll(steps);
-        return all;
+    /** A plan for a finding, with the names that Driftwood proposes. */
+    public Plan plan(Finding finding, Optional<String> pattern) {
+        return plan(finding, pattern, Map.of());
     }
 
-    // driftwood: leave long-parameter-list because a plan has these parts and is put together here only
-    private Plan plan(Finding finding, String chosen, List<Candidate> candidates, List<Answer.Role> roles,
-            List<Answer.Step> steps, List<Evidence> after, Sketched sketch) {
-        Drill drill = new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);
-        Set<String> touched = new TreeSet<>(sketch.files());
-        touched.add(finding.file());
-        finding.evidence().forEach(place -> touched.add(place.file()));
-        drill.today().forEach(place -> touched.add(place.file()));
-        steps.forEach(step -> step.places().forEach(place -> touched.add(place.file())));
-        Idiom idiom = Language.ofKey(finding.language()).map(Language::idiom).orElse(Idiom.PLAIN);
-        List<Plan.Step> told = steps.stream().map(each -> new Plan.Step(each.does(), each.places(), each.check().in(idiom))).toList();
-        Map<String, String> sources = new LinkedHashMap<>();
-        touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));
-        return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(),
-                finding.message(), chosen, candidates, roles, told, drill, sketch.diff(), sketch.why(), sources);
+    /** The dry run of what a plan's stages are. @throws Refused where they cannot be carried out any more */
+    public Refactoring refactoring(Finding finding, String pattern, Map<String, String> names) {
+        return new JavaRefactorings(site, libraries).of(finding, pattern, names);
+    }
+
+    /** A candidate after its dry run, where there is a recipe for it. */
+    private Candidate tried(Candidate candidate, Finding finding, Map<String, String> names, Map<String, Refactoring> carried) {
+        if (!JavaRefactorings.hasRecipe(finding, candidate.pattern())) {
+            return candidate;
+        }
+        try {
+            Refactoring refactoring = refactoring(finding, candidate.pattern(), names);
+            carried.put(candidate.pattern(), refactoring);
+            return candidate.counted(refactoring.counts());
+        } catch (Refused e) {
+            return candidate.refused(e.getMessage());
+        }
     }
 
     /** The change drill alone, for the best pattern that is not leaving it. */

@@ -14,9 +14,10 @@ import java.util.Set;
  * @param stages    in order, at least one
  * @param originals the text of every file that a stage changes, as it is before the first one; new files are not in it
  * @param meant     changes of behaviour that are the point of it, one clause each; usually none
+ * @param gone      routines that are no longer called as they were: {@code quay.Tariff#quote/2}, {@code quay.Tariff#new/1}
  * @param counts    what it touches
  */
-public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Counts counts) {
+public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts) {
 
     /**
      * What a refactoring costs, counted on what it changes.

@@ -28,11 +28,16 @@ public final class Whole {
      * @return the file
      */
     public static Path write(Path file, String text) throws IOException {
+        return write(file, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Writes bytes in the same way. */
+    public static Path write(Path file, byte[] content) throws IOException {
         Path draft = file.resolveSibling(DRAFT + Long.toString(ThreadLocalRandom.current().nextLong(Long.MAX_VALUE), Character.MAX_RADIX));
         sweep(file.getParent());
         try {
             try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE, StandardOpenOption.CREATE_NEW)) {
-                ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+                ByteBuffer bytes = ByteBuffer.wrap(content);
                 while (bytes.hasRemaining()) {
                     channel.write(bytes);
                 }

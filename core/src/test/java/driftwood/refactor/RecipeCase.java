@@ -70,7 +70,7 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
                 names.put(each.substring(0, each.indexOf('=')), each.substring(each.indexOf('=') + 1));
             }
         }
-        return new JavaRefactorings(result.site(), List.of()).of(finding(result), said.get("pattern"), names);
+        return new JavaRefactorings(result.site(), Libraries.NONE).of(finding(result), said.get("pattern"), names);
     }
 
     /** What a client sees of the sources below a folder. */

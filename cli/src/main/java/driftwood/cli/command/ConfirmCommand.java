@@ -160,7 +160,7 @@ public final class ConfirmCommand implements Command {
     }
 
     /** The exit code of the project's own tests; empty where they are not asked for. Their output goes to stderr. */
-    private static Optional<Integer> tests(CommandLine line, Project project, Console console) {
+    static Optional<Integer> tests(CommandLine line, Project project, Console console) {
         if (!line.hasOption("tests")) {
             return Optional.empty();
         }

@@ -4,6 +4,7 @@ import driftwood.pattern.Site;
 import driftwood.pattern.Answer.Cost;
 import driftwood.plan.Candidate;
 import driftwood.plan.Drill;
+import driftwood.refactor.Refactoring.Counts;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Smell;
@@ -89,15 +90,36 @@ public final class FindingText {
     String candidates(List<Candidate> candidates) {
         StringBuilder text = new StringBuilder();
         for (Candidate each : candidates) {
-            String cost = each.pattern().equals(Candidate.LEAVE) ? "" : ". Cost: " + cost(each.cost());
+            String cost = each.pattern().equals(Candidate.LEAVE) ? "" : ". Cost: " + cost(each) + (each.against().isEmpty() ? "" : ". Against: " + Style.safe(each.against()));
             text.append(Paragraph.of(String.format(Locale.ROOT, "%.2f  %s  %s", each.fit(),
                     style.cool(each.pattern()), Style.safe(each.because()) + cost), width, 2, 6));
         }
         return text.toString();
     }
 
+    /** Counted, where it was thought through to the end. */
+    private static String cost(Candidate candidate) {
+        Cost cost = candidate.cost();
+        Counts counts = candidate.counts();
+        if (counts == null) {
+            return cost(cost);
+        }
+        String lines = counts.lines() == 0 ? "as many lines" : Math.abs(counts.lines()) + (counts.lines() < 0 ? " lines fewer" : " lines more");
+        return types(counts.types()) + ", " + lines + ", " + counted(counts.callSites(), "call site") + " changed"
+                + (counts.tests() > 0 ? ", " + counted(counts.tests(), "test file") : "") + (counts.open() > 0 ? ", " + counted(counts.open(), "public or protected member") : "")
+                + (cost.indirection().equals("none") ? "" : ", " + cost.indirection());
+    }
+
+    private static String counted(int number, String what) {
+        return number + " " + what + (number == 1 ? "" : "s");
+    }
+
+    private static String types(int types) {
+        return types == 0 ? "no new type" : types == 1 ? "one new type" : types > 0 ? types + " new types" : counted(-types, "type") + " fewer";
+    }
+
     private static String cost(Cost cost) {
-        String types = cost.types() == 0 ? "no new type" : cost.types() == 1 ? "one new type" : cost.types() + " new types";
+        String types = types(cost.types());
         String lines = cost.lines() == 0 ? "no more lines" : "about " + Math.abs(cost.lines()) + (cost.lines() < 0 ? " lines fewer" : " lines more");
         return types + ", " + lines + (cost.indirection().equals("none") ? "" : ", " + cost.indirection());
     }

@@ -43,10 +43,12 @@ public final class PlanText {
             heading("Sketch (to think with, not to apply)", text);
             text.append(coloured(plan.sketch()));
         } else if (!plan.noSketch().isEmpty()) {
-            text.append('\n').append(Paragraph.of("No sketch: " + Style.safe(plan.noSketch()) + ".", width, 0, 0));
+            text.append('\n').append(Paragraph.of("Not carried out by Driftwood: " + Style.safe(plan.noSketch()) + ".", width, 0, 0));
         }
-        text.append("\nSaved as ").append(here.path(saved.toString())).append('\n');
-        text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : "Next: " + Pinning.command(plan.finding(), plan.file(), here.option()) + "\n");
+        text.append("\nSaved as ").append(here.path(saved.toString())).append(" and .md\n");
+        text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : plan.stages() > 0
+                ? "Next: driftwood refactor " + plan.finding() + "-" + plan.pattern() + here.option() + "   (shows it; --apply carries it out)\n"
+                : "Next: " + Pinning.command(plan.finding(), plan.file(), here.option()) + "\n");
         return text.toString();
     }
 
@@ -63,6 +65,10 @@ public final class PlanText {
                     width, 2, 3));
             text.append(step.places().isEmpty() ? "" : "   " + findings.places(step.places(), "").stripTrailing()
                     .replace("\n", "\n   ") + "\n");
+            text.append(step.diff().isEmpty() ? "" : "\n" + coloured(step.diff()) + "\n");
+        }
+        for (String each : plan.meant()) {
+            text.append(Paragraph.of(style.warm("Meant to change: ") + Style.safe(each) + ".", width, 2, 2));
         }
     }
 
@@ -71,12 +77,6 @@ public final class PlanText {
     }
 
     private String coloured(String diff) {
-        StringBuilder text = new StringBuilder();
-        for (String line : diff.split("\n")) {
-            String safe = Style.safe(line);
-            text.append(line.startsWith("+") ? style.cool(safe) : line.startsWith("-") ? style.warm(safe)
-                    : line.startsWith("@") ? style.dim(safe) : safe).append('\n');
-        }
-        return text.toString();
+        return Diffs.coloured(diff, style);
     }
 }

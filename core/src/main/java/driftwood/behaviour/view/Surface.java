@@ -96,6 +96,13 @@ public record Surface(List<Target> targets, List<String> left) {
         return collector.surface();
     }
 
+    /** Some routines by their symbols; private ones through those that call them. */
+    public static Surface of(Collection<String> symbols, Program program) {
+        Collector collector = new Collector(program);
+        symbols.forEach(collector::routine);
+        return collector.surface();
+    }
+
     /** Both together. */
     public Surface and(Surface other) {
         Set<Target> all = new LinkedHashSet<>(targets);

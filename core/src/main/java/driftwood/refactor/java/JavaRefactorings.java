@@ -4,6 +4,7 @@ import driftwood.pattern.Site;
 import driftwood.program.Outline;
 import driftwood.read.java.Compilation;
 import driftwood.read.java.Compilation.Trouble;
+import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refactoring.Counts;
 import driftwood.refactor.Refused;
@@ -28,6 +29,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Writes refactorings of Java code: picks the recipe, attributes the files that it may touch, and compiles them after
@@ -38,12 +40,13 @@ public final class JavaRefactorings {
     private static final Pattern TYPE = Pattern.compile("(?m)^\\s*(?:(?:public|protected|private|static|final|abstract|sealed|non-sealed)\\s+)*(?:class|interface|enum|record)\\s+\\w+");
 
     private final Site site;
-    private final List<Path> libraries;
+    private final Libraries known;
+    private List<Path> libraries;
 
-    /** @param libraries what the project compiles with, as far as it is known */
-    public JavaRefactorings(Site site, List<Path> libraries) {
+    public JavaRefactorings(Site site, Libraries libraries) {
         this.site = site;
-        this.libraries = libraries;
+        this.known = libraries;
+        this.libraries = libraries.known();
     }
 
     /** Whether findings of a language are refactored here. */
@@ -81,6 +84,10 @@ public final class JavaRefactorings {
         Set<Path> roots = roots();
         try {
             Compilation before = Compilation.of(texts, roots, libraries);
+            if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
+                libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
+                before = Compilation.of(texts, roots, libraries);
+            }
             refuseUnknown(before.troubles(), tests);
             Workspace workspace = new Workspace(before, texts, tests);
             Script script = new Script(texts);
@@ -91,7 +98,7 @@ public final class JavaRefactorings {
                 throw new Refused("there is nothing to change");
             }
             check(stages, texts, before.troubles(), roots);
-            return new Refactoring(stages, touched(stages, texts), drafting.meant(), counts(stages, texts, tests, drafting));
+            return new Refactoring(stages, touched(stages, texts), drafting.meant(), drafting.gone(), counts(stages, texts, tests, drafting));
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
@@ -125,11 +132,15 @@ public final class JavaRefactorings {
 
     /** Where a library is missing, nobody knows who calls what. */
     private static void refuseUnknown(List<Trouble> troubles, Set<String> tests) {
-        Optional<Trouble> first = troubles.stream().filter(each -> !each.file().isEmpty() && !tests.contains(each.file())).findFirst();
+        Optional<Trouble> first = isUnknown(troubles, tests);
         if (first.isPresent()) {
             throw new Refused("the project does not compile here, so nobody can say who uses what (" + first.get().file() + ":" + first.get().line() + ": "
                     + first.get().message().lines().findFirst().orElse("") + "); name its libraries with --classpath");
         }
+    }
+
+    private static Optional<Trouble> isUnknown(List<Trouble> troubles, Set<String> tests) {
+        return troubles.stream().filter(each -> !each.file().isEmpty() && !tests.contains(each.file())).findFirst();
     }
 
     private void check(List<Stage> stages, Map<String, String> texts, List<Trouble> before, Set<Path> roots) {

@@ -9,8 +9,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 
@@ -25,6 +27,7 @@ public final class Drafting {
     private final boolean records;
     private final List<String> meant = new ArrayList<>();
     private final Set<Element> opened = new LinkedHashSet<>();
+    private final Set<String> gone = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
 
     /**
@@ -108,10 +111,18 @@ public final class Drafting {
 
     /** Notes a member whose signature changes or that goes. */
     public void changes(Element member) {
+        if (member instanceof ExecutableElement routine) {
+            gone.add(Workspace.typeAround(member).getQualifiedName() + "#" + member.getSimpleName().toString().replace("<init>", "new") + "/" + routine.getParameters().size());
+        }
         Set<Modifier> modifiers = member.getModifiers();
         if (modifiers.contains(Modifier.PUBLIC) || modifiers.contains(Modifier.PROTECTED)) {
             opened.add(member);
         }
+    }
+
+    /** Routines that are no longer called as they were. */
+    public Set<String> gone() {
+        return gone;
     }
 
     /** Public and protected members whose signature changes or that go. */

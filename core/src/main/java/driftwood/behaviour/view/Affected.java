@@ -1,0 +1,71 @@
+package driftwood.behaviour.view;
+
+import com.github.difflib.DiffUtils;
+import com.github.difflib.patch.AbstractDelta;
+import driftwood.behaviour.view.Surface.Target;
+import driftwood.program.Outline;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.refactor.Refactoring;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** The routines through which a refactoring is observed: those that it edits and that are called afterwards as they were. */
+public final class Affected {
+    private Affected() {
+    }
+
+    /** @param program as it is before the first stage */
+    public static Surface of(Finding finding, Refactoring refactoring, Program program) {
+        Set<String> touched = new LinkedHashSet<>();
+        for (Map.Entry<String, String> each : refactoring.originals().entrySet()) {
+            List<int[]> lines = lines(each.getValue(), refactoring.after(each.getKey(), refactoring.stages().size()).orElse(""));
+            program.outlines().stream().filter(file -> file.file().equals(each.getKey()) && !file.test())
+                    .forEach(file -> routines(file, lines, touched));
+        }
+        Surface all = around(finding, program).and(Surface.of(touched, program));
+        Set<Target> kept = new LinkedHashSet<>();
+        all.targets().stream().filter(each -> each.routine().isEmpty() || !refactoring.gone().contains(known(each.routine().get()))).forEach(kept::add);
+        return new Surface(List.copyOf(kept), all.left());
+    }
+
+    private static Surface around(Finding finding, Program program) {
+        try {
+            return Surface.around(finding, program);
+        } catch (IllegalArgumentException e) {
+            return new Surface(List.of(), List.of());
+        }
+    }
+
+    private static String known(RoutineOutline routine) {
+        return routine.owner() + "#" + (routine.isConstructor() ? "new" : routine.name()) + "/" + routine.parameters().size();
+    }
+
+    /** First and last line of each stretch that changes. */
+    private static List<int[]> lines(String before, String after) {
+        List<int[]> lines = new ArrayList<>();
+        for (AbstractDelta<String> each : DiffUtils.diff(Arrays.asList(before.split("\n", -1)), Arrays.asList(after.split("\n", -1))).getDeltas()) {
+            int from = each.getSource().getPosition() + 1;
+            lines.add(new int[] {from, Math.max(from, from + each.getSource().size() - 1), each.getSource().size()});
+        }
+        return lines;
+    }
+
+    private static void routines(Outline file, List<int[]> lines, Set<String> touched) {
+        for (TypeOutline type : file.types()) {
+            for (RoutineOutline routine : type.routines()) {
+                boolean edited = lines.stream().anyMatch(each -> each[2] == 0 ? routine.line() < each[0] && each[0] <= routine.endLine()
+                        : each[0] <= routine.endLine() && routine.line() <= each[1]);
+                if (edited && routine.hasBody()) {
+                    touched.add(routine.symbol());
+                }
+            }
+        }
+    }
+}

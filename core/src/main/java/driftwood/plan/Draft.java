@@ -1,0 +1,76 @@
+package driftwood.plan;
+
+import driftwood.pattern.Answer;
+import driftwood.pattern.Answer.Check;
+import driftwood.pattern.Site;
+import driftwood.refactor.Refactoring;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.source.Idiom;
+import driftwood.source.Language;
+import driftwood.store.Hash;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** Puts a plan together once its pattern is chosen. */
+record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<String, String> names, Site site) {
+
+    /** The plan to leave it. */
+    Plan leaving() {
+        return plan(List.of(), List.of(), today(), new Sketched("", "", List.of()), List.of(), 0);
+    }
+
+    /** A plan whose steps are told in words. @param against why it cannot be carried out; empty where nobody tried */
+    Plan told(Answer answer, String against) {
+        Sketched sketch = against.isEmpty() ? Sketched.of(finding, answer, site) : new Sketched("", against, List.of());
+        List<Plan.Step> steps = new ArrayList<>(List.of(pinned()));
+        answer.steps().forEach(each -> steps.add(new Plan.Step(each.does(), each.places(), each.check().in(idiom()), "")));
+        return plan(answer.roles(), steps, answer.after(), sketch, List.of(), 0);
+    }
+
+    /** A plan whose steps are the stages of a refactoring, each with what it changes. */
+    Plan carried(Answer answer, Refactoring refactoring) {
+        List<Plan.Step> steps = new ArrayList<>(List.of(pinned()));
+        for (int i = 0; i < refactoring.stages().size(); i++) {
+            steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
+        }
+        return plan(answer.roles(), steps, answer.after(), new Sketched("", "", List.copyOf(refactoring.originals().keySet())), refactoring.meant(),
+                refactoring.stages().size());
+    }
+
+    private Idiom idiom() {
+        return Language.ofKey(finding.language()).map(Language::idiom).orElse(Idiom.PLAIN);
+    }
+
+    /** Before anything moves, its behaviour is pinned down. */
+    private Plan.Step pinned() {
+        return new Plan.Step("Pin the behaviour down: " + Pinning.command(finding.id(), finding.file(), "") + ".", List.of(), Check.PINNED.in(idiom()), "");
+    }
+
+    private List<Evidence> today() {
+        return new DrillToday(finding, site).places();
+    }
+
+    // driftwood: leave long-parameter-list because a plan has these parts and is put together here only
+    private Plan plan(List<Answer.Role> roles, List<Plan.Step> steps, List<Evidence> after, Sketched sketch, List<String> meant, int stages) {
+        Drill drill = new Drill(new DrillToday(finding, site).change(), today(), after);
+        Set<String> touched = new TreeSet<>(sketch.files());
+        touched.add(finding.file());
+        add(finding.evidence(), touched);
+        add(drill.today(), touched);
+        steps.forEach(step -> add(step.places(), touched));
+        Map<String, String> sources = new LinkedHashMap<>();
+        touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));
+        return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(), finding.message(), chosen, candidates,
+                roles, steps, drill, sketch.diff(), sketch.why(), names, meant, stages, 0, sources);
+    }
+
+    private static void add(Collection<Evidence> places, Set<String> files) {
+        places.forEach(each -> files.add(each.file()));
+    }
+}
