@@ -55,9 +55,12 @@ public final class Declarations {
         int end = unit.lineEnd(at);
         String rest = unit.text().substring(at, end);
         boolean comment = rest.strip().startsWith("//") || rest.isBlank();
-        int place = comment ? end - (rest.endsWith("\r\n") ? 2 : rest.endsWith("\n") ? 1 : 0) : at;
         boolean tight = where == Where.FIELDS && before instanceof VariableTree && !code.contains("\n");
-        script.insert(unit.file(), place, (tight ? "" : line) + line + styled + (comment ? "" : line));
+        if (comment && end > at) {
+            script.insert(unit.file(), end, (tight ? "" : line) + styled + line);
+        } else {
+            script.insert(unit.file(), at, (tight ? "" : line) + line + styled + line);
+        }
     }
 
     private Tree last(ClassTree tree, Where where, TreePath type) {

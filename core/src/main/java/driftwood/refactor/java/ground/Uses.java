@@ -1,10 +1,15 @@
 package driftwood.refactor.java.ground;
 
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -27,8 +32,8 @@ public final class Uses {
 
                 private void found() {
                     Element element = workspace.element(getCurrentPath());
-                    if (element != null) {
-                        uses.all.computeIfAbsent(element, key -> new ArrayList<>()).add(getCurrentPath());
+                    if (element != null && workspace.to(getCurrentPath()) >= 0) {
+                        uses.add(element, getCurrentPath());
                     }
                 }
 
@@ -57,12 +62,34 @@ public final class Uses {
 
                 @Override
                 public Void visitNewClass(NewClassTree tree, Void nothing) {
-                    found();
+                    if (tree.getClassBody() == null) {
+                        found();
+                    } else {
+                        uses.add(parent(getCurrentPath(), tree.getClassBody(), workspace), getCurrentPath());
+                    }
                     return super.visitNewClass(tree, nothing);
                 }
             }.scan(unit.tree(), null);
         }
         return uses;
+    }
+
+    private void add(Element element, TreePath path) {
+        if (element != null) {
+            all.computeIfAbsent(element, key -> new ArrayList<>()).add(path);
+        }
+    }
+
+    /** What the constructor that an anonymous class is given by the compiler calls; null where it has none. */
+    private static Element parent(TreePath creation, ClassTree body, Workspace workspace) {
+        for (Tree each : body.getMembers()) {
+            if (each instanceof MethodTree made && made.getReturnType() == null && made.getBody() != null && !made.getBody().getStatements().isEmpty()
+                    && made.getBody().getStatements().get(0) instanceof ExpressionStatementTree first && first.getExpression() instanceof MethodInvocationTree call) {
+                TreePath path = new TreePath(new TreePath(new TreePath(new TreePath(new TreePath(creation, body), made), made.getBody()), first), call);
+                return workspace.element(new TreePath(path, call.getMethodSelect()));
+            }
+        }
+        return null;
     }
 
     /** Every tree that names an element: names, selections, references, and creations for a constructor. */

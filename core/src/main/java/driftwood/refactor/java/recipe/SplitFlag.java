@@ -11,6 +11,8 @@ import driftwood.refactor.Script;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Comments;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
@@ -113,7 +115,7 @@ final class SplitFlag implements Recipe {
             for (ExecutableElement each : family) {
                 refuseAssigned(each);
             }
-            script.stage("Add " + names[1] + "() and " + names[0] + "() beside " + routine.getSimpleName() + "(), each with the half that it stands for",
+            script.stage("Add " + names[1] + "() and " + names[0] + "() beside " + Constructors.told(routine) + ", each with the half that it stands for",
                     family.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "split here")).toList());
             family.forEach(this::add);
             List<Call> said = calls.stream().filter(each -> literal(each) != null).toList();
@@ -122,13 +124,13 @@ final class SplitFlag implements Recipe {
                     ? names[1] + "()" : names[0] + "()")).toList());
             said.forEach(this::redirect);
             if (open.isEmpty()) {
-                script.stage("Remove " + routine.getSimpleName() + "() with the flag: nobody calls it any more", List.of(workspace.place(path(routine), "goes")));
+                script.stage("Remove " + Constructors.told(routine) + ": nobody calls it any more", List.of(workspace.place(path(routine), "goes")));
                 family.forEach(each -> {
                     drafting.changes(each);
                     drafting.declarations().remove(path(each));
                 });
             } else {
-                script.stage("Let " + routine.getSimpleName() + "() only choose between the two, for those who hold the flag in a variable",
+                script.stage("Let " + Constructors.told(routine) + " only choose between the two, for those who hold the flag in a variable",
                         open.stream().map(each -> workspace.place(each.path(), "still asks with a variable")).toList());
                 family.forEach(this::choose);
             }
@@ -169,7 +171,7 @@ final class SplitFlag implements Recipe {
             MethodTree tree = (MethodTree) path.getLeaf();
             int from = Declarations.fromComments(unit, workspace.from(path));
             VariableTree flag = tree.getParameters().get(at);
-            String comment = unit.text().substring(from, workspace.from(path)).replaceAll("(?m)^[ \\t]*\\*[ \\t]*@param[ \\t]+" + flag.getName() + "\\b[^\\n]*\\n(?:[ \\t]*\\*(?![ \\t]*@|/)[^\\n]*\\n)*", "");
+            String comment = Comments.without(unit.text().substring(from, workspace.from(path)), flag.getName().toString());
             String head = unit.text().substring(workspace.from(path), tree.getBody() == null ? workspace.to(path) : workspace.from(new TreePath(path, tree.getBody())));
             String parameters = tree.getParameters().stream().filter(one -> one != flag).map(one -> workspace.text(new TreePath(path, one))).collect(Collectors.joining(", "));
             int open = head.lastIndexOf('(', workspace.from(new TreePath(path, tree.getParameters().get(0))) - workspace.from(path));

@@ -1,0 +1,166 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.type.TypeKind;
+
+/** What constructors of one type hand to the one with the most parameters: their own parameters, or values of their own. */
+public final class Constructors {
+    private final Workspace workspace;
+    private final ExecutableElement longest;
+
+    /** @param longest whose parameters the others fill */
+    public Constructors(Workspace workspace, ExecutableElement longest) {
+        this.workspace = workspace;
+        this.longest = longest;
+    }
+
+    /**
+     * What becomes of a parameter of the longest.
+     *
+     * @param parameter of the constructor that is asked; empty where it is a value
+     * @param value     as written; it means the same anywhere in the type
+     */
+    public record Filled(Optional<Integer> parameter, String value) {
+
+        static Filled by(int parameter) {
+            return new Filled(Optional.of(parameter), "");
+        }
+
+        static Filled with(String value) {
+            return new Filled(Optional.empty(), value);
+        }
+    }
+
+    /**
+     * How a constructor fills the parameters of the longest, in their order.
+     *
+     * @throws Refused where it does more than that
+     */
+    public List<Filled> of(ExecutableElement constructor) {
+        List<Filled> all = new ArrayList<>();
+        if (constructor.equals(longest)) {
+            for (int i = 0; i < longest.getParameters().size(); i++) {
+                all.add(Filled.by(i));
+            }
+            return all;
+        }
+        TreePath path = workspace.path(constructor).orElseThrow(() -> new Refused("a constructor is not written out"));
+        List<? extends StatementTree> body = ((MethodTree) path.getLeaf()).getBody().getStatements();
+        TreePath block = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
+        return !body.isEmpty() && chained(body.get(0)) != null ? handingOn(constructor, block, body) : storing(constructor, block, body);
+    }
+
+    private static MethodInvocationTree chained(StatementTree statement) {
+        return statement instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call
+                && call.getMethodSelect() instanceof IdentifierTree name && name.getName().contentEquals("this") ? call : null;
+    }
+
+    private List<Filled> handingOn(ExecutableElement constructor, TreePath block, List<? extends StatementTree> body) {
+        if (body.size() > 1) {
+            throw new Refused(told(constructor) + " does more than hand its parameters on");
+        }
+        MethodInvocationTree call = chained(body.get(0));
+        TreePath path = new TreePath(new TreePath(block, body.get(0)), call);
+        ExecutableElement next = (ExecutableElement) workspace.element(new TreePath(path, call.getMethodSelect()));
+        if (next.isVarArgs() || call.getArguments().size() != next.getParameters().size()) {
+            throw new Refused(told(next) + " takes any number of arguments");
+        }
+        List<Filled> own = call.getArguments().stream().map(each -> filled(constructor, new TreePath(path, each))).toList();
+        List<Filled> all = new ArrayList<>();
+        for (Filled each : of(next)) {
+            all.add(each.parameter().isPresent() ? own.get(each.parameter().get()) : each);
+        }
+        return all;
+    }
+
+    /** Both store their parameters in fields and do nothing else. */
+    private List<Filled> storing(ExecutableElement constructor, TreePath block, List<? extends StatementTree> body) {
+        Map<Element, TreePath> longestStores = stores(longest);
+        Map<Element, TreePath> stores = stores(constructor);
+        List<Filled> all = new ArrayList<>();
+        for (Element parameter : longest.getParameters()) {
+            Element field = longestStores.entrySet().stream().filter(each -> parameter.equals(workspace.element(each.getValue()))).map(Map.Entry::getKey)
+                    .findFirst().orElseThrow(() -> new Refused(told(longest) + " does more than store its parameters, and others do not call it"));
+            all.add(stores.containsKey(field) ? filled(constructor, stores.get(field)) : Filled.with(initial(field)));
+        }
+        for (Element field : stores.keySet()) {
+            if (!longestStores.containsKey(field)) {
+                throw new Refused(told(constructor) + " stores " + field.getSimpleName() + ", which the longest does not");
+            }
+        }
+        return all;
+    }
+
+    private Map<Element, TreePath> stores(ExecutableElement constructor) {
+        TreePath path = workspace.path(constructor).orElseThrow();
+        MethodTree tree = (MethodTree) path.getLeaf();
+        TreePath block = new TreePath(path, tree.getBody());
+        Map<Element, TreePath> stores = new LinkedHashMap<>();
+        for (StatementTree each : tree.getBody().getStatements()) {
+            if (each instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call
+                    && call.getMethodSelect() instanceof IdentifierTree name && name.getName().contentEquals("super") && call.getArguments().isEmpty()) {
+                continue;
+            }
+            if (!(each instanceof ExpressionStatementTree evaluate) || !(evaluate.getExpression() instanceof AssignmentTree assignment)) {
+                throw new Refused(told(constructor) + " does more than store its parameters, and does not call the longest");
+            }
+            TreePath path2 = new TreePath(new TreePath(block, each), assignment);
+            Element field = workspace.element(new TreePath(path2, assignment.getVariable()));
+            boolean own = assignment.getVariable() instanceof IdentifierTree || assignment.getVariable() instanceof MemberSelectTree select
+                    && select.getExpression().toString().equals("this");
+            if (!own || field == null || field.getKind() != ElementKind.FIELD || stores.put(field, new TreePath(path2, assignment.getExpression())) != null) {
+                throw new Refused(told(constructor) + " does more than store its parameters");
+            }
+        }
+        return stores;
+    }
+
+    private String initial(Element field) {
+        ExpressionTree initial = workspace.path(field).map(path -> ((VariableTree) path.getLeaf()).getInitializer()).orElse(null);
+        if (initial != null) {
+            return constant(new TreePath(workspace.path(field).orElseThrow(), initial), field.getSimpleName().toString());
+        }
+        return field.asType().getKind() == TypeKind.BOOLEAN ? "false" : field.asType().getKind().isPrimitive() ? "0" : "null";
+    }
+
+    private Filled filled(ExecutableElement constructor, TreePath value) {
+        int parameter = constructor.getParameters().indexOf(workspace.element(value));
+        return parameter >= 0 ? Filled.by(parameter) : Filled.with(constant(value, told(constructor)));
+    }
+
+    private String constant(TreePath value, String where) {
+        Captures captures = Captures.of(workspace, List.of(value));
+        if (!captures.read().isEmpty() || captures.needsObject()) {
+            throw new Refused(where + " works out " + workspace.text(value) + " from its own parameters");
+        }
+        return workspace.text(value);
+    }
+
+    /** A constructor as people name it. */
+    public static String told(ExecutableElement routine) {
+        String name = routine.getKind() == ElementKind.CONSTRUCTOR ? routine.getEnclosingElement().getSimpleName().toString() : routine.getSimpleName().toString();
+        return name + "(" + String.join(", ", routine.getParameters().stream().map(each -> simple(each.asType().toString())).toList()) + ")";
+    }
+
+    private static String simple(String type) {
+        return type.replaceAll("@[\\w.]+(\\([^)]*\\))?\\s*", "").replaceAll("\\b(\\w+\\.)+(?=\\w)", "");
+    }
+}
