@@ -30,11 +30,11 @@ final class Tidy {
     }
 
     private static String tidied(String text, String original) {
-        String tight = text;
+        String tight = withoutUnused(text, original);
         for (Pattern each : GAPS) {
             tight = each.matcher(original).find() ? tight : each.matcher(tight).replaceAll("");
         }
-        return withoutUnused(tight, original);
+        return tight;
     }
 
     private static String withoutUnused(String text, String original) {

@@ -216,8 +216,20 @@ final class BuilderForLadder implements Recipe {
 
         private String entryRoutine(String open) {
             String required = required((name, of) -> of + " " + name);
-            return "/** Begins " + article() + (required.isEmpty() ? "" : " with the parts that each must have") + ". */\n" + open + "static " + builder + " " + entry + "(" + required + ") {\n    return new "
+            return entryComment(required.isEmpty()) + open + "static " + builder + " " + entry + "(" + required + ") {\n    return new "
                     + builder + "(" + required((name, of) -> name) + ");\n}";
+        }
+
+        private String entryComment(boolean bare) {
+            String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
+            StringBuilder said = new StringBuilder();
+            for (int i = 0; i < defaults.size(); i++) {
+                String name = parameters().get(i).getSimpleName().toString();
+                String text = Comments.ofParameter(comment, name);
+                said.append(defaults.get(i) != null || text.isEmpty() ? "" : "\n * @param " + name + " " + text);
+            }
+            String first = "Begins " + article() + (bare ? "" : " with the parts that each must have") + ".";
+            return said.isEmpty() ? "/** " + first + " */\n" : "/**\n * " + first + "\n *" + said + "\n */\n";
         }
 
         private String article() {

@@ -6,7 +6,7 @@ import java.util.List;
 
 /** All recipes; those for a shape stand before those for any. */
 public final class Recipes {
-    private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder());
+    private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject());
 
     private Recipes() {
     }

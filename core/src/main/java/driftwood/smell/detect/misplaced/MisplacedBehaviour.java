@@ -1,5 +1,6 @@
 package driftwood.smell.detect.misplaced;
 
+import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Step;
@@ -152,7 +153,7 @@ public final class MisplacedBehaviour implements Detector {
         family.addAll(program.descendants(type));
         List<Envy> candidates = new ArrayList<>();
         used.forEach((other, members) -> {
-            if (!family.contains(other) && isOther(other, type, program) && members.size() >= LEAST) {
+            if (!family.contains(other) && isOther(other, type, program) && members.size() >= LEAST && !isMadeFor(routine.get(), other, program)) {
                 candidates.add(new Envy(other, members));
             }
         });
@@ -163,6 +164,13 @@ public final class MisplacedBehaviour implements Detector {
         boolean works = foreign <= Math.max(MOST_FOREIGN, envy.members().size() / 2) && pulls(envy)
                 && (usage.made().isEmpty() || usage.made().equals(envy.type().simpleName()));
         return works ? Optional.of(envy) : Optional.empty();
+    }
+
+    /** A parameter object: a record without work of its own that is made only where this routine is called. */
+    private static boolean isMadeFor(RoutineOutline routine, TypeOutline other, Program program) {
+        List<CreationFact> made = program.creations(other);
+        return other.kind() == TypeKind.RECORD && other.routines().stream().allMatch(RoutineOutline::isConstructor) && !made.isEmpty()
+                && made.stream().allMatch(each -> program.callsOf(routine.name()).stream().anyMatch(call -> call.routine().equals(each.routine())));
     }
 
     /** A creation routine: it takes another object apart to make one of its own type. */

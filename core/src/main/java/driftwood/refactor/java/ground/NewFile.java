@@ -1,0 +1,92 @@
+package driftwood.refactor.java.ground;
+
+import driftwood.refactor.Refused;
+import java.util.TreeSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.WildcardType;
+
+/** A file for a new type beside an existing one: the same package, comment at its head, line ends and indentation. */
+public final class NewFile {
+    private final Drafting drafting;
+    private final Unit beside;
+    private final String simpleName;
+    private final Set<String> imports = new TreeSet<>();
+
+    public NewFile(Drafting drafting, Unit beside, String simpleName) {
+        this.drafting = drafting;
+        this.beside = beside;
+        this.simpleName = simpleName;
+    }
+
+    /** Its path. */
+    public String path() {
+        return beside.file().substring(0, beside.file().lastIndexOf('/') + 1) + simpleName + ".java";
+    }
+
+    /** A type as it is written in the new file, which imports what it needs. */
+    public String name(TypeMirror type) {
+        return switch (type.getKind()) {
+            case ARRAY -> name(((ArrayType) type).getComponentType()) + "[]";
+            case DECLARED -> name((TypeElement) ((DeclaredType) type).asElement()) + (((DeclaredType) type).getTypeArguments().isEmpty() ? ""
+                    : ((DeclaredType) type).getTypeArguments().stream().map(this::name).collect(Collectors.joining(", ", "<", ">")));
+            case WILDCARD -> ((WildcardType) type).getExtendsBound() != null
+                    ? "? extends " + name(((WildcardType) type).getExtendsBound())
+                    : ((WildcardType) type).getSuperBound() != null ? "? super " + name(((WildcardType) type).getSuperBound()) : "?";
+            case ERROR, INTERSECTION, UNION -> throw new Refused("a value has a type without a name: " + type);
+            default -> type.toString().replaceAll("@[\\w.]+\\s*", "");
+        };
+    }
+
+    /** A type's name without arguments. */
+    public String name(TypeElement type) {
+        if (type.getSimpleName().length() == 0) {
+            throw new Refused("a type without a name cannot be named elsewhere");
+        }
+        TypeElement outer = Workspace.outermost(type);
+        String qualified = outer.getQualifiedName().toString();
+        String around = qualified.contains(".") ? qualified.substring(0, qualified.lastIndexOf('.')) : "";
+        boolean clash = outer.getSimpleName().contentEquals(simpleName) || imports.stream().anyMatch(each -> !each.equals(qualified) && each.endsWith("." + outer.getSimpleName()));
+        StringBuilder inside = new StringBuilder();
+        for (Element at = type; at != outer; at = at.getEnclosingElement()) {
+            if (at.getEnclosingElement().getKind() == ElementKind.METHOD) {
+                throw new Refused(type.getSimpleName() + " is declared within a routine and cannot be named elsewhere");
+            }
+            inside.insert(0, "." + at.getSimpleName());
+        }
+        if (around.equals("java.lang") || around.equals(Imports.packageOf(beside))) {
+            return outer.getSimpleName().toString() + inside;
+        }
+        if (clash) {
+            return qualified + inside;
+        }
+        imports.add(qualified);
+        return outer.getSimpleName().toString() + inside;
+    }
+
+    /** Writes the file in the stage that is being written. @param code of the type, with four blanks a level */
+    public void write(String code) {
+        String around = Imports.packageOf(beside);
+        StringBuilder text = new StringBuilder(head());
+        text.append(around.isEmpty() ? "" : "package " + around + ";\n\n");
+        imports.forEach(each -> text.append("import ").append(each).append(";\n"));
+        text.append(imports.isEmpty() ? "" : "\n").append(code.stripTrailing()).append('\n');
+        drafting.script().write(path(), beside.styled(text.toString(), ""));
+    }
+
+    /** The comment that files here begin with, such as a licence; empty where they have none. */
+    private String head() {
+        String text = beside.text();
+        if (beside.tree().getPackage() == null || !text.stripLeading().startsWith("/*")) {
+            return "";
+        }
+        String before = text.substring(0, drafting.workspace().from(beside.tree().getPackage(), beside.tree()));
+        return before.strip().startsWith("/**") ? "" : before.replace("\r", "").strip() + "\n" + (before.replace("\r", "").endsWith("\n\n") ? "\n" : "");
+    }
+}
