@@ -24,8 +24,11 @@ public final class Script {
     private record Begun(String does, List<Evidence> places, Map<String, Optional<String>> whole) {
     }
 
+    /** Where several texts are inserted at one place, those of lower rank stand first. */
+    private static final int USUAL_RANK = 5;
+
     /** @param stage from 0 */
-    private record Edit(int stage, String file, int from, int to, String text) {
+    private record Edit(int stage, String file, int from, int to, String text, int rank) {
 
         boolean swallows(Edit earlier) {
             return from <= earlier.from && earlier.to <= to && from < to
@@ -56,7 +59,7 @@ public final class Script {
 
     /** Replaces a stretch. @throws Refused where it cuts through an earlier edit */
     public void replace(String file, int from, int to, String with) {
-        Edit edit = new Edit(stages.size() - 1, file, from, to, with);
+        Edit edit = new Edit(stages.size() - 1, file, from, to, with, USUAL_RANK);
         if (edits.stream().anyMatch(each -> each.file().equals(file) && edit.cuts(each))) {
             throw new Refused("two changes of " + file + " meet at one place");
         }
@@ -65,6 +68,11 @@ public final class Script {
 
     public void insert(String file, int at, String text) {
         replace(file, at, at, text);
+    }
+
+    /** @param rank among the texts that are inserted at the same place: lower ones first; 5 for all others */
+    public void insert(String file, int at, String text, int rank) {
+        edits.add(new Edit(stages.size() - 1, file, at, at, text, rank));
     }
 
     /** A file that is new, or is written anew, in this stage. */
@@ -90,7 +98,7 @@ public final class Script {
             valid.removeIf(each::swallows);
             valid.add(each);
         }
-        valid.sort(Comparator.comparingInt(Edit::from).thenComparingInt(Edit::to));
+        valid.sort(Comparator.comparingInt(Edit::from).thenComparingInt(Edit::to).thenComparingInt(Edit::rank));
         String before = originals.get(file);
         StringBuilder text = new StringBuilder();
         int at = from;

@@ -6,12 +6,16 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Script;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** Members added to types and taken out of them, with the comments that belong to them. */
 public final class Declarations {
     private final Workspace workspace;
     private final Script script;
+    /** Types without members that were given one. */
+    private final Set<String> opened = new HashSet<>();
 
     public Declarations(Workspace workspace, Script script) {
         this.workspace = workspace;
@@ -44,12 +48,24 @@ public final class Declarations {
         if (before == null) {
             int brace = openingBrace(type);
             boolean alone = unit.text().substring(brace + 1, unit.lineEnd(brace)).isBlank();
+            String again = opened.add(unit.file() + brace) ? "" : line;
             boolean empty = unit.text().substring(brace + 1, workspace.to(type) - 1).isBlank();
-            script.insert(unit.file(), brace + 1, line + styled + (empty ? alone ? "" : line + unit.indentAt(workspace.from(type)) : alone ? line : line + line + base));
+            script.insert(unit.file(), brace + 1, again + line + styled + (empty ? alone ? "" : line + unit.indentAt(workspace.from(type)) : alone ? line : line + line + base));
             return;
         }
         int at = workspace.to(before, type.getCompilationUnit());
-        while (at < unit.text().length() && (unit.text().charAt(at) == ',' || unit.text().charAt(at) == ';')) {
+        if (isEnumConstant(before, type)) {
+            int next = at;
+            while (Character.isWhitespace(unit.text().charAt(next)) || unit.text().charAt(next) == ',') {
+                next++;
+            }
+            if (unit.text().charAt(next) == ';') {
+                at = next + 1;
+            } else {
+                script.insert(unit.file(), at, ";");
+            }
+        }
+        while (at < unit.text().length() && unit.text().charAt(at) == ';') {
             at++;
         }
         int end = unit.lineEnd(at);
@@ -59,19 +75,22 @@ public final class Declarations {
         if (comment && end > at) {
             script.insert(unit.file(), end, (tight ? "" : line) + styled + line);
         } else {
-            script.insert(unit.file(), at, (tight ? "" : line) + line + styled + line);
+            boolean closes = rest.strip().startsWith("}");
+            script.insert(unit.file(), at, (tight ? "" : line) + line + styled + line + (closes ? unit.indentAt(workspace.from(type)) : ""));
+            if (closes && rest.startsWith(" ")) {
+                script.replace(unit.file(), at, at + 1, "");
+            }
         }
     }
 
     private Tree last(ClassTree tree, Where where, TreePath type) {
         Tree found = null;
-        boolean constants = true;
+        int brace = openingBrace(type);
         for (Tree each : tree.getMembers()) {
             boolean constant = isEnumConstant(each, type);
-            constants &= constant;
             boolean field = each instanceof VariableTree;
             boolean constructor = each instanceof MethodTree method && method.getReturnType() == null;
-            boolean counts = workspace.from(each, type.getCompilationUnit()) >= 0 && (constant || where == Where.END || field
+            boolean counts = workspace.from(each, type.getCompilationUnit()) > brace && (constant || where == Where.END || field
                     || constructor && where == Where.CONSTRUCTORS) && !isImplicit(each, type);
             found = counts ? each : found;
         }

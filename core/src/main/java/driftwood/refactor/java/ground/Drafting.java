@@ -23,10 +23,12 @@ public final class Drafting {
     private final Script script;
     private final Imports imports;
     private final Declarations declarations;
+    private final ConstantBodies constants;
     private final Map<String, String> chosen;
     private final boolean records;
     private final List<String> meant = new ArrayList<>();
     private final Set<Element> opened = new LinkedHashSet<>();
+    private final Set<Element> widened = new LinkedHashSet<>();
     private final Set<String> gone = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
 
@@ -42,6 +44,7 @@ public final class Drafting {
         this.records = records;
         this.imports = new Imports(workspace, script);
         this.declarations = new Declarations(workspace, script);
+        this.constants = new ConstantBodies(workspace, script);
     }
 
     public Finding finding() {
@@ -62,6 +65,10 @@ public final class Drafting {
 
     public Declarations declarations() {
         return declarations;
+    }
+
+    public ConstantBodies constants() {
+        return constants;
     }
 
     public boolean hasRecords() {
@@ -89,6 +96,11 @@ public final class Drafting {
         }
         throw new Refused((chosen.containsKey(role) ? "there is a " + chosen.get(role) + " already" : "there is a " + proposed[0] + " already")
                 + "; give it another name with --name " + role + "=NAME");
+    }
+
+    /** Notes that a private member must be reached from elsewhere. @return whether nobody noted it before */
+    boolean opens(Element member) {
+        return widened.add(member);
     }
 
     /** Says a change of behaviour that is the point of the refactoring. */

@@ -6,7 +6,8 @@ import java.util.List;
 
 /** All recipes; those for a shape stand before those for any. */
 public final class Recipes {
-    private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject());
+    private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
+            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"));
 
     private Recipes() {
     }

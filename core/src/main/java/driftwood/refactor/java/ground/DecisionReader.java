@@ -1,0 +1,242 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.BinaryTree;
+import com.sun.source.tree.BindingPatternTree;
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.BreakTree;
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IfTree;
+import com.sun.source.tree.InstanceOfTree;
+import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.SwitchExpressionTree;
+import com.sun.source.tree.SwitchTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Decision.Arm;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+
+/** Reads decisions of all forms. */
+record DecisionReader(Workspace workspace) {
+
+    Decision of(TreePath path) {
+        Tree tree = path.getLeaf();
+        if (tree instanceof SwitchTree choice) {
+            return ofSwitch(path, choice.getExpression(), choice.getCases(), false);
+        }
+        if (tree instanceof SwitchExpressionTree choice) {
+            return ofSwitch(path, choice.getExpression(), choice.getCases(), true);
+        }
+        return tree instanceof ConditionalExpressionTree ? ofConditional(path) : ofIf(path);
+    }
+
+    private Decision ofSwitch(TreePath path, ExpressionTree asked, List<? extends CaseTree> cases, boolean isValue) {
+        TreePath subject = bare(new TreePath(path, asked));
+        List<Arm> arms = new ArrayList<>();
+        Arm otherwise = null;
+        List<TreePath> waiting = new ArrayList<>();
+        boolean waitingDefault = false;
+        for (int i = 0; i < cases.size(); i++) {
+            CaseTree each = cases.get(i);
+            TreePath one = new TreePath(path, each);
+            each.getExpressions().forEach(label -> waiting.add(new TreePath(one, label)));
+            waitingDefault |= each.getExpressions().isEmpty();
+            if (each.getCaseKind() == CaseTree.CaseKind.STATEMENT && each.getStatements().isEmpty() && i < cases.size() - 1) {
+                continue;
+            }
+            Arm arm = ofCase(one, each, List.copyOf(waiting), i == cases.size() - 1);
+            if (waitingDefault) {
+                otherwise = arm;
+            } else {
+                arms.add(arm);
+            }
+            if (waitingDefault && !waiting.isEmpty()) {
+                arms.add(arm);
+            }
+            waiting.clear();
+            waitingDefault = false;
+        }
+        return new Decision(path, workspace.from(path), workspace.to(path), subject, arms, Optional.ofNullable(otherwise), isValue, false, false);
+    }
+
+    private Arm ofCase(TreePath path, CaseTree each, List<TreePath> labels, boolean last) {
+        if (each.getCaseKind() == CaseTree.CaseKind.RULE) {
+            TreePath body = new TreePath(path, each.getBody());
+            return new Arm(labels, null, body.getLeaf() instanceof BlockTree ? statements(body) : List.of(body), whole(body));
+        }
+        List<TreePath> body = new ArrayList<>();
+        for (StatementTree statement : each.getStatements()) {
+            body.add(new TreePath(path, statement));
+        }
+        if (body.size() == 1 && body.get(0).getLeaf() instanceof BlockTree) {
+            body = new ArrayList<>(statements(body.get(0)));
+        }
+        boolean breaks = !body.isEmpty() && body.get(body.size() - 1).getLeaf() instanceof BreakTree leave && leave.getLabel() == null;
+        if (!breaks && !last && Completion.canComplete(body)) {
+            throw new Refused("an arm falls through to the next at line " + workspace.unit(path).line(workspace.from(path)));
+        }
+        if (breaks) {
+            body.remove(body.size() - 1);
+        }
+        return new Arm(labels, null, List.copyOf(body), body.isEmpty() ? new int[] {0, 0} : new int[] {begin(body.get(0)), workspace.to(body.get(body.size() - 1))});
+    }
+
+    /** Where a statement's own comments begin. */
+    private int begin(TreePath statement) {
+        return Declarations.fromComments(workspace.unit(statement), workspace.from(statement));
+    }
+
+    private List<TreePath> statements(TreePath block) {
+        return ((BlockTree) block.getLeaf()).getStatements().stream().map(each -> new TreePath(block, each)).toList();
+    }
+
+    private int[] whole(TreePath body) {
+        if (body.getLeaf() instanceof BlockTree block && !block.getStatements().isEmpty()) {
+            List<TreePath> all = statements(body);
+            return new int[] {begin(all.get(0)), workspace.to(all.get(all.size() - 1))};
+        }
+        return body.getLeaf() instanceof BlockTree ? new int[] {0, 0} : new int[] {workspace.from(body), workspace.to(body)};
+    }
+
+    private Decision ofConditional(TreePath path) {
+        List<Arm> arms = new ArrayList<>();
+        TreePath at = path;
+        Test first = null;
+        while (bare(at).getLeaf() instanceof ConditionalExpressionTree choice) {
+            TreePath here = bare(at);
+            Test test = test(bare(new TreePath(here, choice.getCondition())));
+            first = sameAs(first, test);
+            TreePath value = new TreePath(here, choice.getTrueExpression());
+            arms.add(new Arm(test.labels(), test.binding(), List.of(value), whole(value)));
+            at = new TreePath(here, choice.getFalseExpression());
+        }
+        Arm otherwise = new Arm(List.of(), null, List.of(at), whole(at));
+        return new Decision(path, workspace.from(path), workspace.to(path), first.subject(), arms, Optional.of(otherwise), true, false, first.takesNull());
+    }
+
+    private Decision ofIf(TreePath path) {
+        List<Arm> arms = new ArrayList<>();
+        Test first = null;
+        TreePath at = path;
+        Arm otherwise = null;
+        while (true) {
+            IfTree choice = (IfTree) at.getLeaf();
+            Test test = test(bare(new TreePath(at, choice.getCondition())));
+            first = sameAs(first, test);
+            arms.add(arm(test, new TreePath(at, choice.getThenStatement())));
+            if (choice.getElseStatement() == null) {
+                break;
+            }
+            TreePath next = new TreePath(at, choice.getElseStatement());
+            if (!(next.getLeaf() instanceof IfTree)) {
+                otherwise = new Arm(List.of(), null, next.getLeaf() instanceof BlockTree ? statements(next) : List.of(next), whole(next));
+                break;
+            }
+            at = next;
+        }
+        boolean leaving = arms.stream().noneMatch(each -> Completion.canComplete(each.body()));
+        if (otherwise == null && leaving && path.getParentPath().getLeaf() instanceof BlockTree block) {
+            return guards(path, block, arms, first);
+        }
+        return new Decision(path, workspace.from(path), workspace.to(path), first.subject(), arms, Optional.ofNullable(otherwise), false, false, first.takesNull());
+    }
+
+    private Arm arm(Test test, TreePath body) {
+        return new Arm(test.labels(), test.binding(), body.getLeaf() instanceof BlockTree ? statements(body) : List.of(body), whole(body));
+    }
+
+    /** Guards in a row on the same subject, and all that stands behind them. */
+    private Decision guards(TreePath path, BlockTree block, List<Arm> arms, Test first) {
+        int at = block.getStatements().indexOf(path.getLeaf()) + 1;
+        while (at < block.getStatements().size() && block.getStatements().get(at) instanceof IfTree next && next.getElseStatement() == null) {
+            TreePath one = new TreePath(path.getParentPath(), next);
+            Test test;
+            try {
+                test = test(bare(new TreePath(one, next.getCondition())));
+                sameAs(first, test);
+            } catch (Refused other) {
+                break;
+            }
+            Arm arm = arm(test, new TreePath(one, next.getThenStatement()));
+            if (Completion.canComplete(arm.body())) {
+                break;
+            }
+            arms.add(arm);
+            at++;
+        }
+        List<TreePath> rest = block.getStatements().subList(at, block.getStatements().size()).stream().map(each -> new TreePath(path.getParentPath(), each)).toList();
+        int end = workspace.to(rest.isEmpty() ? new TreePath(path.getParentPath(), block.getStatements().get(at - 1)) : rest.get(rest.size() - 1));
+        Optional<Arm> otherwise = rest.isEmpty() ? Optional.empty() : Optional.of(new Arm(List.of(), null, rest, new int[] {begin(rest.get(0)), end}));
+        return new Decision(path, workspace.from(path), end, first.subject(), arms, otherwise, false, true, first.takesNull());
+    }
+
+    /** A condition: what it asks about and what it compares that with. */
+    private record Test(TreePath subject, List<TreePath> labels, Element binding, boolean takesNull) {
+    }
+
+    private Test sameAs(Test first, Test next) {
+        if (first != null && !workspace.text(first.subject()).equals(workspace.text(next.subject()))) {
+            throw new Refused("the arms ask about different things: " + workspace.text(first.subject()) + " and " + workspace.text(next.subject()));
+        }
+        return first == null ? next : new Test(first.subject(), List.of(), null, first.takesNull() && next.takesNull());
+    }
+
+    private Test test(TreePath condition) {
+        Tree tree = condition.getLeaf();
+        if (tree instanceof InstanceOfTree asks) {
+            Element binding = asks.getPattern() instanceof BindingPatternTree named
+                    ? workspace.element(new TreePath(new TreePath(condition, named), named.getVariable())) : null;
+            if (asks.getPattern() != null && binding == null) {
+                throw new Refused("a pattern takes its value apart: " + workspace.text(condition));
+            }
+            return new Test(bare(new TreePath(condition, asks.getExpression())), List.of(new TreePath(condition, asks.getType())), binding, true);
+        }
+        if (tree instanceof BinaryTree both && tree.getKind() == Tree.Kind.CONDITIONAL_OR) {
+            Test left = test(bare(new TreePath(condition, both.getLeftOperand())));
+            Test right = test(bare(new TreePath(condition, both.getRightOperand())));
+            sameAs(left, right);
+            List<TreePath> labels = new ArrayList<>(left.labels());
+            labels.addAll(right.labels());
+            return new Test(left.subject(), labels, null, left.takesNull() && right.takesNull());
+        }
+        if (tree instanceof BinaryTree both && tree.getKind() == Tree.Kind.EQUAL_TO) {
+            TreePath left = bare(new TreePath(condition, both.getLeftOperand()));
+            TreePath right = bare(new TreePath(condition, both.getRightOperand()));
+            return isConstant(right) ? new Test(left, List.of(right), null, true) : isConstant(left) ? new Test(right, List.of(left), null, true) : refuse(condition);
+        }
+        if (tree instanceof MethodInvocationTree call && call.getArguments().size() == 1 && call.getMethodSelect() instanceof MemberSelectTree select
+                && select.getIdentifier().contentEquals("equals")) {
+            TreePath on = bare(new TreePath(new TreePath(condition, select), select.getExpression()));
+            TreePath with = bare(new TreePath(condition, call.getArguments().get(0)));
+            return isConstant(on) ? new Test(with, List.of(on), null, true) : isConstant(with) ? new Test(on, List.of(with), null, false) : refuse(condition);
+        }
+        return refuse(condition);
+    }
+
+    private Test refuse(TreePath condition) {
+        throw new Refused("a condition asks more than one thing: " + workspace.text(condition));
+    }
+
+    private boolean isConstant(TreePath path) {
+        if (path.getLeaf() instanceof LiteralTree literal) {
+            return literal.getKind() != Tree.Kind.NULL_LITERAL;
+        }
+        Element element = workspace.element(path);
+        return element != null && (element.getKind().name().equals("ENUM_CONSTANT") || element.getKind().isField()
+                && element.getModifiers().contains(Modifier.STATIC) && element.getModifiers().contains(Modifier.FINAL));
+    }
+
+    private static TreePath bare(TreePath path) {
+        return path.getLeaf() instanceof ParenthesizedTree inside ? bare(new TreePath(path, inside.getExpression())) : path;
+    }
+}

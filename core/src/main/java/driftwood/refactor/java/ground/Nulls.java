@@ -1,0 +1,62 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.java.ground.Decision.Arm;
+import java.util.Optional;
+import javax.lang.model.element.Element;
+
+/** What a decision does for a subject that is null, kept where its arms become calls on the subject. */
+public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
+
+    /** Whether the subject can be null where the decision is, as far as the routine around shows. */
+    public static boolean mayBe(Workspace workspace, Decision decision) {
+        Element subject = workspace.element(decision.subject());
+        if (subject == null || subject.getSimpleName().contentEquals("this")) {
+            return subject == null;
+        }
+        boolean asked = workspace.uses().of(subject).stream().anyMatch(use -> workspace.unit(use) == workspace.unit(decision.around())
+                && workspace.from(use) < decision.from() && use.getParentPath().getLeaf() instanceof MemberSelectTree && isAlways(use, decision));
+        boolean asksRest = decision.otherwise().filter(rest -> rest.body().stream().limit(1).anyMatch(first -> workspace.uses().of(subject, first).stream()
+                .anyMatch(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree))).isPresent();
+        return !asked && !asksRest;
+    }
+
+    /** Whether a use is made whenever the decision is reached: in a statement before it, of the routine's own body. */
+    private static boolean isAlways(TreePath use, Decision decision) {
+        for (TreePath at = use; at != null; at = at.getParentPath()) {
+            Tree parent = at.getParentPath() == null ? null : at.getParentPath().getLeaf();
+            if (parent instanceof BlockTree && at.getParentPath().getParentPath().getLeaf() instanceof MethodTree) {
+                return at.getLeaf().getKind() == Tree.Kind.VARIABLE || at.getLeaf().getKind() == Tree.Kind.EXPRESSION_STATEMENT;
+            }
+            if (parent != null && (parent.getKind() == Tree.Kind.LAMBDA_EXPRESSION || parent.getKind() == Tree.Kind.CONDITIONAL_EXPRESSION
+                    || parent.getKind() == Tree.Kind.CONDITIONAL_AND || parent.getKind() == Tree.Kind.CONDITIONAL_OR)) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    /** The call, where there is a subject; what the decision does for all others, where there is none. */
+    public String guarded(String subject, String call) {
+        Optional<Arm> rest = decision.otherwise();
+        if (outcome.kind() == Outcome.Kind.VALUE) {
+            String choice = subject + " == null ? " + workspace.text(rest.orElseThrow().body().get(0)) + " : " + call;
+            boolean alone = switch (decision.around().getParentPath().getLeaf().getKind()) {
+                case RETURN, VARIABLE, ASSIGNMENT, PARENTHESIZED, METHOD_INVOCATION, NEW_CLASS -> true;
+                default -> false;
+            };
+            return alone ? choice : "(" + choice + ")";
+        }
+        String today = rest.filter(arm -> !arm.body().isEmpty()).map(arm -> workspace.unit(decision.around()).bare(arm.whole()[0], arm.whole()[1])).orElse("");
+        if (today.isEmpty()) {
+            return "if (" + subject + " != null) {\n    " + outcome.use(call).replace("\n", "\n    ") + "\n}";
+        }
+        String none = "if (" + subject + " == null) {\n    " + today.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}";
+        boolean leaves = !Completion.canComplete(rest.orElseThrow().body());
+        return leaves ? none + "\n" + outcome.use(call) : none + " else {\n    " + outcome.use(call).replace("\n", "\n    ") + "\n}";
+    }
+}

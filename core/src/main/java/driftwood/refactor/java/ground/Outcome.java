@@ -1,0 +1,283 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.ThrowTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.TryTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.tree.YieldTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Decision.Arm;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ExecutableType;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+
+/**
+ * How the arms of a decision hand on what they come to, and what a routine made of one needs to be told.
+ *
+ * @param kind     how
+ * @param variable the local that they all set, for {@link Kind#SETS}; else null
+ * @param needsOld whether an arm asks for that local's value before, or leaves it
+ * @param type     what a routine made of an arm returns
+ * @param needs    locals and parameters of the routine around that it must be handed
+ * @param asks     whether it needs the object around
+ * @param thrown   checked exceptions that it throws
+ */
+public record Outcome(Kind kind, VariableElement variable, boolean needsOld, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
+
+    /** How results leave an arm. */
+    public enum Kind {
+        /** It is an expression. */
+        VALUE,
+        /** Every arm returns from the routine around. */
+        RETURNS,
+        /** Every arm may set one local. */
+        SETS,
+        /** Arms have effects alone. */
+        ACTS
+    }
+
+    /**
+     * Of a decision.
+     *
+     * @param known what the routines will have at hand anyway: the subject's variable, bindings
+     * @throws Refused where arms hand on several values, leave loops, or some return and others do not
+     */
+    public static Outcome of(Workspace workspace, Decision decision, Set<Element> known) {
+        Map<Arm, Captures> captures = new LinkedHashMap<>();
+        decision.all().forEach(each -> captures.put(each, Captures.of(workspace, each.body())));
+        Set<VariableElement> written = new LinkedHashSet<>();
+        captures.values().forEach(each -> written.addAll(each.written()));
+        boolean jumps = captures.values().stream().anyMatch(each -> each.leaves().stream().anyMatch(jump -> !(decision.isValue() && jump.getLeaf() instanceof YieldTree)));
+        if (jumps) {
+            throw new Refused("an arm jumps out of the loop around it");
+        }
+        if (captures.values().stream().anyMatch(each -> !each.variables().isEmpty())) {
+            throw new Refused("an arm uses a type parameter of the routine around it");
+        }
+        Kind kind = kind(workspace, decision, captures, written);
+        VariableElement variable = kind == Kind.SETS ? written.iterator().next() : null;
+        boolean old = variable != null && (decision.otherwise().isEmpty() && !isUnset(workspace, decision, variable)
+                || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && lastSet(workspace, each, variable).isEmpty() && !isUnset(workspace, decision, variable)));
+        Set<VariableElement> needs = new LinkedHashSet<>();
+        captures.values().forEach(each -> needs.addAll(each.read()));
+        needs.removeAll(known);
+        if (!old) {
+            needs.remove(variable);
+        } else {
+            needs.add(variable);
+        }
+        boolean asks = captures.values().stream().anyMatch(Captures::needsObject);
+        if (captures.values().stream().anyMatch(Captures::asksSuper)) {
+            throw new Refused("an arm asks super");
+        }
+        Set<TypeMirror> thrown = new LinkedHashSet<>();
+        decision.all().forEach(each -> each.body().forEach(path -> thrown(workspace, path, thrown)));
+        return new Outcome(kind, variable, old, type(workspace, decision, kind, variable), needs, asks, thrown);
+    }
+
+    private static Kind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written) {
+        if (decision.isValue()) {
+            if (!written.isEmpty()) {
+                throw new Refused("an arm sets " + names(written) + " while it works out its value");
+            }
+            return Kind.VALUE;
+        }
+        boolean returns = captures.values().stream().anyMatch(each -> !each.returns().isEmpty());
+        boolean some = captures.keySet().stream().anyMatch(each -> Completion.canComplete(each.body()));
+        if (written.size() > 1 || !written.isEmpty() && returns) {
+            throw new Refused("the arms share locals that they set: " + names(written));
+        }
+        if (returns && (some || decision.otherwise().isEmpty())) {
+            boolean nothing = captures.values().stream().flatMap(each -> each.returns().stream()).allMatch(each -> ((ReturnTree) each.getLeaf()).getExpression() == null);
+            if (nothing && isLast(decision)) {
+                return Kind.ACTS;
+            }
+            throw new Refused("some arms leave the routine, and after others it goes on");
+        }
+        boolean nothing = returns && captures.values().stream().flatMap(each -> each.returns().stream()).allMatch(each -> ((ReturnTree) each.getLeaf()).getExpression() == null);
+        return nothing && isLast(decision) ? Kind.ACTS : returns ? Kind.RETURNS : written.isEmpty() ? Kind.ACTS : Kind.SETS;
+    }
+
+    private static String names(Set<VariableElement> variables) {
+        return variables.stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+    }
+
+    /** Whether nothing of the routine stands behind the decision. */
+    private static boolean isLast(Decision decision) {
+        if (decision.toEnd()) {
+            return decision.around().getParentPath().getParentPath().getLeaf() instanceof MethodTree;
+        }
+        TreePath parent = decision.around().getParentPath();
+        return parent.getLeaf() instanceof BlockTree block && parent.getParentPath().getLeaf() instanceof MethodTree
+                && block.getStatements().get(block.getStatements().size() - 1) == decision.around().getLeaf();
+    }
+
+    private static TypeMirror type(Workspace workspace, Decision decision, Kind kind, VariableElement variable) {
+        return switch (kind) {
+            case VALUE -> workspace.trees().getTypeMirror(decision.around());
+            case SETS -> variable.asType();
+            case ACTS -> workspace.types().getNoType(TypeKind.VOID);
+            case RETURNS -> {
+                for (TreePath at = decision.around(); at != null; at = at.getParentPath()) {
+                    if (at.getLeaf() instanceof LambdaExpressionTree) {
+                        throw new Refused("the decision stands in a lambda");
+                    }
+                    if (at.getLeaf() instanceof MethodTree) {
+                        yield ((ExecutableElement) workspace.element(at)).getReturnType();
+                    }
+                }
+                throw new Refused("the decision stands outside of any routine");
+            }
+        };
+    }
+
+    /** Whether a local has no value yet where the decision begins. */
+    private static boolean isUnset(Workspace workspace, Decision decision, VariableElement variable) {
+        TreePath declared = workspace.path(variable).orElseThrow();
+        return declared.getLeaf() instanceof VariableTree tree && tree.getInitializer() == null && !(declared.getParentPath().getLeaf() instanceof MethodTree)
+                && workspace.uses().of(variable).stream().noneMatch(each -> workspace.from(each) < decision.from());
+    }
+
+    /** The last statement of an arm where it sets the local, and nothing else in the arm names it. */
+    private static Optional<TreePath> lastSet(Workspace workspace, Arm arm, VariableElement variable) {
+        if (arm.body().isEmpty()) {
+            return Optional.empty();
+        }
+        TreePath last = arm.body().get(arm.body().size() - 1);
+        long uses = arm.body().stream().mapToLong(each -> workspace.uses().of(variable, each).size()).sum();
+        if (uses == 1 && last.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof AssignmentTree set
+                && variable.equals(workspace.element(new TreePath(new TreePath(last, set), set.getVariable())))) {
+            return Optional.of(new TreePath(new TreePath(last, set), set.getExpression()));
+        }
+        return Optional.empty();
+    }
+
+    private static void thrown(Workspace workspace, TreePath path, Set<TypeMirror> all) {
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitMethodInvocation(MethodInvocationTree tree, Void nothing) {
+                if (workspace.trees().getTypeMirror(new TreePath(getCurrentPath(), tree.getMethodSelect())) instanceof ExecutableType type) {
+                    type.getThrownTypes().forEach(this::add);
+                }
+                return super.visitMethodInvocation(tree, nothing);
+            }
+
+            @Override
+            public Void visitNewClass(NewClassTree tree, Void nothing) {
+                if (workspace.element(getCurrentPath()) instanceof ExecutableElement made) {
+                    made.getThrownTypes().forEach(this::add);
+                }
+                return super.visitNewClass(tree, nothing);
+            }
+
+            @Override
+            public Void visitThrow(ThrowTree tree, Void nothing) {
+                add(workspace.trees().getTypeMirror(new TreePath(getCurrentPath(), tree.getExpression())));
+                return super.visitThrow(tree, nothing);
+            }
+
+            @Override
+            public Void visitLambdaExpression(LambdaExpressionTree tree, Void nothing) {
+                return null;
+            }
+
+            @Override
+            public Void visitTry(TryTree tree, Void nothing) {
+                return tree.getCatches().isEmpty() ? super.visitTry(tree, nothing) : null;
+            }
+
+            private void add(TypeMirror type) {
+                boolean unchecked = List.of("java.lang.RuntimeException", "java.lang.Error").stream()
+                        .anyMatch(each -> workspace.types().isSubtype(type, workspace.elements().getTypeElement(each).asType()));
+                if (!unchecked && type.getKind() == TypeKind.DECLARED && all.stream().noneMatch(each -> workspace.types().isSameType(each, type))) {
+                    all.add(type);
+                }
+            }
+        }.scan(path, null);
+    }
+
+    /** Whether a routine made of an arm gives something back. */
+    public boolean gives() {
+        return type.getKind() != TypeKind.VOID;
+    }
+
+    /** The declaration of the local that the arms set, where it stands right before the decision and gives it no value. */
+    public Optional<TreePath> declaredBefore(Workspace workspace, Decision decision) {
+        if (kind != Kind.SETS || needsOld || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
+            return Optional.empty();
+        }
+        int at = block.getStatements().indexOf(decision.around().getLeaf());
+        TreePath declared = workspace.path(variable).orElseThrow();
+        return at > 0 && block.getStatements().get(at - 1) == declared.getLeaf() && declared.getLeaf() instanceof VariableTree tree && tree.getInitializer() == null
+                ? Optional.of(declared) : Optional.empty();
+    }
+
+    /** What stands where the decision stood. @param call of the routine, without a semicolon */
+    public String use(String call) {
+        return switch (kind) {
+            case VALUE -> call;
+            case RETURNS -> gives() ? "return " + call + ";" : call + ";\nreturn;";
+            case SETS -> variable.getSimpleName() + " = " + call + ";";
+            case ACTS -> call + ";";
+        };
+    }
+
+    /** What a routine for all others does where the decision does nothing. */
+    public String nothing() {
+        return kind == Kind.SETS && needsOld ? "return " + variable.getSimpleName() + ";" : "";
+    }
+
+    /**
+     * The statements of a routine made of an arm, with four blanks a level and none at the beginning.
+     *
+     * @param anew   what trees become where the code goes
+     * @param typeOf how a type is written there
+     */
+    public String code(Workspace workspace, Arm arm, Function<TreePath, Optional<String>> anew, Function<TypeMirror, String> typeOf) {
+        if (arm.body().isEmpty()) {
+            return nothing();
+        }
+        Unit unit = workspace.unit(arm.body().get(0));
+        TreePath last = arm.body().get(arm.body().size() - 1);
+        Rewriting rewriting = new Rewriting(workspace, each -> each.getLeaf() instanceof YieldTree yield && kind == Kind.VALUE
+                ? Optional.of("return " + new Rewriting(workspace, anew).of(new TreePath(each, yield.getValue())) + ";") : anew.apply(each));
+        if (kind == Kind.VALUE && !(last.getLeaf() instanceof StatementTree)) {
+            return "return " + unit.bare(rewriting.of(last), unit.indentAt(workspace.from(last))) + ";";
+        }
+        Optional<TreePath> set = kind == Kind.SETS ? lastSet(workspace, arm, variable) : Optional.empty();
+        boolean drops = kind == Kind.ACTS && last.getLeaf() instanceof ReturnTree;
+        List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
+        String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], workspace.to(kept.get(kept.size() - 1))), unit.indentAt(arm.whole()[0]));
+        if (set.isPresent()) {
+            String value = "return " + unit.bare(rewriting.of(set.get()), unit.indentAt(workspace.from(set.get()))) + ";";
+            return code.isEmpty() ? value : code + "\n" + value;
+        }
+        if (kind == Kind.SETS) {
+            String before = needsOld ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + ";\n";
+            return before + code + (Completion.canComplete(kept) ? "\nreturn " + variable.getSimpleName() + ";" : "");
+        }
+        return code;
+    }
+}

@@ -1,0 +1,257 @@
+package driftwood.refactor.java.recipe;
+
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Moving;
+import driftwood.refactor.java.ground.Nulls;
+import driftwood.refactor.java.ground.Openings;
+import driftwood.refactor.java.ground.Outcome;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Evidence;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.SourceVersion;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+
+/** One decision whose arms move onto the variants: a routine that each has, and one call in the decision's place. */
+final class Answering {
+    private final Drafting drafting;
+    private final Workspace workspace;
+    private final TypeElement home;
+    private final ExecutableElement around;
+    private final Decision decision;
+    private final Outcome outcome;
+    private final TypeElement base;
+    private final Map<Element, Arm> variants;
+    private final String routine;
+    private final String context;
+
+    private Answering(Drafting drafting, ExecutableElement around, Decision decision, TypeElement base, Map<Element, Arm> variants, Set<String> names) {
+        this.drafting = drafting;
+        this.workspace = drafting.workspace();
+        this.around = around;
+        this.home = (TypeElement) around.getEnclosingElement();
+        this.decision = decision;
+        this.base = base;
+        this.variants = variants;
+        Set<Element> known = new HashSet<>();
+        Optional.ofNullable(workspace.element(decision.subject())).filter(each -> !each.getKind().isField()).ifPresent(known::add);
+        decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
+        this.outcome = Outcome.of(workspace, decision, known);
+        this.routine = name(names);
+        String proposed = lower(home.getSimpleName().toString());
+        this.context = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(proposed)) || SourceVersion.isKeyword(proposed) ? "around" : proposed;
+    }
+
+    /**
+     * A decision thought through; nothing is written yet.
+     *
+     * @param names of routines that others will add; this one's is added
+     * @throws Refused where it cannot move
+     */
+    static Answering of(Drafting drafting, Branching branching, String symbol, int line, Set<String> names) {
+        Workspace workspace = drafting.workspace();
+        if (!Symbol.of(symbol).isRoutine()) {
+            throw new Refused("the decision stands in the value of a field");
+        }
+        ExecutableElement around = workspace.routine(symbol);
+        Decision decision = Decision.at(workspace, workspace.path(around).orElseThrow(), line);
+        TypeMirror asked = workspace.trees().getTypeMirror(decision.subject());
+        Map<Element, Arm> variants = new LinkedHashMap<>();
+        for (Arm arm : decision.arms()) {
+            for (TreePath label : arm.labels()) {
+                Element element = workspace.element(label);
+                if (element == null || !element.getKind().isClass() && !element.getKind().isInterface() && element.getKind() != ElementKind.ENUM_CONSTANT) {
+                    throw new Refused("the variants are values such as " + workspace.text(label) + ", which cannot have behaviour of their own");
+                }
+                variants.putIfAbsent(element, arm);
+            }
+        }
+        if (!(asked instanceof DeclaredType declared)) {
+            throw new Refused(workspace.text(decision.subject()) + " is no object");
+        }
+        TypeElement base = branching.onTypes() ? workspace.type(branching.common()) : (TypeElement) declared.asElement();
+        if (!workspace.isHere(base)) {
+            throw new Refused(base.getSimpleName() + " is a type of a library: nothing can be added to it");
+        }
+        if (!workspace.types().isSubtype(workspace.types().erasure(asked), workspace.types().erasure(base.asType()))) {
+            throw new Refused(workspace.text(decision.subject()) + " is declared as " + asked + ", which does not say that it is a " + base.getSimpleName());
+        }
+        for (Element each : variants.keySet()) {
+            if (!workspace.isHere(each)) {
+                throw new Refused(each.getSimpleName() + " is a type of a library: nothing can be moved onto it");
+            }
+            if (each.equals(base)) {
+                throw new Refused("one of the arms is for every " + base.getSimpleName());
+            }
+        }
+        return new Answering(drafting, around, decision, base, variants, names);
+    }
+
+    private String name(Set<String> taken) {
+        String own = around.getKind() == ElementKind.CONSTRUCTOR ? "setUp" : around.getSimpleName().toString();
+        String rest = home.getSimpleName().toString();
+        for (String each : List.of(drafting.name("routine", own), own + "For" + rest, own + "By" + base.getSimpleName(), own + "InTurn", own + "As" + base.getSimpleName())) {
+            if (isFree(each) && taken.add(each)) {
+                return each;
+            }
+        }
+        throw new Refused(base.getSimpleName() + " has routines of the names that would fit; give one with --name routine=NAME");
+    }
+
+    private boolean isFree(String name) {
+        Calls calls = new Calls(workspace);
+        List<TypeElement> family = new ArrayList<>(calls.below(base));
+        family.add(base);
+        family.addAll(calls.supertypes(base));
+        return family.stream().noneMatch(type -> ElementFilter.methodsIn(type.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals(name)));
+    }
+
+    private static String lower(String word) {
+        return word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
+    }
+
+    private boolean isOnConstants() {
+        return base.getKind() == ElementKind.ENUM;
+    }
+
+    /** Whether every kind there is has an arm, so that the compiler can ask for the next one. */
+    private boolean isComplete() {
+        boolean open = decision.otherwise().isPresent() && !isThrowing(decision.otherwise().get());
+        if (isOnConstants()) {
+            return base.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.ENUM_CONSTANT).allMatch(variants::containsKey);
+        }
+        boolean bare = base.getKind().isInterface() || base.getModifiers().contains(Modifier.ABSTRACT);
+        return bare && !open && new Calls(workspace).below(base).stream().filter(each -> each.getKind().isClass() && !each.getModifiers().contains(Modifier.ABSTRACT))
+                .allMatch(each -> variants.keySet().stream().anyMatch(variant -> workspace.types().isSubtype(workspace.types().erasure(each.asType()), workspace.types().erasure(variant.asType()))));
+    }
+
+    private static boolean isThrowing(Arm arm) {
+        return arm.body().size() == 1 && arm.body().get(0).getLeaf().getKind() == Tree.Kind.THROW;
+    }
+
+    void write() {
+        List<Evidence> places = new ArrayList<>();
+        variants.keySet().forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), each.getSimpleName().toString())));
+        drafting.script().stage("Give each " + base.getSimpleName() + " its own " + routine + "(), with what " + around.getSimpleName() + "() of " + home.getSimpleName() + " does for it", places);
+        variants.forEach(this::addTo);
+        addToBase();
+        drafting.script().stage("Let " + home.getSimpleName() + "." + around.getSimpleName() + "() ask " + workspace.text(decision.subject()) + " instead of telling its kind",
+                List.of(new Evidence(workspace.unit(decision.around()).file(), workspace.unit(decision.around()).line(decision.from()),
+                        workspace.unit(decision.around()).line(decision.to()), "the decision")));
+        replace();
+    }
+
+    private void addToBase() {
+        TreePath path = workspace.path(base).orElseThrow();
+        Unit unit = workspace.unit(path);
+        boolean contract = base.getKind().isInterface();
+        boolean complete = isComplete();
+        String comment = "/** What " + around.getSimpleName() + "() of " + home.getSimpleName() + " does for a " + base.getSimpleName() + ". */\n";
+        if (complete) {
+            drafting.declarations().add(path, comment + (contract ? "" : openness(base) + "abstract ") + signature(unit) + ";", Where.END);
+            return;
+        }
+        Arm rest = decision.otherwise().orElse(null);
+        String body = rest == null ? outcome.nothing() : code(rest, path, base);
+        drafting.declarations().add(path, comment + (contract ? "default " : openness(base)) + signature(unit) + block(body), Where.END);
+    }
+
+    private static String block(String body) {
+        return body.isEmpty() ? " {\n}" : " {\n    " + body.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}";
+    }
+
+    private String openness(TypeElement where) {
+        if (base.getKind().isInterface()) {
+            return "public ";
+        }
+        boolean near = new Calls(workspace).below(base).stream().allMatch(each -> isNear(each, home)) && isNear(base, home);
+        return near ? "" : "public ";
+    }
+
+    private boolean isNear(TypeElement one, TypeElement other) {
+        return workspace.elements().getPackageOf(one).equals(workspace.elements().getPackageOf(other));
+    }
+
+    private String signature(Unit unit) {
+        List<String> parameters = new ArrayList<>();
+        if (outcome.asks()) {
+            parameters.add(drafting.imports().name(home.asType(), unit) + " " + context);
+        }
+        outcome.needs().forEach(each -> parameters.add(drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()));
+        String thrown = outcome.thrown().isEmpty() ? "" : " throws " + outcome.thrown().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+        return drafting.imports().name(outcome.type(), unit) + " " + routine + "(" + String.join(", ", parameters) + ")" + thrown;
+    }
+
+    private String code(Arm arm, TreePath where, TypeElement target) {
+        Unit unit = workspace.unit(where);
+        Optional<Element> asked = Optional.ofNullable(workspace.element(decision.subject()));
+        boolean kept = asked.filter(each -> each.getKind().isField()).isPresent();
+        // A field may be given its next state by the arm: it is asked anew there.
+        Moving moving = new Moving(drafting, home, unit, context, kept && isOnConstants() ? "" : workspace.text(decision.subject())).self(arm.binding())
+                .self(asked.filter(each -> !each.getKind().isField() && each.getKind() != ElementKind.METHOD).orElse(null));
+        if (kept && !isOnConstants() && asked.filter(each -> !each.getModifiers().contains(Modifier.FINAL)).isPresent()
+                && arm.body().stream().anyMatch(each -> workspace.uses().of(asked.get(), each).stream().anyMatch(Moving::isWritten))) {
+            throw new Refused("an arm replaces " + asked.get().getSimpleName() + " itself");
+        }
+        String code = outcome.code(workspace, arm, moving, type -> drafting.imports().name(type, unit));
+        new Openings(drafting).open(moving.needed(), home, target);
+        return code.replaceAll("^\\s*\\n", "");
+    }
+
+    private void addTo(Element variant, Arm arm) {
+        TreePath path = workspace.path(variant).orElseThrow();
+        Unit unit = workspace.unit(path);
+        String head = "@Override\n" + openness(base);
+        if (variant.getKind() != ElementKind.ENUM_CONSTANT) {
+            TypeElement type = (TypeElement) variant;
+            String mark = type.getKind().isInterface() ? "default " : openness(base);
+            drafting.declarations().add(path, "@Override\n" + mark + signature(unit) + block(code(arm, path, type)), Where.END);
+            return;
+        }
+        String member = head + signature(unit) + block(code(arm, path, base));
+        drafting.constants().add(path, member);
+    }
+
+    private void replace() {
+        Unit unit = workspace.unit(decision.around());
+        String subject = workspace.text(decision.subject());
+        List<String> arguments = new ArrayList<>();
+        if (outcome.asks()) {
+            arguments.add("this");
+        }
+        outcome.needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
+        String call = subject + "." + routine + "(" + String.join(", ", arguments) + ")";
+        String use = decision.takesNull() && Nulls.mayBe(workspace, decision) ? new Nulls(workspace, decision, outcome).guarded(subject, call) : outcome.use(call);
+        String indent = unit.indentAt(decision.from());
+        Optional<TreePath> declared = use.startsWith("if ") ? Optional.empty() : outcome.declaredBefore(workspace, decision);
+        if (declared.isPresent()) {
+            drafting.script().replace(unit.file(), workspace.to(declared.get()) - 1, decision.to(), " = " + call + ";");
+            return;
+        }
+        drafting.script().replace(unit.file(), decision.from(), decision.to(), unit.styled(use, indent).substring(indent.length()));
+    }
+}
