@@ -24,11 +24,11 @@ public final class Script {
     private record Begun(String does, List<Evidence> places, Map<String, Optional<String>> whole) {
     }
 
-    /** Where several texts are inserted at one place, those of lower rank stand first. */
-    private static final int USUAL_RANK = 5;
+    /** Where several texts are inserted at one place, those whose rank is first in the alphabet stand first. */
+    private static final String USUAL_RANK = "5";
 
     /** @param stage from 0 */
-    private record Edit(int stage, String file, int from, int to, String text, int rank) {
+    private record Edit(int stage, String file, int from, int to, String text, String rank) {
 
         boolean swallows(Edit earlier) {
             return from <= earlier.from && earlier.to <= to && from < to
@@ -70,8 +70,8 @@ public final class Script {
         replace(file, at, at, text);
     }
 
-    /** @param rank among the texts that are inserted at the same place: lower ones first; 5 for all others */
-    public void insert(String file, int at, String text, int rank) {
+    /** @param rank among the texts that are inserted at the same place: in the order of the alphabet; 5 for all others */
+    public void insert(String file, int at, String text, String rank) {
         edits.add(new Edit(stages.size() - 1, file, at, at, text, rank));
     }
 
@@ -98,7 +98,7 @@ public final class Script {
             valid.removeIf(each::swallows);
             valid.add(each);
         }
-        valid.sort(Comparator.comparingInt(Edit::from).thenComparingInt(Edit::to).thenComparingInt(Edit::rank));
+        valid.sort(Comparator.comparingInt(Edit::from).thenComparingInt(Edit::to).thenComparing(Edit::rank));
         String before = originals.get(file);
         StringBuilder text = new StringBuilder();
         int at = from;

@@ -10,9 +10,9 @@ import java.util.Set;
 
 /** Members of single enum constants: in the body that a constant has, or in one that it gets. */
 public final class ConstantBodies {
-    private static final int OPENS = 0;
-    private static final int MEMBER = 1;
-    private static final int CLOSES = 2;
+    private static final String OPENS = "0";
+    private static final String MEMBER = "1";
+    private static final String CLOSES = "2";
     private final Workspace workspace;
     private final Script script;
     private final Set<Object> begun = new HashSet<>();

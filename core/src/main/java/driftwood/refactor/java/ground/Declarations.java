@@ -6,15 +6,20 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Script;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiConsumer;
 
 /** Members added to types and taken out of them, with the comments that belong to them. */
 public final class Declarations {
     private final Workspace workspace;
+    private static final String MARK = "@later@";
     private final Script script;
-    /** Types without members that were given one. */
+    /** Catches a text instead of inserting it; null for none. */
+    private BiConsumer<Integer, String> inserting;
+    /** Types that got their first member, and enums that got the end of their constants. */
     private final Set<String> opened = new HashSet<>();
 
     public Declarations(Workspace workspace, Script script) {
@@ -50,7 +55,7 @@ public final class Declarations {
             boolean alone = unit.text().substring(brace + 1, unit.lineEnd(brace)).isBlank();
             String again = opened.add(unit.file() + brace) ? "" : line;
             boolean empty = unit.text().substring(brace + 1, workspace.to(type) - 1).isBlank();
-            script.insert(unit.file(), brace + 1, again + line + styled + (empty ? alone ? "" : line + unit.indentAt(workspace.from(type)) : alone ? line : line + line + base));
+            insert(unit.file(), brace + 1, again + line + styled + (empty ? alone ? "" : line + unit.indentAt(workspace.from(type)) : alone ? line : line + line + base));
             return;
         }
         int at = workspace.to(before, type.getCompilationUnit());
@@ -61,7 +66,7 @@ public final class Declarations {
             }
             if (unit.text().charAt(next) == ';') {
                 at = next + 1;
-            } else {
+            } else if (opened.add(unit.file() + ";" + at)) {
                 script.insert(unit.file(), at, ";");
             }
         }
@@ -73,14 +78,67 @@ public final class Declarations {
         boolean comment = rest.strip().startsWith("//") || rest.isBlank();
         boolean tight = where == Where.FIELDS && before instanceof VariableTree && !code.contains("\n");
         if (comment && end > at) {
-            script.insert(unit.file(), end, (tight ? "" : line) + styled + line);
+            insert(unit.file(), end, (tight ? "" : line) + styled + line);
         } else {
             boolean closes = rest.strip().startsWith("}");
-            script.insert(unit.file(), at, (tight ? "" : line) + line + styled + line + (closes ? unit.indentAt(workspace.from(type)) : ""));
+            insert(unit.file(), at, (tight ? "" : line) + line + styled + line + (closes ? unit.indentAt(workspace.from(type)) : ""));
             if (closes && rest.startsWith(" ")) {
                 script.replace(unit.file(), at, at + 1, "");
             }
         }
+    }
+
+    /** A place in a member that was added, for what a later stage puts there. */
+    public record Slot(String file, int at, String indent) {
+    }
+
+    /**
+     * Adds a member with a place for a later stage.
+     *
+     * @param before the lines before that place @param behind the lines behind it
+     */
+    public Slot add(TreePath type, String before, String behind, Where where) {
+        List<String> kept = new ArrayList<>();
+        int[] at = new int[1];
+        inserting = (place, text) -> {
+            kept.add(text);
+            at[0] = place;
+        };
+        add(type, before + "\n" + MARK + "\n" + behind, where);
+        inserting = null;
+        Unit unit = workspace.unit(type);
+        String[] parts = kept.get(0).split("[ \t]*" + MARK + "\\r?\\n", 2);
+        script.insert(unit.file(), at[0], parts[0], "5a");
+        script.insert(unit.file(), at[0], parts[1], "5c");
+        return new Slot(unit.file(), at[0], unit.indentAt(workspace.from(type)) + unit.indent() + unit.indent());
+    }
+
+    /** Fills a place that was left. @param line one statement */
+    public void fill(Slot slot, String line, Unit unit) {
+        script.insert(slot.file(), slot.at(), slot.indent() + line + unit.newLine(), "5b");
+    }
+
+    private void insert(String file, int at, String text) {
+        if (inserting != null) {
+            inserting.accept(at, text);
+        } else {
+            script.insert(file, at, text);
+        }
+    }
+
+    /** Adds a member before all others of a class. @param code one line */
+    public void addFirst(TreePath type, String code) {
+        Unit unit = workspace.unit(type);
+        ClassTree tree = (ClassTree) type.getLeaf();
+        int brace = openingBrace(type);
+        Tree first = tree.getMembers().stream().filter(each -> workspace.from(each, type.getCompilationUnit()) > brace && !isImplicit(each, type)).findFirst().orElse(null);
+        if (first == null || isEnumConstant(first, type)) {
+            add(type, code, Where.FIELDS);
+            return;
+        }
+        int at = unit.lineStart(fromComments(unit, workspace.from(first, type.getCompilationUnit())));
+        String base = unit.indentAt(workspace.from(type)) + unit.indent();
+        script.insert(unit.file(), at, unit.styled(code, base) + unit.newLine() + (first instanceof VariableTree ? "" : unit.newLine()));
     }
 
     private Tree last(ClassTree tree, Where where, TreePath type) {

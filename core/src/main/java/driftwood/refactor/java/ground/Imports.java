@@ -23,6 +23,10 @@ import javax.lang.model.type.WildcardType;
 
 /** How types are written in a file; what they need is imported there in the stage that is being written. */
 public final class Imports {
+    /** Ranks of what is inserted at one place. */
+    private static final String FIRST_IMPORT = "1";
+    private static final String IMPORT = "2";
+    private static final String LAST_IMPORT = "3";
     private final Workspace workspace;
     private final Script script;
     private final Map<String, Set<String>> added = new LinkedHashMap<>();
@@ -80,7 +84,8 @@ public final class Imports {
         for (Element at = type; at != outer; at = at.getEnclosingElement()) {
             inside.insert(0, "." + at.getSimpleName());
         }
-        return outer(outer.getQualifiedName().toString(), outer.getSimpleName().toString(), unit) + inside;
+        boolean own = type != outer && workspace.path(outer).filter(path -> workspace.unit(path) == unit).isPresent();
+        return own ? inside.substring(1) : outer(outer.getQualifiedName().toString(), outer.getSimpleName().toString(), unit) + inside;
     }
 
     /** A type of the platform, as it is written in a file. @param qualified not nested */
@@ -145,15 +150,22 @@ public final class Imports {
             }
         }
         if (before != null) {
-            script.insert(unit.file(), workspace.to(before, unit.tree()), unit.newLine() + line);
+            script.insert(unit.file(), workspace.to(before, unit.tree()), unit.newLine() + line, IMPORT + qualified);
         } else if (!unit.tree().getImports().isEmpty()) {
-            script.insert(unit.file(), workspace.from(unit.tree().getImports().get(0), unit.tree()), line + unit.newLine());
+            script.insert(unit.file(), workspace.from(unit.tree().getImports().get(0), unit.tree()), line + unit.newLine(), IMPORT + qualified);
         } else if (unit.tree().getPackage() != null) {
-            script.insert(unit.file(), workspace.to(unit.tree().getPackage(), unit.tree()), unit.newLine() + unit.newLine() + line);
+            int at = workspace.to(unit.tree().getPackage(), unit.tree());
+            if (added.get(unit.file()).size() == 1) {
+                script.insert(unit.file(), at, unit.newLine(), FIRST_IMPORT);
+            }
+            script.insert(unit.file(), at, unit.newLine() + line, IMPORT + qualified);
         } else {
             Tree first = unit.tree().getTypeDecls().get(0);
             int at = Declarations.fromComments(unit, workspace.from(first, unit.tree()));
-            script.insert(unit.file(), at, line + unit.newLine() + unit.newLine());
+            script.insert(unit.file(), at, line + unit.newLine(), IMPORT + qualified);
+            if (added.get(unit.file()).size() == 1) {
+                script.insert(unit.file(), at, unit.newLine(), LAST_IMPORT);
+            }
         }
     }
 

@@ -1,13 +1,17 @@
 package driftwood.refactor.java.ground;
 
+import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.java.ground.Decision.Arm;
 import java.util.Optional;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
 
 /** What a decision does for a subject that is null, kept where its arms become calls on the subject. */
 public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
@@ -18,11 +22,30 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
         if (subject == null || subject.getSimpleName().contentEquals("this")) {
             return subject == null;
         }
+        if (subject.getKind().isField() && isNeverNull(workspace, subject)) {
+            return false;
+        }
         boolean asked = workspace.uses().of(subject).stream().anyMatch(use -> workspace.unit(use) == workspace.unit(decision.around())
                 && workspace.from(use) < decision.from() && use.getParentPath().getLeaf() instanceof MemberSelectTree && isAlways(use, decision));
         boolean asksRest = decision.otherwise().filter(rest -> rest.body().stream().limit(1).anyMatch(first -> workspace.uses().of(subject, first).stream()
                 .anyMatch(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree))).isPresent();
         return !asked && !asksRest;
+    }
+
+    /** A private field that begins with a value and is given values only. */
+    private static boolean isNeverNull(Workspace workspace, Element field) {
+        if (!field.getModifiers().contains(Modifier.PRIVATE) || !(workspace.path(field).map(TreePath::getLeaf).orElse(null) instanceof VariableTree tree)
+                || tree.getInitializer() == null || !isValue(workspace, new TreePath(workspace.path(field).get(), tree.getInitializer()))) {
+            return false;
+        }
+        return workspace.uses().of(field).stream().filter(Moving::isWritten).map(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree ? use.getParentPath() : use)
+                .allMatch(use -> use.getParentPath().getLeaf() instanceof AssignmentTree set && isValue(workspace, new TreePath(use.getParentPath(), set.getExpression())));
+    }
+
+    private static boolean isValue(Workspace workspace, TreePath value) {
+        Element named = workspace.element(value);
+        return value.getLeaf().getKind() == Tree.Kind.NEW_CLASS || value.getLeaf().getKind() == Tree.Kind.STRING_LITERAL
+                || named != null && named.getKind() == ElementKind.ENUM_CONSTANT;
     }
 
     /** Whether a use is made whenever the decision is reached: in a statement before it, of the routine's own body. */

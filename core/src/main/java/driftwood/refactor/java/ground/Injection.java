@@ -1,0 +1,103 @@
+package driftwood.refactor.java.ground;
+
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Declarations.Where;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
+
+/** A constructor that takes one thing more, beside each that there is; that one hands on what it created before. */
+public final class Injection {
+    private final Drafting drafting;
+    private final Workspace workspace;
+    private final TypeElement client;
+    private final TreePath home;
+    private final Unit unit;
+
+    public Injection(Drafting drafting, TypeElement client) {
+        this.drafting = drafting;
+        this.workspace = drafting.workspace();
+        this.client = client;
+        this.home = workspace.path(client).orElseThrow();
+        this.unit = workspace.unit(home);
+    }
+
+    /**
+     * Adds them.
+     *
+     * @param type    of what is taken, as written
+     * @param name    of it
+     * @param keeps   the statement that keeps it, at the beginning of the new constructors; empty where they keep it anyway
+     * @param creates what an old constructor hands over
+     * @param becomes which trees in the new constructors become the name; null for none
+     */
+    public void inject(String type, String name, String keeps, Function<ExecutableElement, String> creates, Predicate<TreePath> becomes) {
+        List<ExecutableElement> written = ElementFilter.constructorsIn(client.getEnclosedElements()).stream()
+                .filter(each -> workspace.path(each).filter(path -> workspace.from(path) > workspace.from(home)).isPresent()).toList();
+        if (written.isEmpty()) {
+            String open = client.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
+            drafting.declarations().add(home, open + client.getSimpleName() + "() {\n    this(" + creates.apply(null) + ");\n}\n\n" + open + client.getSimpleName()
+                    + "(" + type + " " + name + ") {\n    " + keeps + "\n}", Where.CONSTRUCTORS);
+            return;
+        }
+        for (ExecutableElement each : written) {
+            if (each.isVarArgs() || each.getParameters().stream().anyMatch(parameter -> parameter.getSimpleName().contentEquals(name))) {
+                throw new Refused(Constructors.told(each) + (each.isVarArgs() ? " takes any number of arguments" : " has a parameter " + name + " already"));
+            }
+            if (!each.getAnnotationMirrors().isEmpty()) {
+                throw new Refused(Constructors.told(each) + " is annotated with " + each.getAnnotationMirrors().get(0) + ": somebody calls it by reflection");
+            }
+            if (!isHandingOn(each)) {
+                beside(each, type, name, keeps, creates.apply(each), becomes);
+            }
+        }
+    }
+
+    private boolean isHandingOn(ExecutableElement constructor) {
+        List<? extends StatementTree> body = ((MethodTree) workspace.path(constructor).orElseThrow().getLeaf()).getBody().getStatements();
+        return !body.isEmpty() && body.get(0) instanceof ExpressionStatementTree first && first.getExpression() instanceof MethodInvocationTree call
+                && call.getMethodSelect() instanceof IdentifierTree named && named.getName().contentEquals("this");
+    }
+
+    private void beside(ExecutableElement constructor, String type, String name, String keeps, String created, Predicate<TreePath> becomes) {
+        TreePath path = workspace.path(constructor).orElseThrow();
+        MethodTree tree = (MethodTree) path.getLeaf();
+        TreePath body = new TreePath(path, tree.getBody());
+        String indent = unit.indentAt(workspace.from(path));
+        String head = unit.text().substring(workspace.from(path), workspace.from(body));
+        int close = tree.getParameters().isEmpty() ? head.indexOf(')', head.indexOf('(')) : head.indexOf(')', workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))) - workspace.from(path));
+        String taking = head.substring(0, close) + (tree.getParameters().isEmpty() ? "" : ", ") + type + " " + name + head.substring(close);
+        String code = unit.bare(new Rewriting(workspace, each -> becomes != null && becomes.test(each) ? Optional.of(name) : Optional.empty()).of(body), indent);
+        if (!keeps.isEmpty()) {
+            code = withFirst(code, keeps, tree);
+        }
+        List<String> arguments = new ArrayList<>(constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.toList()));
+        arguments.add(created);
+        drafting.script().replace(unit.file(), workspace.from(body), workspace.to(body), unit.styled("{\n    this(" + String.join(", ", arguments) + ");\n}", indent).substring(indent.length()));
+        drafting.script().insert(unit.file(), unit.lineEnd(workspace.to(path)), unit.newLine() + unit.styled(unit.bare(taking, indent) + code, indent) + unit.newLine());
+    }
+
+    /** The statement goes before all others, but behind a call of super. */
+    private static String withFirst(String code, String keeps, MethodTree tree) {
+        List<? extends StatementTree> body = tree.getBody().getStatements();
+        boolean parent = !body.isEmpty() && body.get(0).toString().startsWith("super(") && code.contains("super(");
+        if (body.isEmpty() || body.size() == 1 && body.get(0).toString().startsWith("super(") && !code.contains("super(")) {
+            return "{\n    " + keeps + "\n}";
+        }
+        int at = parent ? code.indexOf(';', code.indexOf("super(")) + 1 : code.indexOf('{') + 1;
+        return code.substring(0, at) + "\n    " + keeps + code.substring(at);
+    }
+}

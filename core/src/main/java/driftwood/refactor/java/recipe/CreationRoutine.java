@@ -1,0 +1,207 @@
+package driftwood.refactor.java.recipe;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.BreakTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.util.TreePath;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Outcome;
+import driftwood.refactor.java.ground.Outcome.Kind;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Rewriting;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+
+/** factory-method: the decision which class to create moves into one routine, and its repeats in the same type call it. */
+final class CreationRoutine implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "factory-method";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Choosing;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Set<String> words = new LinkedHashSet<>(Set.of(Symbol.of(finding.symbol()).simpleType()));
+        ((Choosing) finding.detail()).repeats().forEach(each -> words.add(Symbol.of(each.symbol()).simpleType()));
+        return words;
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        new Creating(drafting, (Choosing) drafting.finding().detail()).write();
+    }
+
+    private static final class Creating {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final Choosing choosing;
+        private final ExecutableElement around;
+        private final TypeElement home;
+        private final TreePath homePath;
+        private final Unit unit;
+        private final Decision decision;
+        private final Outcome outcome;
+        private final String name;
+
+        Creating(Drafting drafting, Choosing choosing) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.choosing = choosing;
+            if (!Symbol.of(choosing.chain().routine()).isRoutine()) {
+                throw new Refused("the decision stands in the value of a field");
+            }
+            this.around = workspace.routine(choosing.chain().routine());
+            this.home = (TypeElement) around.getEnclosingElement();
+            this.homePath = workspace.path(home).orElseThrow();
+            this.unit = workspace.unit(homePath);
+            this.decision = Decision.at(workspace, workspace.path(around).orElseThrow(), choosing.chain().line());
+            this.outcome = Outcome.of(workspace, decision, Set.of());
+            if (outcome.kind() == Kind.ACTS) {
+                throw new Refused("the arms use what they create at once, each in its own way");
+            }
+            String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
+            String proposed = "create" + product.replaceAll("[^A-Za-z0-9].*", "");
+            boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && each.getSimpleName().contentEquals(proposed));
+            this.name = drafting.name("creator", taken ? proposed + "For" + Character.toUpperCase(around.getSimpleName().charAt(0)) + around.getSimpleName().toString().substring(1) : proposed);
+        }
+
+        void write() {
+            drafting.script().stage("Add " + name + "(), which decides what is created", List.of(place(decision, "the decision")));
+            drafting.declarations().add(homePath, routine(), Where.END);
+            List<Decision> repeats = repeats();
+            List<Evidence> places = new ArrayList<>(List.of(place(decision, "asks it")));
+            repeats.forEach(each -> places.add(place(each, "asks it")));
+            drafting.script().stage("Let " + home.getSimpleName() + " ask it" + (repeats.isEmpty() ? "" : ", in all " + places.size() + " places"), places);
+            replace(decision, outcome);
+            repeats.forEach(each -> replace(each, Outcome.of(workspace, each, Set.of())));
+        }
+
+        private Evidence place(Decision each, String note) {
+            Unit file = workspace.unit(each.around());
+            return new Evidence(file.file(), file.line(each.from()), file.line(each.to()), note);
+        }
+
+        /** The same decision elsewhere in this type, asked about a value of the same name. */
+        private List<Decision> repeats() {
+            List<Decision> same = new ArrayList<>();
+            for (Place each : choosing.repeats()) {
+                try {
+                    ExecutableElement other = workspace.routine(each.symbol());
+                    Decision found = Decision.at(workspace, workspace.path(other).orElseThrow(), each.line());
+                    if (other.getEnclosingElement().equals(home) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != Kind.ACTS) {
+                        same.add(found);
+                    }
+                } catch (Refused e) {
+                    // It stays as it is: it is decided in another way there.
+                }
+            }
+            return same;
+        }
+
+        private String shape(Decision each) {
+            Outcome how = Outcome.of(workspace, each, Set.of());
+            String names = how.needs().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(","));
+            return names + workspace.text(each.subject()) + each.all().stream().map(arm -> arm.labels().stream().map(workspace::text).toList()
+                    + how.code(workspace, arm, path -> Optional.empty(), Object::toString)).toList();
+        }
+
+        private String routine() {
+            String parameters = decisionNeeds().stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+            String thrown = outcome.thrown().isEmpty() ? "" : " throws " + outcome.thrown().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+            boolean bound = outcome.asks() || asksFields();
+            return "private " + (bound ? "" : "static ") + drafting.imports().name(outcome.type(), unit) + " " + name + "(" + parameters + ")" + thrown + " {\n    "
+                    + body().replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}";
+        }
+
+        /** Locals that the arms or the conditions need. */
+        private Set<VariableElement> decisionNeeds() {
+            Set<VariableElement> needs = new LinkedHashSet<>(captures().read());
+            needs.remove(outcome.variable());
+            if (outcome.needsOld()) {
+                needs.add(outcome.variable());
+            }
+            return needs;
+        }
+
+        private boolean asksFields() {
+            return captures().needsObject();
+        }
+
+        private Captures captures() {
+            List<TreePath> code = new ArrayList<>();
+            if (decision.toEnd()) {
+                BlockTree block = (BlockTree) decision.around().getParentPath().getLeaf();
+                block.getStatements().stream().map(each -> new TreePath(decision.around().getParentPath(), each)).filter(each -> workspace.from(each) >= decision.from()).forEach(code::add);
+            } else {
+                code.add(decision.around());
+            }
+            return Captures.of(workspace, code);
+        }
+
+        private String body() {
+            if (outcome.kind() == Kind.VALUE) {
+                return "return " + unit.bare(decision.from(), decision.to()) + ";";
+            }
+            if (outcome.kind() == Kind.RETURNS) {
+                return unit.bare(decision.from(), decision.to());
+            }
+            Set<Object> sets = new HashSet<>();
+            decision.all().stream().map(Arm::body).filter(each -> !each.isEmpty()).forEach(each -> sets.add(each.get(each.size() - 1).getLeaf()));
+            String code = new Rewriting(workspace, each -> {
+                if (each.getLeaf() instanceof BreakTree) {
+                    return Optional.of("");
+                }
+                if (!sets.contains(each.getLeaf()) || !(each.getLeaf() instanceof ExpressionStatementTree)) {
+                    return Optional.empty();
+                }
+                Arm arm = decision.all().stream().filter(one -> !one.body().isEmpty() && one.body().get(one.body().size() - 1).getLeaf() == each.getLeaf()).findFirst().orElseThrow();
+                String last = outcome.code(workspace, new Arm(arm.labels(), null, List.of(each), new int[] {workspace.from(each), workspace.to(each)}), path -> Optional.empty(), type -> "");
+                if (!last.startsWith("return ")) {
+                    throw new Refused("an arm does more than create");
+                }
+                return Optional.of(last);
+            }).of(decision.around());
+            String bare = unit.bare(code, unit.indentAt(decision.from())).replaceAll("(?m)^\\s*\\n", "");
+            String old = outcome.needsOld() ? "\nreturn " + outcome.variable().getSimpleName() + ";" : "";
+            return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
+        }
+
+        private void replace(Decision each, Outcome how) {
+            String call = name + "(" + decisionNeeds().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(", ")) + ")";
+            Unit file = workspace.unit(each.around());
+            Optional<TreePath> declared = how.declaredBefore(workspace, each);
+            if (declared.isPresent()) {
+                drafting.script().replace(file.file(), workspace.to(declared.get()) - 1, each.to(), " = " + call + ";");
+            } else {
+                drafting.script().replace(file.file(), each.from(), each.to(), how.use(call));
+            }
+        }
+    }
+}
