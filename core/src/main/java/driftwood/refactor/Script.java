@@ -2,7 +2,9 @@ package driftwood.refactor;
 
 import driftwood.smell.Evidence;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,6 +21,7 @@ public final class Script {
     private final Map<String, String> originals;
     private final List<Begun> stages = new ArrayList<>();
     private final List<Edit> edits = new ArrayList<>();
+    private final Set<Begun> meant = Collections.newSetFromMap(new IdentityHashMap<>());
 
     /** A stage that is being written. */
     private record Begun(String does, List<Evidence> places, Map<String, Optional<String>> whole) {
@@ -51,6 +54,11 @@ public final class Script {
             stages.remove(stages.size() - 1);
         }
         stages.add(new Begun(does, places, new LinkedHashMap<>()));
+    }
+
+    /** The stage that is being written is there to change the behaviour. */
+    public void meant() {
+        meant.add(stages.get(stages.size() - 1));
     }
 
     private boolean isEmpty(int stage) {
@@ -138,7 +146,7 @@ public final class Script {
                 }
             }
             if (!changed.isEmpty()) {
-                done.add(new Stage(stages.get(i).does(), stages.get(i).places(), changed));
+                done.add(new Stage(stages.get(i).does(), stages.get(i).places(), changed, meant.contains(stages.get(i))));
             }
         }
         return done;

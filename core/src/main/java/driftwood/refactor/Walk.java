@@ -38,8 +38,9 @@ public final class Walk {
      *
      * @param does  in the imperative
      * @param files what it changes
+     * @param meant whether a change of behaviour is its point
      */
-    record Kept(String does, List<Turn> files) {
+    record Kept(String does, List<Turn> files, boolean meant) {
     }
 
     /**
@@ -87,7 +88,7 @@ public final class Walk {
                 }
                 files.add(new Turn(file, kept.get(file), refactoring.after(file, i).orElse(null), after));
             }
-            stages.add(new Kept(refactoring.stages().get(i).does(), files));
+            stages.add(new Kept(refactoring.stages().get(i).does(), files, refactoring.stages().get(i).meant()));
         }
         return new Walk(root, new Journal(plan, stages, 0, false)).kept();
     }
@@ -130,6 +131,11 @@ public final class Walk {
     /** What a stage does. @param stage from 0 */
     public String does(int stage) {
         return journal.stages().get(stage).does();
+    }
+
+    /** Whether a change of behaviour is the point of a stage. @param stage from 0 */
+    public boolean isMeant(int stage) {
+        return journal.stages().get(stage).meant();
     }
 
     /** The files of a stage. @param stage from 0 */

@@ -68,6 +68,7 @@ public final class RefactorCommand implements Command {
                 .addOption(Flags.value("tests", "COMMAND", "run the project's own tests as well after each stage, in the project"))
                 .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried when the behaviour is recorded (default 20)"))
                 .addOption(Flags.flag("compile-only", "confirm by compiling alone: no recording is made or asked"))
+                .addOption(Flags.flag("meant", "let the changes of behaviour that the plan says are meant stand, and record them anew"))
                 .addOption(Flags.flag("over-changes", "work on files that differ from the last commit all the same"));
     }
 

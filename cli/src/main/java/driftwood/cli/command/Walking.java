@@ -1,6 +1,7 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.Characterization;
+import driftwood.behaviour.Confirmation;
 import driftwood.behaviour.recording.Recording;
 import driftwood.behaviour.recording.Recordings;
 import driftwood.behaviour.recording.Verdict;
@@ -124,7 +125,7 @@ final class Walking {
             int stage = walk.done();
             console.out().println("\n" + style.strong("Stage " + (stage + 1) + " of " + walk.stages()) + ": " + Style.safe(walk.does(stage)));
             walk = walk.write();
-            Optional<String> trouble = checked();
+            Optional<String> trouble = checked(walk.isMeant(stage));
             if (trouble.isPresent()) {
                 return putBack(walk, trouble.get());
             }
@@ -154,13 +155,46 @@ final class Walking {
         return ExitCode.ACT;
     }
 
-    private Optional<String> checked() {
-        Optional<String> trouble = line.hasOption("compile-only") || !Files.exists(new Recordings(project.root()).file(name())) ? compiled() : confirmed();
+    private Optional<String> checked(boolean meant) throws IOException {
+        boolean recorded = !line.hasOption("compile-only") && Files.exists(new Recordings(project.root()).file(name()));
+        Optional<String> trouble = !recorded ? compiled() : meant ? changedAsMeant() : confirmed();
         if (trouble.isPresent() || !line.hasOption("tests")) {
             return trouble;
         }
         Optional<Integer> tests = ConfirmCommand.tests(line, project, console);
         return tests.filter(code -> code != 0).map(code -> "the project's own tests end with " + code + " (" + line.getOptionValue("tests") + ")");
+    }
+
+    /** What differs is told and recorded anew where the user said that it is meant. */
+    private Optional<String> changedAsMeant() throws IOException {
+        List<Recording> wanted = ConfirmCommand.recordings(List.of(name()), project.root());
+        try {
+            Map<Recording, List<Verdict>> verdicts = ConfirmCommand.confirmed(line, wanted, project, console.quietly());
+            List<Verdict> other = verdicts.values().stream().flatMap(List::stream).filter(each -> each.kind() != Verdict.Kind.SAME).toList();
+            if (other.isEmpty()) {
+                return Optional.empty();
+            }
+            console.err().print(new VerdictsText(new Style(false), console.width(), new Pasted(() -> project.link(console.quietly()).program())).of(verdicts, Optional.empty()));
+            if (!line.hasOption("meant")) {
+                return Optional.of(other.size() + " recorded cases differ. This stage is there to change that (" + String.join("; ", plan.meant())
+                        + "): where it is what you want, walk with --meant");
+            }
+            Recording before = wanted.get(0);
+            Confirmation again = ConfirmCommand.confirmation(line, before, project, console.quietly());
+            List<Recording.Case> cases = new ArrayList<>();
+            for (Verdict each : verdicts.get(before)) {
+                if (each.kind() == Verdict.Kind.SAME) {
+                    cases.add(each.of());
+                } else if (each.kind() != Verdict.Kind.GONE) {
+                    cases.add(again.fresh(before.only(List.of(each.of().id())), each));
+                }
+            }
+            new Recordings(project.root()).save(before.with(cases));
+            console.out().println("  " + other.size() + " recorded cases differ, as the plan means; they are recorded anew.");
+            return Optional.empty();
+        } catch (UsageException e) {
+            return Optional.of(e.getMessage().strip());
+        }
     }
 
     private Optional<String> compiled() {

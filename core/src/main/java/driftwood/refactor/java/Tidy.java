@@ -24,7 +24,7 @@ final class Tidy {
         for (Stage stage : stages) {
             Map<String, Optional<String>> files = new LinkedHashMap<>();
             stage.files().forEach((file, text) -> files.put(file, text.map(said -> texts.containsKey(file) ? tidied(said, texts.get(file)) : said)));
-            all.add(new Stage(stage.does(), stage.places(), files));
+            all.add(new Stage(stage.does(), stage.places(), files, stage.meant()));
         }
         return all;
     }

@@ -46,6 +46,15 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
      * @throws Refused where there is none that can be taken apart
      */
     public static Decision at(Workspace workspace, TreePath routine, int line) {
+        return at(workspace, routine, line, false);
+    }
+
+    /** The same for a decision whose arms may ask anything: their labels are their conditions then. */
+    public static Decision free(Workspace workspace, TreePath routine, int line) {
+        return at(workspace, routine, line, true);
+    }
+
+    private static Decision at(Workspace workspace, TreePath routine, int line, boolean free) {
         Decision[] found = new Decision[1];
         Refused[] why = new Refused[1];
         new TreePathScanner<Void, Void>() {
@@ -55,7 +64,7 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
                     TreePath path = new TreePath(getCurrentPath(), tree);
                     if (workspace.unit(path).line(workspace.from(path)) == line) {
                         try {
-                            found[0] = new DecisionReader(workspace).of(path);
+                            found[0] = new DecisionReader(workspace, free).of(path);
                             return null;
                         } catch (Refused e) {
                             why[0] = e;

@@ -26,8 +26,12 @@ import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 
-/** Reads decisions of all forms. */
-record DecisionReader(Workspace workspace) {
+/**
+ * Reads decisions of all forms.
+ *
+ * @param free whether the arms may ask anything; their labels are their conditions then
+ */
+record DecisionReader(Workspace workspace, boolean free) {
 
     Decision of(TreePath path) {
         Tree tree = path.getLeaf();
@@ -158,26 +162,44 @@ record DecisionReader(Workspace workspace) {
     /** Guards in a row on the same subject, and all that stands behind them. */
     private Decision guards(TreePath path, BlockTree block, List<Arm> arms, Test first) {
         int at = block.getStatements().indexOf(path.getLeaf()) + 1;
-        while (at < block.getStatements().size() && block.getStatements().get(at) instanceof IfTree next && next.getElseStatement() == null) {
-            TreePath one = new TreePath(path.getParentPath(), next);
-            Test test;
+        Arm last = null;
+        while (last == null && at < block.getStatements().size() && block.getStatements().get(at) instanceof IfTree next) {
+            List<Arm> more = new ArrayList<>();
             try {
-                test = test(bare(new TreePath(one, next.getCondition())));
-                sameAs(first, test);
+                last = chain(new TreePath(path.getParentPath(), next), first, more);
             } catch (Refused other) {
                 break;
             }
-            Arm arm = arm(test, new TreePath(one, next.getThenStatement()));
-            if (Completion.canComplete(arm.body())) {
+            if (more.stream().anyMatch(each -> Completion.canComplete(each.body())) || last != null && Completion.canComplete(last.body())) {
+                last = null;
                 break;
             }
-            arms.add(arm);
+            arms.addAll(more);
             at++;
         }
         List<TreePath> rest = block.getStatements().subList(at, block.getStatements().size()).stream().map(each -> new TreePath(path.getParentPath(), each)).toList();
         int end = workspace.to(rest.isEmpty() ? new TreePath(path.getParentPath(), block.getStatements().get(at - 1)) : rest.get(rest.size() - 1));
-        Optional<Arm> otherwise = rest.isEmpty() ? Optional.empty() : Optional.of(new Arm(List.of(), null, rest, new int[] {begin(rest.get(0)), end}));
+        Optional<Arm> otherwise = rest.isEmpty() ? Optional.ofNullable(last) : Optional.of(new Arm(List.of(), null, rest, new int[] {begin(rest.get(0)), end}));
         return new Decision(path, workspace.from(path), end, first.subject(), arms, otherwise, false, true, first.takesNull());
+    }
+
+    /** The arms of one if with its else-ifs. @return what its last else does; null where it has none */
+    private Arm chain(TreePath path, Test first, List<Arm> arms) {
+        TreePath at = path;
+        while (true) {
+            IfTree choice = (IfTree) at.getLeaf();
+            Test test = test(bare(new TreePath(at, choice.getCondition())));
+            sameAs(first, test);
+            arms.add(arm(test, new TreePath(at, choice.getThenStatement())));
+            if (choice.getElseStatement() == null) {
+                return null;
+            }
+            TreePath next = new TreePath(at, choice.getElseStatement());
+            if (!(next.getLeaf() instanceof IfTree)) {
+                return new Arm(List.of(), null, next.getLeaf() instanceof BlockTree ? statements(next) : List.of(next), whole(next));
+            }
+            at = next;
+        }
     }
 
     /** A condition: what it asks about and what it compares that with. */
@@ -185,13 +207,16 @@ record DecisionReader(Workspace workspace) {
     }
 
     private Test sameAs(Test first, Test next) {
-        if (first != null && !workspace.text(first.subject()).equals(workspace.text(next.subject()))) {
+        if (!free && first != null && !workspace.text(first.subject()).equals(workspace.text(next.subject()))) {
             throw new Refused("the arms ask about different things: " + workspace.text(first.subject()) + " and " + workspace.text(next.subject()));
         }
         return first == null ? next : new Test(first.subject(), List.of(), null, first.takesNull() && next.takesNull());
     }
 
     private Test test(TreePath condition) {
+        if (free) {
+            return new Test(condition, List.of(condition), null, false);
+        }
         Tree tree = condition.getLeaf();
         if (tree instanceof InstanceOfTree asks) {
             Element binding = asks.getPattern() instanceof BindingPatternTree named

@@ -103,9 +103,10 @@ public final class Drafting {
         return widened.add(member);
     }
 
-    /** Says a change of behaviour that is the point of the refactoring. */
+    /** Says a change of behaviour that is the point of the stage that is being written. */
     public void means(String clause) {
         meant.add(clause);
+        script.meant();
     }
 
     public List<String> meant() {

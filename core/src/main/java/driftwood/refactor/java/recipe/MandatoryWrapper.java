@@ -109,7 +109,7 @@ final class MandatoryWrapper implements Recipe {
     private static TypeMirror common(Workspace workspace, TypeElement wrapped, TypeElement wrapper) {
         List<TypeElement> shared = new ArrayList<>(new Calls(workspace).supertypes(wrapper));
         shared.retainAll(new Calls(workspace).supertypes(wrapped));
-        return shared.stream().filter(workspace::isHere).findFirst().map(each -> (TypeMirror) each.asType()).orElse(wrapper.asType());
+        return shared.stream().filter(each -> !each.getQualifiedName().toString().startsWith("java.")).findFirst().map(each -> (TypeMirror) each.asType()).orElse(wrapper.asType());
     }
 
     private static void replace(Drafting drafting, Call call, TreePath whole, TypeElement wrapped, String name) {

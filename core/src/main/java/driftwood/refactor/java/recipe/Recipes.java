@@ -8,7 +8,9 @@ import java.util.List;
 public final class Recipes {
     private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(), new MoveRoutine(), new InjectCollaborator(),
-            new OptionalResult(), new MandatoryWrapper(), new StartLater());
+            new OptionalResult(), new MandatoryWrapper(), new StartLater(),
+            new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
+            new HandlersInTurn(), new SharedParent());
 
     private Recipes() {
     }
