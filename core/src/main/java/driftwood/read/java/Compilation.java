@@ -71,7 +71,6 @@ public final class Compilation {
         JavacTask task = (JavacTask) compiler.getTask(new StringWriter(), new Unnamed(files), told, List.of("-proc:none", "-implicit:none",
                 "-sourcepath", joined(roots), "-classpath", joined(classPath), "-Xmaxerrs", Integer.toString(MOST_ERRORS), "-XDcompilePolicy=byTodo",
                 "-XDshould-stop.ifError=FLOW", "-XDshould-stop.ifNoError=FLOW"), null, sources);
-        task.addTaskListener(new OnlyTheGiven());
         Compilation made = new Compilation(task, told);
         if (!sources.isEmpty()) {
             made.run();
@@ -82,6 +81,7 @@ public final class Compilation {
     private void run() {
         try {
             task.parse().forEach(units::add);
+            task.addTaskListener(new OnlyTheGiven(units.stream().mapToInt(each -> each.getTypeDecls().size()).sum()));
             task.analyze();
         } catch (RuntimeException e) {
             // Thrown by the listener, handed on by the compiler: what was given is attributed.
@@ -142,13 +142,25 @@ public final class Compilation {
         return errors;
     }
 
-    /** Ends the compilation at the first file that is only read for what was given: those are many, and come last. */
+    /** Ends the compilation once all that was given is attributed: what is only read for it is much, and comes in between. */
     private static final class OnlyTheGiven implements TaskListener {
+        private int left;
+
+        OnlyTheGiven(int types) {
+            this.left = types;
+        }
 
         @Override
         public void started(TaskEvent event) {
-            if (event.getKind() == TaskEvent.Kind.ANALYZE && !MEMORY.equals(event.getSourceFile().toUri().getScheme())) {
+            if (event.getKind() == TaskEvent.Kind.ANALYZE && left <= 0 && !MEMORY.equals(event.getSourceFile().toUri().getScheme())) {
                 throw new Enough();
+            }
+        }
+
+        @Override
+        public void finished(TaskEvent event) {
+            if (event.getKind() == TaskEvent.Kind.ANALYZE && MEMORY.equals(event.getSourceFile().toUri().getScheme())) {
+                left--;
             }
         }
     }

@@ -16,13 +16,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeKind;
 
 /** What constructors of one type hand to the one with the most parameters: their own parameters, or values of their own. */
 public final class Constructors {
+    private static final Set<String> HARMLESS = Set.of("java.lang.SuppressWarnings", "java.lang.Deprecated", "java.lang.SafeVarargs");
     private final Workspace workspace;
     private final ExecutableElement longest;
 
@@ -152,6 +157,36 @@ public final class Constructors {
             throw new Refused(where + " works out " + workspace.text(value) + " from its own parameters");
         }
         return workspace.text(value);
+    }
+
+    /** Makes a constructor private. @param constructor its declaration */
+    public static void close(Drafting drafting, TreePath constructor) {
+        Workspace workspace = drafting.workspace();
+        Unit unit = workspace.unit(constructor);
+        MethodTree tree = (MethodTree) constructor.getLeaf();
+        int from = workspace.from(constructor);
+        for (TreePath each : tree.getModifiers().getAnnotations().stream().map(one -> new TreePath(new TreePath(constructor, tree.getModifiers()), one)).toList()) {
+            from = Math.max(from, workspace.to(each));
+        }
+        for (Modifier each : List.of(Modifier.PUBLIC, Modifier.PROTECTED)) {
+            if (tree.getModifiers().getFlags().contains(each)) {
+                int at = unit.text().indexOf(each.toString(), from);
+                drafting.script().replace(unit.file(), at, at + each.toString().length(), "private");
+                return;
+            }
+        }
+        if (!tree.getModifiers().getFlags().contains(Modifier.PRIVATE)) {
+            drafting.script().insert(unit.file(), unit.text().indexOf(workspace.element(constructor).getEnclosingElement().getSimpleName().toString(), from), "private ");
+        }
+    }
+
+    /** @throws Refused where somebody may call a constructor by its annotation */
+    public static void refuseAnnotated(ExecutableElement constructor) {
+        for (AnnotationMirror each : constructor.getAnnotationMirrors()) {
+            if (!HARMLESS.contains(((TypeElement) each.getAnnotationType().asElement()).getQualifiedName().toString())) {
+                throw new Refused(told(constructor) + " is annotated with " + each + ": somebody may call it by reflection");
+            }
+        }
     }
 
     /** A constructor as people name it. */

@@ -57,9 +57,7 @@ public final class Injection {
             if (each.isVarArgs() || each.getParameters().stream().anyMatch(parameter -> parameter.getSimpleName().contentEquals(name))) {
                 throw new Refused(Constructors.told(each) + (each.isVarArgs() ? " takes any number of arguments" : " has a parameter " + name + " already"));
             }
-            if (!each.getAnnotationMirrors().isEmpty()) {
-                throw new Refused(Constructors.told(each) + " is annotated with " + each.getAnnotationMirrors().get(0) + ": somebody calls it by reflection");
-            }
+            Constructors.refuseAnnotated(each);
             if (!isHandingOn(each)) {
                 beside(each, type, name, keeps, creates.apply(each), becomes);
             }

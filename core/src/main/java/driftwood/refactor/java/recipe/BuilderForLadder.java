@@ -79,6 +79,7 @@ final class BuilderForLadder implements Recipe {
         private final ExecutableElement longest;
         private final List<Call> calls;
         private final List<String> defaults = new ArrayList<>();
+        private final ChainedCalls chained;
         private final String builder;
         private final String entry;
 
@@ -91,6 +92,7 @@ final class BuilderForLadder implements Recipe {
             this.unit = workspace.unit(home);
             this.longest = ladder.stream().reduce((a, b) -> b.getParameters().size() >= a.getParameters().size() ? b : a).orElseThrow();
             this.ladder = ladder;
+            this.chained = new ChainedCalls(drafting, ladder, longest);
             refuse();
             this.builder = drafting.name("builder", "Builder");
             this.entry = drafting.name("entry", "builder");
@@ -118,9 +120,7 @@ final class BuilderForLadder implements Recipe {
                 if (each.isVarArgs()) {
                     throw new Refused(Constructors.told(each) + " takes any number of arguments");
                 }
-                if (!each.getAnnotationMirrors().isEmpty()) {
-                    throw new Refused(Constructors.told(each) + " is annotated with " + each.getAnnotationMirrors().get(0) + ": somebody calls it by reflection");
-                }
+                Constructors.refuseAnnotated(each);
             }
         }
 
@@ -167,7 +167,7 @@ final class BuilderForLadder implements Recipe {
                 if (isPlain(each)) {
                     redirect(each);
                 } else {
-                    fill(each);
+                    chained.fill(each);
                     kept = true;
                 }
             }
@@ -271,24 +271,9 @@ final class BuilderForLadder implements Recipe {
             return value.equals("null") || value.equals("0") || value.equals("false");
         }
 
-        /** The constructor that a call means; an anonymous class has one of its own in between. */
-        private ExecutableElement called(Call call) {
-            return ladder.stream().filter(each -> workspace.uses().of(each).contains(call.isCreation() ? call.path() : call.name())).findFirst().orElseThrow();
-        }
-
-        private List<String> values(Call call) {
-            ExecutableElement called = called(call);
-            String file = workspace.unit(call.path()).file();
-            List<String> values = new ArrayList<>();
-            for (Filled each : new Constructors(workspace, longest).of(called)) {
-                values.add(each.parameter().map(at -> script.text(file, workspace.from(call.arguments().get(at)), workspace.to(call.arguments().get(at)))).orElse(each.value()));
-            }
-            return values;
-        }
-
         private void redirect(Call call) {
             Purity.refuseReordered(workspace, call.arguments(), order(call));
-            List<String> values = values(call);
+            List<String> values = chained.values(call);
             StringBuilder steps = new StringBuilder();
             List<String> first = new ArrayList<>();
             for (int i = 0; i < values.size(); i++) {
@@ -305,7 +290,7 @@ final class BuilderForLadder implements Recipe {
 
         /** The arguments of a call in the order in which the builder takes them. */
         private List<TreePath> order(Call call) {
-            ExecutableElement called = called(call);
+            ExecutableElement called = chained.called(call);
             List<Filled> filled = new Constructors(workspace, longest).of(called);
             List<TreePath> order = new ArrayList<>();
             for (boolean needed : new boolean[] {true, false}) {
@@ -316,18 +301,6 @@ final class BuilderForLadder implements Recipe {
                 }
             }
             return order;
-        }
-
-        /** A call that must stay with a constructor takes the longest. */
-        private void fill(Call call) {
-            if (call.arguments().size() == parameters().size()) {
-                return;
-            }
-            Unit site = workspace.unit(call.path());
-            int open = site.text().indexOf('(', workspace.to(call.name()));
-            int close = call.path().getLeaf() instanceof NewClassTree creation && creation.getClassBody() != null
-                    ? site.text().lastIndexOf(')', workspace.from(new TreePath(call.path(), creation.getClassBody()))) : workspace.to(call.path()) - 1;
-            script.replace(site.file(), open + 1, close, String.join(", ", values(call)));
         }
     }
 }

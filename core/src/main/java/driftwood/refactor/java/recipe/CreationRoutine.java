@@ -81,7 +81,7 @@ final class CreationRoutine implements Recipe {
             this.home = (TypeElement) around.getEnclosingElement();
             this.homePath = workspace.path(home).orElseThrow();
             this.unit = workspace.unit(homePath);
-            this.decision = Decision.at(workspace, workspace.path(around).orElseThrow(), choosing.chain().line());
+            this.decision = Decision.free(workspace, workspace.path(around).orElseThrow(), choosing.chain().line());
             this.outcome = Outcome.of(workspace, decision, Set.of());
             if (outcome.kind() == Kind.ACTS) {
                 throw new Refused("the arms use what they create at once, each in its own way");
@@ -114,7 +114,7 @@ final class CreationRoutine implements Recipe {
             for (Place each : choosing.repeats()) {
                 try {
                     ExecutableElement other = workspace.routine(each.symbol());
-                    Decision found = Decision.at(workspace, workspace.path(other).orElseThrow(), each.line());
+                    Decision found = Decision.free(workspace, workspace.path(other).orElseThrow(), each.line());
                     if (other.getEnclosingElement().equals(home) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != Kind.ACTS) {
                         same.add(found);
                     }
@@ -128,7 +128,7 @@ final class CreationRoutine implements Recipe {
         private String shape(Decision each) {
             Outcome how = Outcome.of(workspace, each, Set.of());
             String names = how.needs().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(","));
-            return names + workspace.text(each.subject()) + each.all().stream().map(arm -> arm.labels().stream().map(workspace::text).toList()
+            return names + each.all().stream().map(arm -> arm.labels().stream().map(workspace::text).toList()
                     + how.code(workspace, arm, path -> Optional.empty(), Object::toString)).toList();
         }
 

@@ -1,12 +1,12 @@
 package driftwood.refactor.java.recipe;
 
-import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
@@ -129,18 +129,6 @@ final class MandatoryWrapper implements Recipe {
             drafting.declarations().add(workspace.path(owner).orElseThrow(), "private " + owner.getSimpleName() + "() {\n}", Where.FIELDS);
             return;
         }
-        Unit unit = workspace.unit(path);
-        MethodTree tree = (MethodTree) path.getLeaf();
-        int from = workspace.from(path);
-        for (Modifier each : List.of(Modifier.PUBLIC, Modifier.PROTECTED)) {
-            if (tree.getModifiers().getFlags().contains(each)) {
-                int at = unit.text().indexOf(each.toString(), from);
-                drafting.script().replace(unit.file(), at, at + each.toString().length(), "private");
-                return;
-            }
-        }
-        if (!tree.getModifiers().getFlags().contains(Modifier.PRIVATE)) {
-            drafting.script().insert(unit.file(), unit.text().indexOf(owner.getSimpleName().toString(), from), "private ");
-        }
+        Constructors.close(drafting, path);
     }
 }

@@ -69,11 +69,8 @@ final class NamedCreations implements Recipe {
         Constructors constructors = new Constructors(workspace, longest);
         Map<ExecutableElement, String> names = names(ladder, constructors, longest, type);
         List<Call> calls = new Calls(workspace).of(new LinkedHashSet<>(ladder)).stream().filter(each -> !(each.isChained() && ladder.stream().anyMatch(one -> Uses.isWithin(each.path(), workspace.path(one).orElseThrow())))).toList();
-        for (Call each : calls) {
-            if (!each.isCreation() || ((NewClassTree) each.path().getLeaf()).getClassBody() != null) {
-                throw new Refused("a subclass calls a constructor of " + type.getSimpleName() + " at " + workspace.unit(each.path()).file() + ":" + workspace.unit(each.path()).line(workspace.from(each.path())));
-            }
-        }
+        List<Call> plain = calls.stream().filter(each -> each.isCreation() && ((NewClassTree) each.path().getLeaf()).getClassBody() == null).toList();
+        List<Call> kept = calls.stream().filter(each -> !plain.contains(each)).toList();
         drafting.script().stage("Add a creation routine for each combination of parts, named for what it is given", List.of(workspace.place(home, String.join("(), ", names.values()) + "()")));
         StringBuilder code = new StringBuilder();
         for (ExecutableElement each : ladder) {
@@ -85,21 +82,23 @@ final class NamedCreations implements Recipe {
                     .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append('(').append(arguments).append(");\n}");
         }
         drafting.declarations().add(home, code.toString(), Where.CONSTRUCTORS);
-        drafting.script().stage("Let all who create a " + type.getSimpleName() + " call the one they mean", calls.stream().map(each -> workspace.place(each.path(), names.get((ExecutableElement) workspace.element(each.path())) + "()")).toList());
-        for (Call each : calls) {
+        drafting.script().stage("Let all who create a " + type.getSimpleName() + " call the one they mean", plain.stream().map(each -> workspace.place(each.path(), names.get((ExecutableElement) workspace.element(each.path())) + "()")).toList());
+        for (Call each : plain) {
             drafting.callSite(each.path());
             Unit site = workspace.unit(each.path());
             drafting.script().replace(site.file(), workspace.from(each.path()), workspace.to(each.name()), workspace.text(each.name()) + "." + names.get((ExecutableElement) workspace.element(each.path())));
         }
-        drafting.script().stage("Remove the constructors that nobody calls any more, and close the one that is left", ladder.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), each.equals(longest) ? "private" : "goes")).toList());
+        ChainedCalls chained = new ChainedCalls(drafting, ladder, longest);
+        kept.forEach(chained::fill);
+        drafting.script().stage("Remove the constructors that nobody calls any more" + (kept.isEmpty() ? ", and close the one that is left" : ""), ladder.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), each.equals(longest) ? "stays" : "goes")).toList());
         for (ExecutableElement each : ladder) {
-            drafting.changes(each);
             TreePath path = workspace.path(each).orElseThrow();
-            if (each.equals(longest)) {
-                int from = workspace.from(path);
-                drafting.script().replace(unit.file(), from, unit.text().indexOf(type.getSimpleName().toString(), from), "private ");
-            } else {
+            if (!each.equals(longest)) {
+                drafting.changes(each);
                 drafting.declarations().remove(path);
+            } else if (kept.isEmpty()) {
+                drafting.changes(each);
+                Constructors.close(drafting, path);
             }
         }
     }

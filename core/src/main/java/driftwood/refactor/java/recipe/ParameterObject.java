@@ -101,8 +101,8 @@ final class ParameterObject implements Recipe {
             if (owner.getKind() == ElementKind.RECORD && routine.getKind() == ElementKind.CONSTRUCTOR) {
                 throw new Refused(owner.getSimpleName() + " is a record: it is the parameter object");
             }
-            if (routine.getKind() == ElementKind.CONSTRUCTOR && !routine.getAnnotationMirrors().isEmpty()) {
-                throw new Refused("the constructor is annotated with " + routine.getAnnotationMirrors().get(0) + ": somebody calls it by reflection");
+            if (routine.getKind() == ElementKind.CONSTRUCTOR) {
+                Constructors.refuseAnnotated(routine);
             }
             for (VariableElement each : routine.getParameters()) {
                 if (!each.getAnnotationMirrors().isEmpty()) {

@@ -13,6 +13,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Purity;
@@ -158,11 +159,8 @@ final class RequiredParts implements Recipe {
             });
             if (written) {
                 drafting.script().stage("Close the constructor that leaves it half built", List.of(workspace.place(workspace.path(constructor).orElseThrow(), "private")));
-                TreePath path = workspace.path(constructor).orElseThrow();
-                int from = workspace.from(path);
-                int name = unit.text().indexOf(type.getSimpleName().toString(), from);
                 drafting.changes(constructor);
-                drafting.script().replace(unit.file(), from, name, "private ");
+                Constructors.close(drafting, workspace.path(constructor).orElseThrow());
             }
         }
 

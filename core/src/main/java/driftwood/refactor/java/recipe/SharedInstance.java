@@ -7,6 +7,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
@@ -45,7 +46,6 @@ final class SharedInstance implements Recipe {
         Workspace workspace = drafting.workspace();
         TypeElement type = workspace.type(((Holding) drafting.finding().detail()).type());
         TreePath home = workspace.path(type).orElseThrow();
-        Unit unit = workspace.unit(home);
         List<ExecutableElement> constructors = ElementFilter.constructorsIn(type.getEnclosedElements());
         if (constructors.size() != 1 || !new Calls(workspace).below(type).isEmpty() || !type.getTypeParameters().isEmpty()) {
             throw new Refused(type.getSimpleName() + " has several constructors, subclasses or type parameters");
@@ -88,8 +88,7 @@ final class SharedInstance implements Recipe {
         if (path == null) {
             drafting.declarations().add(home, "private " + type.getSimpleName() + "() {\n}", Where.FIELDS);
         } else {
-            int from = workspace.from(path);
-            drafting.script().replace(unit.file(), from, unit.text().indexOf(type.getSimpleName().toString(), from), "private ");
+            Constructors.close(drafting, path);
         }
     }
 }

@@ -16,7 +16,6 @@ import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Twins;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;

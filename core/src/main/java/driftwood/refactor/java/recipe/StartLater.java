@@ -108,7 +108,7 @@ final class StartLater implements Recipe {
         drafting.changes(constructor);
         drafting.declarations().fill(slot, name + "." + begin + "(" + given + ");", unit);
         drafting.declarations().add(home, "private void " + begin + "(" + told + ")" + thrown + " {\n    " + code.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}", Where.END);
-        close(drafting, unit, path, tree, type);
+        Constructors.close(drafting, path);
         drafting.script().replace(unit.file(), first == 0 ? workspace.from(body) + 1 : workspace.to(statements.get(first - 1)), to, "");
     }
 
@@ -116,9 +116,7 @@ final class StartLater implements Recipe {
         if (!type.getTypeParameters().isEmpty() || constructor.isVarArgs() || type.getModifiers().contains(Modifier.ABSTRACT)) {
             throw new Refused(type.getSimpleName() + " is abstract, has type parameters or takes any number of arguments");
         }
-        if (!constructor.getAnnotationMirrors().isEmpty()) {
-            throw new Refused(Constructors.told(constructor) + " is annotated with " + constructor.getAnnotationMirrors().get(0) + ": somebody calls it by reflection");
-        }
+        Constructors.refuseAnnotated(constructor);
         if (!new Calls(workspace).below(type).isEmpty()) {
             throw new Refused(type.getSimpleName() + " has subclasses: their objects would never begin");
         }
@@ -151,19 +149,5 @@ final class StartLater implements Recipe {
             }
         }
         return first;
-    }
-
-    private static void close(Drafting drafting, Unit unit, TreePath path, MethodTree tree, TypeElement type) {
-        int from = drafting.workspace().from(path);
-        for (Modifier each : List.of(Modifier.PUBLIC, Modifier.PROTECTED)) {
-            if (tree.getModifiers().getFlags().contains(each)) {
-                int at = unit.text().indexOf(each.toString(), from);
-                drafting.script().replace(unit.file(), at, at + each.toString().length(), "private");
-                return;
-            }
-        }
-        if (!tree.getModifiers().getFlags().contains(Modifier.PRIVATE)) {
-            drafting.script().insert(unit.file(), unit.text().indexOf(type.getSimpleName().toString(), from), "private ");
-        }
     }
 }
