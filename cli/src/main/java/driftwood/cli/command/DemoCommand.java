@@ -23,6 +23,7 @@ import org.apache.commons.cli.Options;
 /** {@code demo}: unpacks the sample project and walks the whole way on it. */
 public final class DemoCommand implements Command {
     private static final String FOLDER = "kelp-quay";
+    private static final String SLIPPED = "src/main/java/quay/Tanker.java";
     private static final String PLACE = "quay.HarbourDues#quote(Vessel,int)";
 
     @Override
@@ -44,8 +45,8 @@ public final class DemoCommand implements Command {
     public String description() {
         return """
                 Unpacks the sample project, a made-up harbour office, into a new folder (default: kelp-quay) and walks
-                the whole way on it: scan, explain, plan, characterize, a refactoring, confirm; then the same refactoring
-                with a slip, which confirm notices. Leaves the folder to play with. In other languages whole runs of the
+                the whole way on it: scan, explain, plan, refactor (which records the behaviour first and confirms it after
+                each stage), scan again; then a slip, which confirm notices. Leaves the folder to play with. In other languages whole runs of the
                 program are recorded, where what runs it is on the PATH.
                 """;
     }
@@ -81,23 +82,46 @@ public final class DemoCommand implements Command {
                 .filter(each -> each.symbol().equals(PLACE)).map(Finding::id).findFirst().orElseThrow();
         walk.say("HarbourDues.quote() asks each vessel for its type. One finding in full, with its evidence:");
         walk.run(new ExplainCommand(), "explain", id, "--project", name);
-        walk.say("What would be better, what would it cost, and in which steps?");
+        walk.say("What would be better, what would it cost, and in which steps? Each step comes with what it changes.");
         walk.run(new PlanCommand(), "plan", id, "--project", name, "--pattern", "strategy");
-        walk.say("Before anything is touched: what does the code do now? Inputs are mined from the code itself.");
-        walk.run(new CharacterizeCommand(), "characterize", id, "--project", name);
-        SampleFiles.copy("right", folder);
-        walk.say("Now the refactoring: each kind of vessel knows its own dues, and quote() only asks. The worked version "
-                + "has been copied in. Does everything still behave as recorded?");
-        walk.run(new ConfirmCommand(), "confirm", "--project", name);
-        SampleFiles.copy("slip", folder);
-        walk.say("And had a slip crept in? The same refactoring again, but one sign is wrong somewhere: it compiles, and "
-                + "looks right.");
+        walk.say("Driftwood carries it out: it records what the code does now, with inputs mined from the code itself, and then "
+                + "walks the stages. After each it compiles, and confirms that everything still behaves as recorded.");
+        if (walk.run(new RefactorCommand(), "refactor", id + "-strategy", "--apply", "--project", name) != ExitCode.FINE) {
+            return ExitCode.DEFECT;
+        }
+        walk.say("Each kind of vessel knows its own dues now, and quote() only asks. What does the scan say?");
+        walk.run(new ScanCommand(), "scan", name, "--top", "3");
+        walk.say("And had a slip crept in? One sign is turned in " + SLIPPED + ": it compiles, and looks right.");
+        Path slipped = folder.resolve(SLIPPED);
+        String right = turned(slipped, "+= nights", "-= nights");
         ExitCode noticed = walk.run(new ConfirmCommand(), "confirm", "--project", name);
-        SampleFiles.copy("kelp-quay", folder);
+        written(slipped, right);
         walk.say("The slip was " + (noticed == ExitCode.ACT ? "noticed" : "NOT noticed")
-                + ", with the smallest case that shows it. " + name + "/ is back as it was, with the plan and the "
-                + "recording: go and play. Try driftwood scan " + name + ", or change a number and confirm.");
+                + ", with the smallest case that shows it, and is mended. " + name + "/ stays refactored, with the plan and the "
+                + "recording: go and play. Try driftwood status --project " + name + ", or change a number and confirm.");
         return noticed == ExitCode.ACT ? ExitCode.FINE : ExitCode.DEFECT;
+    }
+
+    /** Plants a slip. @return the text before */
+    private static String turned(Path file, String what, String into) {
+        try {
+            String text = Files.readString(file);
+            if (!text.contains(what)) {
+                throw new IllegalStateException(file + " has no " + what);
+            }
+            Files.writeString(file, text.replace(what, into));
+            return text;
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot change " + file, e);
+        }
+    }
+
+    private static void written(Path file, String text) {
+        try {
+            Files.writeString(file, text);
+        } catch (IOException e) {
+            throw new UncheckedIOException("cannot write " + file, e);
+        }
     }
 
     private static Path fresh(Path folder) {

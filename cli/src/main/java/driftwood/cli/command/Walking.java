@@ -34,10 +34,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.apache.commons.cli.CommandLine;
 
 /** Walks the stages of a plan: writes one, compiles, confirms, tests, and goes on only where all is the same. */
 final class Walking {
+    /** Plans and recordings are written by the walk itself. */
+    private static final String OWN = ".driftwood/";
     private static final int CASES = 200;
     private static final int TRIAL_SECONDS = 20;
     private final CommandLine line;
@@ -70,7 +73,8 @@ final class Walking {
                 }
                 return;
             }
-            Set<String> changed = tree.changed();
+            Set<String> changed = new TreeSet<>(tree.changed());
+            changed.removeIf(each -> each.startsWith(OWN) || each.contains("/" + OWN));
             if (!changed.isEmpty()) {
                 throw new Refused("the work tree has changes that are not committed: " + String.join(", ", changed.stream().limit(5).toList())
                         + (changed.size() > 5 ? " and " + (changed.size() - 5) + " more" : "") + ". Commit or stash them"

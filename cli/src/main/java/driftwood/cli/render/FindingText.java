@@ -104,8 +104,8 @@ public final class FindingText {
         if (counts == null) {
             return cost(cost);
         }
-        String lines = counts.lines() == 0 ? "as many lines" : Math.abs(counts.lines()) + (counts.lines() < 0 ? " lines fewer" : " lines more");
-        return types(counts.types()) + ", " + lines + ", " + counted(counts.callSites(), "call site") + " changed"
+        String lines = counts.lines() == 0 ? "as many lines" : counted(Math.abs(counts.lines()), "line") + (counts.lines() < 0 ? " fewer" : " more");
+        return types(counts.types()) + ", " + lines + (counts.callSites() > 0 ? ", " + counted(counts.callSites(), "call site") + " changed" : "")
                 + (counts.tests() > 0 ? ", " + counted(counts.tests(), "test file") : "") + (counts.open() > 0 ? ", " + counted(counts.open(), "public or protected member") : "")
                 + (cost.indirection().equals("none") ? "" : ", " + cost.indirection());
     }
