@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import javax.lang.model.element.Element;
 
 /** Members added to types and taken out of them, with the comments that belong to them. */
 public final class Declarations {
@@ -161,8 +162,8 @@ public final class Declarations {
 
     /** A constructor that nobody wrote stands where its type stands. */
     private boolean isImplicit(Tree member, TreePath type) {
-        int from = workspace.from(member, type.getCompilationUnit());
-        return from <= workspace.from(type) || workspace.to(member, type.getCompilationUnit()) < 0;
+        Element declared = workspace.element(new TreePath(type, member));
+        return workspace.to(member, type.getCompilationUnit()) < 0 || declared != null && workspace.written(declared).isEmpty() && member instanceof MethodTree;
     }
 
     private int openingBrace(TreePath type) {

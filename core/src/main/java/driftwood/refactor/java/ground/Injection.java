@@ -46,7 +46,7 @@ public final class Injection {
      */
     public void inject(String type, String name, String keeps, Function<ExecutableElement, String> creates, Predicate<TreePath> becomes) {
         List<ExecutableElement> written = ElementFilter.constructorsIn(client.getEnclosedElements()).stream()
-                .filter(each -> workspace.path(each).filter(path -> workspace.from(path) > workspace.from(home)).isPresent()).toList();
+                .filter(each -> workspace.written(each).isPresent()).toList();
         if (written.isEmpty()) {
             String open = client.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
             drafting.declarations().add(home, open + client.getSimpleName() + "() {\n    this(" + creates.apply(null) + ");\n}\n\n" + open + client.getSimpleName()

@@ -1,5 +1,6 @@
 package driftwood.refactor.java.ground;
 
+import com.sun.source.tree.ImportTree;
 import driftwood.refactor.Refused;
 import java.util.TreeSet;
 import java.util.Set;
@@ -68,6 +69,18 @@ public final class NewFile {
         }
         imports.add(qualified);
         return outer.getSimpleName().toString() + inside;
+    }
+
+    /** Imports what code of the file beside names, as that file does. @param code that goes into the new one */
+    public NewFile importing(String code) {
+        for (ImportTree each : beside.tree().getImports()) {
+            String name = each.getQualifiedIdentifier().toString();
+            String simple = name.substring(name.lastIndexOf('.') + 1);
+            if (simple.equals("*") || code.matches("(?s).*\\b" + simple + "\\b.*")) {
+                imports.add((each.isStatic() ? "static " : "") + name);
+            }
+        }
+        return this;
     }
 
     /** Writes the file in the stage that is being written. @param code of the type, with four blanks a level */

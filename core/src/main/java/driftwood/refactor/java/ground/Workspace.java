@@ -100,6 +100,11 @@ public final class Workspace {
         return path == null || !byTree.containsKey(path.getCompilationUnit()) ? Optional.empty() : Optional.of(path);
     }
 
+    /** The declaration of a member that somebody wrote; empty for what the compiler adds, such as a constructor without parameters. */
+    public Optional<TreePath> written(Element element) {
+        return elements().getOrigin(element) == Elements.Origin.EXPLICIT ? path(element) : Optional.empty();
+    }
+
     /** What a tree names or declares; null where the compiler does not know it. */
     public Element element(TreePath path) {
         return trees.getElement(path);

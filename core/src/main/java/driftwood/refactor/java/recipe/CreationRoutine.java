@@ -3,6 +3,7 @@ package driftwood.refactor.java.recipe;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.BreakTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
@@ -11,6 +12,8 @@ import driftwood.refactor.java.ground.Decision;
 import driftwood.refactor.java.ground.Decision.Arm;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Injection;
+import driftwood.refactor.java.ground.NewFile;
 import driftwood.refactor.java.ground.Outcome;
 import driftwood.refactor.java.ground.Outcome.Kind;
 import driftwood.refactor.java.ground.Recipe;
@@ -30,15 +33,25 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
-/** factory-method: the decision which class to create moves into one routine, and its repeats in the same type call it. */
+/**
+ * factory-method and factory: the decision which class to create moves into one routine, and its repeats call it; for a
+ * factory the routine is that of an object of its own, which all who decide are given.
+ */
 final class CreationRoutine implements Recipe {
+    private final boolean apart;
+
+    /** @param apart whether the routine stands in a type of its own */
+    CreationRoutine(boolean apart) {
+        this.apart = apart;
+    }
 
     @Override
     public String pattern() {
-        return "factory-method";
+        return apart ? "factory" : "factory-method";
     }
 
     @Override
@@ -55,7 +68,12 @@ final class CreationRoutine implements Recipe {
 
     @Override
     public void write(Drafting drafting) {
-        new Creating(drafting, (Choosing) drafting.finding().detail()).write();
+        Creating creating = new Creating(drafting, (Choosing) drafting.finding().detail());
+        if (apart) {
+            creating.writeApart();
+        } else {
+            creating.write();
+        }
     }
 
     private static final class Creating {
@@ -95,12 +113,61 @@ final class CreationRoutine implements Recipe {
         void write() {
             drafting.script().stage("Add " + name + "(), which decides what is created", List.of(place(decision, "the decision")));
             drafting.declarations().add(homePath, routine(), Where.END);
-            List<Decision> repeats = repeats();
+            List<Decision> repeats = repeats(false);
             List<Evidence> places = new ArrayList<>(List.of(place(decision, "asks it")));
             repeats.forEach(each -> places.add(place(each, "asks it")));
             drafting.script().stage("Let " + home.getSimpleName() + " ask it" + (repeats.isEmpty() ? "" : ", in all " + places.size() + " places"), places);
-            replace(decision, outcome);
-            repeats.forEach(each -> replace(each, Outcome.of(workspace, each, Set.of())));
+            replace(decision, outcome, name);
+            repeats.forEach(each -> replace(each, Outcome.of(workspace, each, Set.of()), name));
+        }
+
+        /** The routine in a type of its own; each type that decides is given one, and makes one where nobody gives it. */
+        void writeApart() {
+            if (outcome.asks() || asksFields()) {
+                throw new Refused("what is created depends on the object around: " + home.getSimpleName());
+            }
+            String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
+            String factory = drafting.typeName("factory", home, product + "Factory", product + "Creation");
+            String field = Character.toLowerCase(factory.charAt(0)) + factory.substring(1);
+            drafting.script().stage("Add " + factory + ", which decides what is created", List.of(place(decision, "the decision")));
+            String open = Drafting.openness(home);
+            String code = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(")
+                    .replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}\n";
+            new NewFile(drafting, unit, factory).importing(code).write(code);
+            List<Decision> all = new ArrayList<>(List.of(decision));
+            all.addAll(repeats(true));
+            Set<TypeElement> clients = new LinkedHashSet<>();
+            all.forEach(each -> clients.add(around(each)));
+            for (TypeElement client : clients) {
+                drafting.script().stage("Give " + client.getSimpleName() + " a " + factory + ", and let it ask", all.stream().filter(each -> around(each).equals(client)).map(each -> place(each, "asks it")).toList());
+                Unit file = workspace.unit(workspace.path(client).orElseThrow());
+                String type = drafting.imports().platform((workspace.elements().getPackageOf(home).isUnnamed() ? "" : workspace.elements().getPackageOf(home).getQualifiedName() + ".") + factory, file);
+                if (client.getKind() != ElementKind.CLASS) {
+                    throw new Refused(client.getSimpleName() + " is no class that could be given one");
+                }
+                for (Decision each : all) {
+                    if (around(each).equals(client)) {
+                        if (routineAround(each).getModifiers().contains(Modifier.STATIC)) {
+                            throw new Refused("a static routine has no object that could be given a factory");
+                        }
+                        replace(each, Outcome.of(workspace, each, Set.of()), field + ".create");
+                    }
+                }
+                drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + type + " " + field + ";", Where.FIELDS);
+                new Injection(drafting, client).inject(type, field, "this." + field + " = " + field + ";", each -> "new " + type + "()", null);
+            }
+        }
+
+        private ExecutableElement routineAround(Decision each) {
+            TreePath at = each.around();
+            while (!(at.getLeaf() instanceof MethodTree)) {
+                at = at.getParentPath();
+            }
+            return (ExecutableElement) workspace.element(at);
+        }
+
+        private TypeElement around(Decision each) {
+            return (TypeElement) routineAround(each).getEnclosingElement();
         }
 
         private Evidence place(Decision each, String note) {
@@ -108,14 +175,14 @@ final class CreationRoutine implements Recipe {
             return new Evidence(file.file(), file.line(each.from()), file.line(each.to()), note);
         }
 
-        /** The same decision elsewhere in this type, asked about a value of the same name. */
-        private List<Decision> repeats() {
+        /** The same decision elsewhere asked about values of the same names. */
+        private List<Decision> repeats(boolean anywhere) {
             List<Decision> same = new ArrayList<>();
             for (Place each : choosing.repeats()) {
                 try {
                     ExecutableElement other = workspace.routine(each.symbol());
                     Decision found = Decision.free(workspace, workspace.path(other).orElseThrow(), each.line());
-                    if (other.getEnclosingElement().equals(home) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != Kind.ACTS) {
+                    if ((anywhere || other.getEnclosingElement().equals(home)) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != Kind.ACTS) {
                         same.add(found);
                     }
                 } catch (Refused e) {
@@ -193,8 +260,8 @@ final class CreationRoutine implements Recipe {
             return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
         }
 
-        private void replace(Decision each, Outcome how) {
-            String call = name + "(" + decisionNeeds().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(", ")) + ")";
+        private void replace(Decision each, Outcome how, String routine) {
+            String call = routine + "(" + decisionNeeds().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(", ")) + ")";
             Unit file = workspace.unit(each.around());
             Optional<TreePath> declared = how.declaredBefore(workspace, each);
             if (declared.isPresent()) {

@@ -123,7 +123,7 @@ final class MandatoryWrapper implements Recipe {
     private static void close(Drafting drafting, ExecutableElement constructor) {
         Workspace workspace = drafting.workspace();
         TypeElement owner = (TypeElement) constructor.getEnclosingElement();
-        TreePath path = workspace.path(constructor).filter(each -> workspace.from(each) > workspace.from(workspace.path(owner).orElseThrow())).orElse(null);
+        TreePath path = workspace.written(constructor).orElse(null);
         drafting.changes(constructor);
         if (path == null) {
             drafting.declarations().add(workspace.path(owner).orElseThrow(), "private " + owner.getSimpleName() + "() {\n}", Where.FIELDS);

@@ -7,10 +7,10 @@ import java.util.List;
 /** All recipes; those for a shape stand before those for any. */
 public final class Recipes {
     private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
-            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(), new MoveRoutine(), new InjectCollaborator(),
+            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent());
+            new HandlersInTurn(), new SharedParent(), new NeutralObject());
 
     private Recipes() {
     }

@@ -118,7 +118,7 @@ final class RequiredParts implements Recipe {
             ExecutableElement constructor = constructors.get(0);
             List<Call> creations = new Calls(workspace).of(Set.of(constructor));
             List<Site> sites = creations.stream().map(this::site).toList();
-            boolean written = workspace.path(constructor).filter(each -> workspace.from(each) > workspace.from(home)).isPresent();
+            boolean written = workspace.written(constructor).isPresent();
             MethodTree tree = written ? (MethodTree) workspace.path(constructor).orElseThrow().getLeaf() : null;
             if (tree != null && !tree.getParameters().isEmpty() && constructor.isVarArgs()) {
                 throw new Refused("its constructor takes any number of arguments");

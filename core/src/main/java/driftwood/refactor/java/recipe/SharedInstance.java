@@ -84,7 +84,7 @@ final class SharedInstance implements Recipe {
         drafting.means("there is one " + type.getSimpleName() + " where there were " + calls.size() + ": what one user does to it, the others see");
         drafting.script().stage("Close the constructor", List.of(workspace.place(home, "private")));
         drafting.changes(constructor);
-        TreePath path = workspace.path(constructor).filter(each -> workspace.from(each) > workspace.from(home)).orElse(null);
+        TreePath path = workspace.written(constructor).orElse(null);
         if (path == null) {
             drafting.declarations().add(home, "private " + type.getSimpleName() + "() {\n}", Where.FIELDS);
         } else {

@@ -1,7 +1,6 @@
 package driftwood.refactor.java.recipe;
 
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
@@ -10,7 +9,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Imports;
+import driftwood.refactor.java.ground.NewFile;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
@@ -98,7 +97,7 @@ final class SharedParent implements Recipe {
             Map<String, TreePath> all = new LinkedHashMap<>();
             for (Tree each : ((ClassTree) path.getLeaf()).getMembers()) {
                 TreePath member = new TreePath(path, each);
-                if (workspace.from(member) > workspace.from(path) && workspace.to(member) > 0) {
+                if (workspace.to(member) > 0 && (!(each instanceof MethodTree) || workspace.written(workspace.element(member)).isPresent())) {
                     String text = workspace.text(member).replaceAll("\\s+", "");
                     boolean constructor = each instanceof MethodTree method && method.getReturnType() == null;
                     all.put(constructor ? text.replaceFirst("\\b" + type.getSimpleName() + "\\(", "<init>(") : text, member);
@@ -148,15 +147,14 @@ final class SharedParent implements Recipe {
         void write() {
             drafting.script().stage("Add " + parent + " with what " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " share", twins.stream()
                     .map(each -> workspace.place(workspace.path(each).orElseThrow(), "shares it")).toList());
-            String file = unit.file().substring(0, unit.file().lastIndexOf('/') + 1) + parent + ".java";
-            drafting.script().write(file, parentText());
+            writeParent();
             for (TypeElement each : twins) {
                 drafting.script().stage("Let " + each.getSimpleName() + " descend from it and keep what is its own", List.of(workspace.place(workspace.path(each).orElseThrow(), "keeps what differs")));
                 descend(each);
             }
         }
 
-        private String parentText() {
+        private void writeParent() {
             Map<String, TreePath> own = members.get(first);
             Set<String> rest = own.keySet().stream().filter(each -> !shared.contains(each)).collect(Collectors.toCollection(LinkedHashSet::new));
             StringBuilder body = new StringBuilder();
@@ -176,16 +174,7 @@ final class SharedParent implements Recipe {
             String implemented = contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts);
             boolean open = twins.stream().anyMatch(each -> each.getModifiers().contains(Modifier.PUBLIC));
             String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + extended + implemented + " {\n" + body + "}\n";
-            StringBuilder imports = new StringBuilder();
-            for (ImportTree each : unit.tree().getImports()) {
-                String name = each.getQualifiedIdentifier().toString();
-                String simple = name.substring(name.lastIndexOf('.') + 1);
-                if (simple.equals("*") || code.matches("(?s).*\\b" + simple + "\\b.*")) {
-                    imports.append("import ").append(each.isStatic() ? "static " : "").append(name).append(";\n");
-                }
-            }
-            String around = Imports.packageOf(unit);
-            return unit.styled((around.isEmpty() ? "" : "package " + around + ";\n\n") + imports + (imports.isEmpty() ? "" : "\n") + code, "");
+            new NewFile(drafting, unit, parent).importing(code).write(code);
         }
 
         private List<String> contracts(TypeElement type) {

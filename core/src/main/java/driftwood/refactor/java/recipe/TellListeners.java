@@ -135,8 +135,7 @@ final class TellListeners implements Recipe {
     /** At the end of each constructor that does not hand on; in one of its own where there is none. */
     private static void register(Drafting drafting, TypeElement subject, TreePath home, Unit unit, String registered) {
         Workspace workspace = drafting.workspace();
-        List<TreePath> written = ElementFilter.constructorsIn(subject.getEnclosedElements()).stream().flatMap(each -> workspace.path(each).stream())
-                .filter(each -> workspace.from(each) > workspace.from(home)).toList();
+        List<TreePath> written = ElementFilter.constructorsIn(subject.getEnclosedElements()).stream().flatMap(each -> workspace.written(each).stream()).toList();
         if (written.isEmpty()) {
             drafting.declarations().add(home, (subject.getModifiers().contains(Modifier.PUBLIC) ? "public " : "") + subject.getSimpleName() + "() {\n    " + registered.stripTrailing().replace("\n", "\n    ") + "\n}", Where.CONSTRUCTORS);
             return;
