@@ -3,7 +3,9 @@ package driftwood.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.pattern.Patterns;
 import driftwood.scan.Scan;
+import driftwood.smell.Finding;
 import java.nio.file.Path;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -21,15 +23,19 @@ class SketchedTest {
     @TempDir
     Path root;
 
-    private Plan plan(String smell, String pattern, String... sources) {
+    private Sketched plan(String smell, String pattern, String... sources) {
         Given.written(root, sources);
-        Scan.Result result = new Scan(Scan.Options.DEFAULT.only(smell).on(1)).run(root, java.util.List.of(root));
-        return new Planner(result.site()).plan(result.findings().get(0), Optional.of(pattern));
+        return sketched(new Scan(Scan.Options.DEFAULT.only(smell).on(1)).run(root, java.util.List.of(root)), pattern);
+    }
+
+    private static Sketched sketched(Scan.Result result, String pattern) {
+        Finding finding = result.findings().get(0);
+        return Sketched.of(finding, Patterns.answer(Patterns.byKey(pattern).orElseThrow(), finding, result.site()), result.site());
     }
 
     @Test
     void whatCompilesIsShown() {
-        Plan plan = plan("type-switch", "strategy", VESSELS, """
+        Sketched plan = plan("type-switch", "strategy", VESSELS, """
                 package quay;
                 class Dues {
                     int quote(Vessel vessel, int nights) {
@@ -43,8 +49,8 @@ class SketchedTest {
                     }
                 }
                 """);
-        assertThat(plan.noSketch()).isEmpty();
-        assertThat(plan.sketch()).contains("+    abstract int quote(int nights);");
+        assertThat(plan.why()).isEmpty();
+        assertThat(plan.diff()).contains("+    abstract int quote(int nights);");
     }
 
     @Test
@@ -67,15 +73,15 @@ class SketchedTest {
                 }
                 """);
         Scan.Result result = new Scan(Scan.Options.DEFAULT.only("type-switch").on(1)).run(root, java.util.List.of(root));
-        Plan plan = new Planner(result.site()).plan(result.findings().get(0), Optional.of("strategy"));
-        assertThat(plan.noSketch()).isEmpty();
-        assertThat(plan.sketch()).contains("+    abstract int quote(Light light);");
+        Sketched plan = sketched(result, "strategy");
+        assertThat(plan.why()).isEmpty();
+        assertThat(plan.diff()).contains("+    abstract int quote(Light light);");
     }
 
     @Test
     void aModuleAndMissingLibrariesDoNotHideWhatIsWrong() {
         Given.write(root.resolve("module-info.java"), "module quay { requires org.absent; }\n");
-        Plan plan = plan("type-switch", "strategy", VESSELS, """
+        Sketched plan = plan("type-switch", "strategy", VESSELS, """
                 package quay;
                 import org.absent.Missing;
                 class Dues {
@@ -92,12 +98,12 @@ class SketchedTest {
                     }
                 }
                 """);
-        assertThat(plan.noSketch()).isEqualTo("season belongs to Dues and would have to be handed over");
+        assertThat(plan.why()).isEqualTo("season belongs to Dues and would have to be handed over");
     }
 
     @Test
     void namesThatWouldHaveToBeHandedOverAreTold() {
-        Plan plan = plan("type-switch", "strategy", VESSELS, """
+        Sketched plan = plan("type-switch", "strategy", VESSELS, """
                 package quay;
                 class Dues {
                     private static final int BASE = 40;
@@ -109,13 +115,13 @@ class SketchedTest {
                     }
                 }
                 """);
-        assertThat(plan.sketch()).isEmpty();
-        assertThat(plan.noSketch()).isEqualTo("BASE, season belong to Dues and would have to be handed over");
+        assertThat(plan.diff()).isEmpty();
+        assertThat(plan.why()).isEqualTo("BASE, season belong to Dues and would have to be handed over");
     }
 
     @Test
     void aDefaultThatDoesSomethingOfItsOwnIsNotLost() {
-        Plan plan = plan("type-switch", "strategy", VESSELS, """
+        Sketched plan = plan("type-switch", "strategy", VESSELS, """
                 package quay;
                 class Dues {
                     int quote(Vessel vessel, int nights) {
@@ -125,14 +131,14 @@ class SketchedTest {
                     }
                 }
                 """);
-        assertThat(plan.noSketch()).contains("what is done for all other cases (return nights * 100)");
+        assertThat(plan.why()).contains("what is done for all other cases (return nights * 100)");
     }
 
     @Test
     void aPlanKnowsEveryFileThatItTouches() {
-        Plan plan = plan("type-switch", "strategy", VESSELS, "package quay;\nclass Dues { int q(Vessel v, int n) { if (v instanceof Tug) { return n * 2; } "
+        Sketched plan = plan("type-switch", "strategy", VESSELS, "package quay;\nclass Dues { int q(Vessel v, int n) { if (v instanceof Tug) { return n * 2; } "
                 + "if (v instanceof Tanker) { return n * 9; } throw new IllegalStateException(); } }\n");
-        assertThat(plan.sources()).containsOnlyKeys("quay/Dues.java", "quay/Vessel.java");
+        assertThat(plan.files()).containsOnly("quay/Dues.java", "quay/Vessel.java");
     }
 
     @Test

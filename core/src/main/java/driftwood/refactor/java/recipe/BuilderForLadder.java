@@ -69,6 +69,8 @@ final class BuilderForLadder implements Recipe {
 
     private static final class Building {
         private static final int MOST_REQUIRED = 5;
+        /** What a field is without a word. */
+        private static final Set<String> USUAL = Set.of("null", "0", "false");
         private final Drafting drafting;
         private final Workspace workspace;
         private final Script script;
@@ -140,10 +142,7 @@ final class BuilderForLadder implements Recipe {
                 defaults.add(given.or(() -> left && ladder.size() == 1 ? filler(at) : Optional.empty()).orElse(null));
             }
             long required = defaults.stream().filter(each -> each == null).count();
-            if (required == defaults.size()) {
-                throw new Refused("no part is optional: a builder would only turn one long list into another");
-            }
-            if (required > MOST_REQUIRED) {
+            if (required == defaults.size() || required > MOST_REQUIRED) {
                 throw new Refused(required + " parts are required: they would be a long list again; a parameter object gathers them");
             }
         }
@@ -191,10 +190,6 @@ final class BuilderForLadder implements Recipe {
             return call.path().getLeaf() instanceof NewClassTree creation && creation.getClassBody() == null;
         }
 
-        private List<? extends VariableElement> parameters() {
-            return longest.getParameters();
-        }
-
         private String typeOf(VariableElement parameter) {
             return workspace.text(new TreePath(workspace.path(parameter).orElseThrow(), ((VariableTree) workspace.path(parameter).orElseThrow().getLeaf()).getType()));
         }
@@ -204,11 +199,11 @@ final class BuilderForLadder implements Recipe {
             TreePath path = workspace.path(longest).orElseThrow();
             MethodTree tree = (MethodTree) path.getLeaf();
             TreePath body = new TreePath(path, tree.getBody());
-            String from = parameters().stream().anyMatch(each -> each.getSimpleName().contentEquals("builder")) ? "from" : "builder";
-            if (Captures.of(workspace, List.of(body)).written().stream().anyMatch(parameters()::contains)) {
+            String from = longest.getParameters().stream().anyMatch(each -> each.getSimpleName().contentEquals("builder")) ? "from" : "builder";
+            if (Captures.of(workspace, List.of(body)).written().stream().anyMatch(longest.getParameters()::contains)) {
                 throw new Refused(Constructors.told(longest) + " gives a parameter another value");
             }
-            String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(parameters()::contains)
+            String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(longest.getParameters()::contains)
                     .filter(element -> each.getLeaf().getKind() == Tree.Kind.IDENTIFIER).map(element -> from + "." + element.getSimpleName())).of(body);
             String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
             return "private " + type.getSimpleName() + "(" + builder + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
@@ -224,7 +219,7 @@ final class BuilderForLadder implements Recipe {
             String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
             StringBuilder said = new StringBuilder();
             for (int i = 0; i < defaults.size(); i++) {
-                String name = parameters().get(i).getSimpleName().toString();
+                String name = longest.getParameters().get(i).getSimpleName().toString();
                 String text = Comments.ofParameter(comment, name);
                 said.append(defaults.get(i) != null || text.isEmpty() ? "" : "\n * @param " + name + " " + text);
             }
@@ -240,7 +235,7 @@ final class BuilderForLadder implements Recipe {
             List<String> all = new ArrayList<>();
             for (int i = 0; i < defaults.size(); i++) {
                 if (defaults.get(i) == null) {
-                    all.add(written.apply(parameters().get(i).getSimpleName().toString(), typeOf(parameters().get(i))));
+                    all.add(written.apply(longest.getParameters().get(i).getSimpleName().toString(), typeOf(longest.getParameters().get(i))));
                 }
             }
             return String.join(", ", all);
@@ -251,10 +246,10 @@ final class BuilderForLadder implements Recipe {
             StringBuilder text = new StringBuilder("/** Takes the parts of " + article() + " by name, and builds it. */\n" + open + "static final class " + builder + " {\n");
             StringBuilder steps = new StringBuilder();
             for (int i = 0; i < defaults.size(); i++) {
-                String name = parameters().get(i).getSimpleName().toString();
-                String of = typeOf(parameters().get(i));
+                String name = longest.getParameters().get(i).getSimpleName().toString();
+                String of = typeOf(longest.getParameters().get(i));
                 boolean needed = defaults.get(i) == null;
-                text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(needed || isUsual(defaults.get(i)) ? "" : " = " + defaults.get(i)).append(";\n");
+                text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(needed || USUAL.contains(defaults.get(i)) ? "" : " = " + defaults.get(i)).append(";\n");
                 if (!needed) {
                     String said = Comments.ofParameter(comment, name);
                     steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(' ').append(name).append('(').append(of).append(' ')
@@ -267,10 +262,6 @@ final class BuilderForLadder implements Recipe {
             return text.append("\n    ").append(open).append(type.getSimpleName()).append(" build()").append(thrown).append(" {\n        return new ").append(type.getSimpleName()).append("(this);\n    }\n}").toString();
         }
 
-        private static boolean isUsual(String value) {
-            return value.equals("null") || value.equals("0") || value.equals("false");
-        }
-
         private void redirect(Call call) {
             Purity.refuseReordered(workspace, call.arguments(), order(call));
             List<String> values = chained.values(call);
@@ -280,7 +271,7 @@ final class BuilderForLadder implements Recipe {
                 if (defaults.get(i) == null) {
                     first.add(values.get(i));
                 } else if (!values.get(i).equals(defaults.get(i))) {
-                    steps.append('.').append(parameters().get(i).getSimpleName()).append('(').append(values.get(i)).append(')');
+                    steps.append('.').append(longest.getParameters().get(i).getSimpleName()).append('(').append(values.get(i)).append(')');
                 }
             }
             Unit site = workspace.unit(call.path());

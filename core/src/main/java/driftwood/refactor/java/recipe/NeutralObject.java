@@ -1,20 +1,11 @@
 package driftwood.refactor.java.recipe;
 
-import com.sun.source.tree.BinaryTree;
-import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -25,18 +16,16 @@ import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
-import driftwood.refactor.java.ground.Purity;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
+import driftwood.refactor.java.recipe.GuardReader.Guard;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -45,7 +34,6 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 
@@ -77,10 +65,6 @@ final class NeutralObject implements Recipe {
         new Neutral(drafting, drafting.workspace().routine(fact.source())).write();
     }
 
-    /** A guard around one call: what stands there, and the call that stays. */
-    private record Guard(TreePath whole, String prefix, TreePath call, String suffix, TreePath gone) {
-    }
-
     private static final class Neutral {
         private final Drafting drafting;
         private final Workspace workspace;
@@ -88,13 +72,13 @@ final class NeutralObject implements Recipe {
         private final Set<ExecutableElement> family;
         private final TypeElement type;
         private final List<Guard> guards = new ArrayList<>();
-        /** What a routine of the neutral object answers, where a guard says so. */
-        private final Map<ExecutableElement, String> answers = new LinkedHashMap<>();
+        private final GuardReader reader;
 
         Neutral(Drafting drafting, ExecutableElement source) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.source = source;
+            this.reader = new GuardReader(workspace);
             if (!(source.getReturnType() instanceof DeclaredType declared)) {
                 throw new Refused("what it answers is no object");
             }
@@ -128,7 +112,7 @@ final class NeutralObject implements Recipe {
                 if (seen.contains(use.getLeaf())) {
                     continue;
                 }
-                Guard guard = guard(use, local);
+                Guard guard = reader.guard(use, local);
                 if (guard == null) {
                     throw new Refused("a caller does more than one thing where there is nothing: " + where);
                 }
@@ -140,92 +124,16 @@ final class NeutralObject implements Recipe {
                         return null;
                     }
                 }.scan(guard.whole(), null);
-                if (guard.gone() != null) {
+                if (guard.stays() != null) {
                     new TreePathScanner<Void, Void>() {
                         @Override
                         public Void visitIdentifier(IdentifierTree tree, Void nothing) {
                             seen.add(tree);
                             return null;
                         }
-                    }.scan(guard.gone(), null);
+                    }.scan(guard.stays(), null);
                 }
             }
-        }
-
-        /** The guard whose condition a use stands in; null where it stands in none that is understood. */
-        private Guard guard(TreePath use, Element local) {
-            if (!(use.getParentPath().getLeaf() instanceof BinaryTree test) || test.getKind() != Tree.Kind.NOT_EQUAL_TO && test.getKind() != Tree.Kind.EQUAL_TO
-                    || !isNull(test.getLeftOperand()) && !isNull(test.getRightOperand())) {
-                return null;
-            }
-            boolean there = test.getKind() == Tree.Kind.NOT_EQUAL_TO;
-            TreePath at = use.getParentPath().getParentPath();
-            while (at.getLeaf() instanceof ParenthesizedTree && !(at.getParentPath().getLeaf() instanceof IfTree)) {
-                at = at.getParentPath();
-            }
-            if (at.getLeaf() instanceof ConditionalExpressionTree choice) {
-                TreePath call = new TreePath(at, there ? choice.getTrueExpression() : choice.getFalseExpression());
-                ExpressionTree nothing = there ? choice.getFalseExpression() : choice.getTrueExpression();
-                return answers(call, local, nothing) ? new Guard(at, "", call, "", null) : null;
-            }
-            TreePath choice = at.getLeaf() instanceof ParenthesizedTree ? at.getParentPath() : at;
-            if (!(choice.getLeaf() instanceof IfTree branch)) {
-                return null;
-            }
-            StatementTree then = single(branch.getThenStatement());
-            if (there && branch.getElseStatement() == null && then instanceof ExpressionStatementTree only) {
-                TreePath call = inside(choice, branch.getThenStatement(), only, only.getExpression());
-                return called(call, local) != null && called(call, local).getReturnType().getKind() == TypeKind.VOID && harmless(call) ? new Guard(choice, "", call, ";", null) : null;
-            }
-            if (!there && branch.getElseStatement() == null && then instanceof ReturnTree back && back.getExpression() != null && choice.getParentPath().getLeaf() instanceof BlockTree block) {
-                int next = block.getStatements().indexOf(branch) + 1;
-                if (next < block.getStatements().size() && block.getStatements().get(next) instanceof ReturnTree rest && rest.getExpression() != null) {
-                    TreePath last = new TreePath(choice.getParentPath(), rest);
-                    TreePath call = new TreePath(last, rest.getExpression());
-                    return answers(call, local, back.getExpression()) ? new Guard(choice, "", null, "", last) : null;
-                }
-            }
-            return null;
-        }
-
-        private static boolean isNull(Tree tree) {
-            return tree.getKind() == Tree.Kind.NULL_LITERAL;
-        }
-
-        private static StatementTree single(StatementTree statement) {
-            return statement instanceof BlockTree block && block.getStatements().size() == 1 ? block.getStatements().get(0) : statement;
-        }
-
-        private static TreePath inside(TreePath choice, StatementTree then, StatementTree only, Tree expression) {
-            TreePath path = new TreePath(choice, then);
-            path = then == only ? path : new TreePath(path, only);
-            return new TreePath(path, expression);
-        }
-
-        /** The routine of the type that an expression calls on the local, and nothing else; null where it does not. */
-        private ExecutableElement called(TreePath expression, Element local) {
-            if (expression.getLeaf() instanceof MethodInvocationTree call && call.getMethodSelect() instanceof MemberSelectTree select) {
-                TreePath on = new TreePath(new TreePath(expression, select), select.getExpression());
-                boolean once = workspace.uses().of(local, expression).size() == 1;
-                return once && local.equals(workspace.element(on)) && workspace.element(new TreePath(expression, select)) instanceof ExecutableElement routine ? routine : null;
-            }
-            return null;
-        }
-
-        private boolean harmless(TreePath call) {
-            return ((MethodInvocationTree) call.getLeaf()).getArguments().stream().noneMatch(each -> Purity.mayAct(new TreePath(call, each)));
-        }
-
-        private boolean answers(TreePath call, Element local, ExpressionTree nothing) {
-            ExecutableElement routine = called(call, local);
-            if (routine == null || !harmless(call) || !(nothing instanceof LiteralTree)) {
-                return false;
-            }
-            String before = answers.putIfAbsent(routine, nothing.toString());
-            if (before != null && !before.equals(nothing.toString())) {
-                throw new Refused("callers make up different answers for " + routine.getSimpleName() + "(): " + before + " and " + nothing);
-            }
-            return true;
         }
 
         void write() {
@@ -245,12 +153,12 @@ final class NeutralObject implements Recipe {
             StringBuilder code = new StringBuilder("/** A " + type.getSimpleName() + " where there is none. */\n" + Drafting.openness(type) + "final class " + name + " implements " + type.getSimpleName() + " {\n    /** The one instance: it holds nothing. */\n    "
                     + Drafting.openness(type) + "static final " + name + " INSTANCE = new " + name + "();\n\n    private " + name + "() {\n    }\n");
             for (ExecutableElement each : ElementFilter.methodsIn(workspace.elements().getAllMembers(type))) {
-                if (each.getModifiers().contains(Modifier.ABSTRACT) || answers.containsKey(each)) {
+                if (each.getModifiers().contains(Modifier.ABSTRACT) || reader.answers().containsKey(each)) {
                     StringBuilder parameters = new StringBuilder();
                     for (VariableElement one : each.getParameters()) {
                         parameters.append(parameters.isEmpty() ? "" : ", ").append(file.name(one.asType())).append(' ').append(one.getSimpleName());
                     }
-                    String value = answers.getOrDefault(each, neutral(each.getReturnType()));
+                    String value = reader.answers().getOrDefault(each, neutral(each.getReturnType()));
                     code.append("\n    @Override\n    public ").append(file.name(each.getReturnType())).append(' ').append(each.getSimpleName()).append('(').append(parameters).append(") {\n")
                             .append(value.isEmpty() ? "" : "        return " + value + ";\n").append("    }\n");
                 }
@@ -289,6 +197,10 @@ final class NeutralObject implements Recipe {
                     return null;
                 }
             }.scan(new TreePath(path, tree.getBody()), null);
+        }
+
+        private static boolean isNull(Tree tree) {
+            return tree.getKind() == Tree.Kind.NULL_LITERAL;
         }
 
         private void wrap(TreePath value, String none, Unit unit) {
