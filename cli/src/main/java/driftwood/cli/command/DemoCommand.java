@@ -46,7 +46,7 @@ public final class DemoCommand implements Command {
         return """
                 Unpacks the sample project, a made-up harbour office, into a new folder (default: kelp-quay) and walks
                 the whole way on it: scan, explain, plan, refactor (which records the behaviour first and confirms it after
-                each stage), scan again; then a slip, which confirm notices. Leaves the folder to play with. In other languages whole runs of the
+                each stage), scan again; then a slip, which confirm notices. Leaves the folder as it was, to play with. In other languages whole runs of the
                 program are recorded, where what runs it is on the PATH.
                 """;
     }
@@ -93,34 +93,25 @@ public final class DemoCommand implements Command {
         walk.run(new ScanCommand(), "scan", name, "--top", "3");
         walk.say("And had a slip crept in? One sign is turned in " + SLIPPED + ": it compiles, and looks right.");
         Path slipped = folder.resolve(SLIPPED);
-        String right = turned(slipped, "+= nights", "-= nights");
+        turned(slipped, "+= nights", "-= nights");
         ExitCode noticed = walk.run(new ConfirmCommand(), "confirm", "--project", name);
-        written(slipped, right);
+        SampleFiles.copy("kelp-quay", folder);
         walk.say("The slip was " + (noticed == ExitCode.ACT ? "noticed" : "NOT noticed")
-                + ", with the smallest case that shows it, and is mended. " + name + "/ stays refactored, with the plan and the "
-                + "recording: go and play. Try driftwood status --project " + name + ", or change a number and confirm.");
+                + ", with the smallest case that shows it. " + name + "/ is back as it was, with the plan and the "
+                + "recording: go and play. Try driftwood refactor " + id + "-strategy --project " + name + ", or change a number and confirm.");
         return noticed == ExitCode.ACT ? ExitCode.FINE : ExitCode.DEFECT;
     }
 
-    /** Plants a slip. @return the text before */
-    private static String turned(Path file, String what, String into) {
+    /** Plants a slip. */
+    private static void turned(Path file, String what, String into) {
         try {
             String text = Files.readString(file);
             if (!text.contains(what)) {
                 throw new IllegalStateException(file + " has no " + what);
             }
             Files.writeString(file, text.replace(what, into));
-            return text;
         } catch (IOException e) {
             throw new UncheckedIOException("cannot change " + file, e);
-        }
-    }
-
-    private static void written(Path file, String text) {
-        try {
-            Files.writeString(file, text);
-        } catch (IOException e) {
-            throw new UncheckedIOException("cannot write " + file, e);
         }
     }
 

@@ -81,13 +81,13 @@ public final class StatusCommand implements Command {
         if (walk.isPresent() && walk.get().plan().equals(plan.fileName())) {
             return "stage " + walk.get().done() + " of " + walk.get().stages();
         }
-        if (plan.stages() > 0 && plan.done() == plan.stages()) {
+        List<String> changed = plan.changed(new Texts(project.root()));
+        if (!changed.isEmpty() && plan.stages() > 0 && plan.done() == plan.stages()) {
             return "carried out";
         }
-        if (plan.done() > 0) {
+        if (!changed.isEmpty() && plan.done() > 0) {
             return "ended after stage " + plan.done() + " of " + plan.stages();
         }
-        List<String> changed = plan.changed(new Texts(project.root()));
         if (!changed.isEmpty()) {
             return "out of date (" + changed.get(0) + (changed.size() > 1 ? " and " + (changed.size() - 1) + " more" : "") + " changed since)";
         }
