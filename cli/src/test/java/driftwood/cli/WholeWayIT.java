@@ -92,7 +92,7 @@ class WholeWayIT {
         String id = idOf("quay.Berth#Berth");
         Run run = run("plan", id);
         assertThat(run.out()).contains("telescoping-constructor \u2192 builder", "builder: Berth.Builder  (new)",
-                "+    static final class Builder {", "Saved as .driftwood/plans/" + id + "-builder.json");
+                "+    public static final class Builder {", "Saved as .driftwood/plans/" + id + "-builder.json");
         JsonNode plan = new ObjectMapper().readTree(folder.resolve(".driftwood/plans/" + id + "-builder.json").toFile());
         assertThat(plan.get("pattern").asText()).isEqualTo("builder");
         assertThat(run("plan", id, "--pattern", "visitor").err()).contains("'visitor' does not fit");

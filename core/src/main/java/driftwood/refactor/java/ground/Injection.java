@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -42,9 +41,9 @@ public final class Injection {
      * @param name    of it
      * @param keeps   the statement that keeps it, at the beginning of the new constructors; empty where they keep it anyway
      * @param creates what an old constructor hands over
-     * @param becomes which trees in the new constructors become the name; null for none
+     * @param becomes what trees in the new constructors become
      */
-    public void inject(String type, String name, String keeps, Function<ExecutableElement, String> creates, Predicate<TreePath> becomes) {
+    public void inject(String type, String name, String keeps, Function<ExecutableElement, String> creates, Function<TreePath, Optional<String>> becomes) {
         List<ExecutableElement> written = ElementFilter.constructorsIn(client.getEnclosedElements()).stream()
                 .filter(each -> workspace.written(each).isPresent()).toList();
         if (written.isEmpty()) {
@@ -70,7 +69,7 @@ public final class Injection {
                 && call.getMethodSelect() instanceof IdentifierTree named && named.getName().contentEquals("this");
     }
 
-    private void beside(ExecutableElement constructor, String type, String name, String keeps, String created, Predicate<TreePath> becomes) {
+    private void beside(ExecutableElement constructor, String type, String name, String keeps, String created, Function<TreePath, Optional<String>> becomes) {
         TreePath path = workspace.path(constructor).orElseThrow();
         MethodTree tree = (MethodTree) path.getLeaf();
         TreePath body = new TreePath(path, tree.getBody());
@@ -78,7 +77,7 @@ public final class Injection {
         String head = unit.text().substring(workspace.from(path), workspace.from(body));
         int close = tree.getParameters().isEmpty() ? head.indexOf(')', head.indexOf('(')) : head.indexOf(')', workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))) - workspace.from(path));
         String taking = head.substring(0, close) + (tree.getParameters().isEmpty() ? "" : ", ") + type + " " + name + head.substring(close);
-        String code = unit.bare(new Rewriting(workspace, each -> becomes != null && becomes.test(each) ? Optional.of(name) : Optional.empty()).of(body), indent);
+        String code = unit.bare(new Rewriting(workspace, becomes).of(body), indent);
         if (!keeps.isEmpty()) {
             code = withFirst(code, keeps, tree);
         }

@@ -154,7 +154,7 @@ final class CreationRoutine implements Recipe {
                     }
                 }
                 drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + type + " " + field + ";", Where.FIELDS);
-                new Injection(drafting, client).inject(type, field, "this." + field + " = " + field + ";", each -> "new " + type + "()", null);
+                new Injection(drafting, client).inject(type, field, "this." + field + " = " + field + ";", each -> "new " + type + "()", path -> Optional.empty());
             }
         }
 

@@ -3,6 +3,7 @@ package driftwood.refactor.java.recipe;
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.StatementTree;
@@ -26,6 +27,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -124,7 +126,7 @@ final class InjectCollaborator implements Recipe {
             int from = workspace.from(initial);
             int end = unit.text().lastIndexOf('=', from);
             drafting.script().replace(unit.file(), unit.text().substring(0, end).stripTrailing().length(), workspace.to(initial), "");
-            injection.inject(type, name, "this." + name + " = " + name + ";", each -> created, null);
+            injection.inject(type, name, "this." + name + " = " + name + ";", each -> created, path -> Optional.empty());
             return;
         }
         injection.inject(type, name, "", constructor -> {
@@ -135,7 +137,8 @@ final class InjectCollaborator implements Recipe {
             refuseOwn(workspace, creation, new LinkedHashSet<>(constructor.getParameters()));
             refuseEarlier(creation);
             return workspace.text(creation);
-        }, path -> creations.stream().anyMatch(each -> each.getLeaf() == path.getLeaf()));
+        }, path -> creations.stream().anyMatch(each -> each.getLeaf() == path.getLeaf()) ? Optional.of(name)
+                : path.getLeaf() instanceof IdentifierTree && field.equals(workspace.element(path)) ? Optional.of("this." + name) : Optional.empty());
     }
 
     private static void refuseOwn(Workspace workspace, TreePath creation, Set<VariableElement> allowed) {
@@ -197,6 +200,6 @@ final class InjectCollaborator implements Recipe {
         boolean bare = ((NewClassTree) creations.get(0).getLeaf()).getArguments().isEmpty();
         String given = bare ? workspace.text(new TreePath(creations.get(0), ((NewClassTree) creations.get(0).getLeaf()).getIdentifier())) + "::new" : "() -> " + first;
         creations.forEach(each -> drafting.script().replace(unit.file(), workspace.from(each), workspace.to(each), name + ".get()"));
-        new Injection(drafting, client).inject(type, name, "this." + name + " = " + name + ";", each -> given, null);
+        new Injection(drafting, client).inject(type, name, "this." + name + " = " + name + ";", each -> given, path -> Optional.empty());
     }
 }

@@ -8,6 +8,7 @@ import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Comments;
+import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
 import driftwood.refactor.java.ground.Recipe;
@@ -15,6 +16,7 @@ import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Twins;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -59,6 +61,7 @@ final class SharedParent implements Recipe {
         /** Text without white space of each member of a twin, with the member. */
         private final Map<TypeElement, Map<String, TreePath>> members = new LinkedHashMap<>();
         private final Set<String> shared;
+        private final List<LiteralHooks> hooks = new ArrayList<>();
 
         Sharing(Drafting drafting, Twins fact) {
             this.drafting = drafting;
@@ -72,7 +75,8 @@ final class SharedParent implements Recipe {
             }
             this.shared = new LinkedHashSet<>(members.get(first).keySet());
             members.values().forEach(each -> shared.retainAll(each.keySet()));
-            if (shared.stream().noneMatch(each -> members.get(first).get(each).getLeaf() instanceof MethodTree method && method.getReturnType() != null)) {
+            findHooks();
+            if (hooks.isEmpty() && shared.stream().noneMatch(each -> members.get(first).get(each).getLeaf() instanceof MethodTree method && method.getReturnType() != null)) {
                 throw new Refused("no routine is the same in all of them word for word: what differs is within the routines");
             }
             refuseUnsharedState();
@@ -104,6 +108,24 @@ final class SharedParent implements Recipe {
                 }
             }
             return all;
+        }
+
+        /** Routines that are the same in all but for literals. */
+        private void findHooks() {
+            for (Map.Entry<String, TreePath> each : members.get(first).entrySet()) {
+                if (!shared.contains(each.getKey()) && each.getValue().getLeaf() instanceof MethodTree method && method.getReturnType() != null && method.getBody() != null) {
+                    List<TreePath> all = new ArrayList<>();
+                    twins.forEach(twin -> members.get(twin).values().stream().filter(one -> one.getLeaf() instanceof MethodTree other && other.getBody() != null && isSameHead(method, other))
+                            .findFirst().ifPresent(all::add));
+                    if (all.size() == twins.size()) {
+                        LiteralHooks.of(workspace, all).ifPresent(hooks::add);
+                    }
+                }
+            }
+        }
+
+        private boolean isParametrised(TreePath member) {
+            return hooks.stream().anyMatch(each -> each.routines().stream().anyMatch(one -> one.getLeaf() == member.getLeaf()));
         }
 
         private boolean isConstructor(String member) {
@@ -159,11 +181,17 @@ final class SharedParent implements Recipe {
             Set<String> rest = own.keySet().stream().filter(each -> !shared.contains(each)).collect(Collectors.toCollection(LinkedHashSet::new));
             StringBuilder body = new StringBuilder();
             for (String each : shared) {
-                body.append(body.isEmpty() ? "" : isField(each) ? "" : "\n").append(member(each, own.get(each))).append("\n");
+                body.append(body.isEmpty() ? "" : members.get(first).get(each).getLeaf() instanceof VariableTree ? "" : "\n").append(member(each, own.get(each))).append("\n");
+            }
+            for (LiteralHooks each : hooks) {
+                TreePath path = each.routines().get(0);
+                String text = unit.bare(Comments.before(workspace, path) + each.shared(), unit.indentAt(workspace.from(path)));
+                body.append("\n    ").append(text.replace("\n", "\n    ").replaceAll("(?m)^ +$", "")).append("\n");
+                each.declared().forEach(hook -> body.append("\n    ").append(hook).append("\n"));
             }
             for (String each : rest) {
                 TreePath path = own.get(each);
-                if (path.getLeaf() instanceof MethodTree method && method.getReturnType() != null && isHook(method)) {
+                if (!isParametrised(path) && path.getLeaf() instanceof MethodTree method && method.getReturnType() != null && isHook(method)) {
                     body.append("\n    ").append(hook(path, method)).append("\n");
                 }
             }
@@ -180,10 +208,6 @@ final class SharedParent implements Recipe {
         private List<String> contracts(TypeElement type) {
             TreePath path = workspace.path(type).orElseThrow();
             return ((ClassTree) path.getLeaf()).getImplementsClause().stream().map(each -> workspace.text(new TreePath(path, each))).toList();
-        }
-
-        private boolean isField(String member) {
-            return members.get(first).get(member).getLeaf() instanceof VariableTree;
         }
 
         /** A shared member as it stands in the parent: reached from the twins where they need it. */
@@ -203,7 +227,7 @@ final class SharedParent implements Recipe {
         private boolean isNeeded(Element member) {
             for (TypeElement each : twins) {
                 for (Map.Entry<String, TreePath> one : members.get(each).entrySet()) {
-                    if (!shared.contains(one.getKey()) && workspace.text(one.getValue()).matches("(?s).*\\b" + member.getSimpleName() + "\\b.*")) {
+                    if (!shared.contains(one.getKey()) && !isParametrised(one.getValue()) && workspace.text(one.getValue()).matches("(?s).*\\b" + member.getSimpleName() + "\\b.*")) {
                         return true;
                     }
                 }
@@ -239,8 +263,11 @@ final class SharedParent implements Recipe {
                 int at = file.text().indexOf(twin.getSimpleName().toString(), file.text().indexOf("class ", workspace.from(path))) + twin.getSimpleName().length();
                 drafting.script().insert(file.file(), at, " extends " + parent);
             }
+            hooks.forEach(each -> drafting.declarations().add(path, each.filled(twins.indexOf(twin)), Where.END));
             members.get(twin).forEach((key, member) -> {
-                if (!shared.contains(key)) {
+                if (isParametrised(member)) {
+                    drafting.declarations().remove(member);
+                } else if (!shared.contains(key)) {
                     fill(member, file);
                 } else if (isConstructor(key)) {
                     MethodTree constructor = (MethodTree) member.getLeaf();
