@@ -32,7 +32,7 @@ class ArchiveIT {
         String launcher = folder.resolve("driftwood-0.1.0/bin/driftwood").toString();
         assertThat(run(List.of(launcher, "--version"))).startsWith("driftwood 0.1.0");
         assertThat(run(List.of(launcher, "demo", "play"))).contains("$ driftwood scan play", "$ driftwood explain ts-", "$ driftwood plan ts-",
-                "$ driftwood characterize ts-", "Same: all", "Not the same:", "The slip was noticed");
+                "$ driftwood refactor ts-", "Carried out: ", "Not the same:", "The slip was noticed");
         assertThat(folder.resolve("play/.driftwood/plans")).isDirectory();
         assertThat(run(List.of("bash", "-n", folder.resolve("driftwood-0.1.0/share/completion/driftwood.bash").toString()))).isEmpty();
         assertThat(Files.readString(folder.resolve("driftwood-0.1.0/share/man/man1/driftwood.1"))).contains(".SS driftwood scan", "\\-\\-touched\\-since");

@@ -95,6 +95,7 @@ public final class Walk {
 
     /** The walk that was begun in a project and not ended; empty where there is none. */
     public static Optional<Walk> unfinished(Path root) throws IOException {
+        // driftwood: leave hard-coded-instantiation because the folder is a name for a place below the root, which is handed in
         Path file = new Folder(root).path().resolve(JOURNAL);
         return Files.exists(file) ? Optional.of(new Walk(root, new Folder(root).read(file, Journal.class))) : Optional.empty();
     }

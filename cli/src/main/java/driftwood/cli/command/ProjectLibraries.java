@@ -1,11 +1,11 @@
 package driftwood.cli.command;
 
 import driftwood.behaviour.build.MavenLibraries;
-import driftwood.behaviour.recording.Recording;
 import driftwood.cli.Console;
 import driftwood.cli.Project;
 import driftwood.refactor.Libraries;
 import driftwood.scan.Scan;
+import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,8 +23,7 @@ final class ProjectLibraries {
     }
 
     static Libraries of(CommandLine line, Project project, Scan.Result result, Console console) {
-        Recording.Ran told = CodePath.told(line, result.root());
-        List<String> named = told != null && !told.classpath().isEmpty() ? told.classpath() : project.settings().classPath();
+        List<String> named = line.hasOption("classpath") ? List.of(line.getOptionValue("classpath").split(File.pathSeparator)) : project.settings().classPath();
         List<Path> known = new ArrayList<>(named.stream().map(result.root()::resolve).toList());
         return new Libraries(known, () -> named.isEmpty() ? asked(result, console) : List.of());
     }

@@ -57,6 +57,7 @@ public final class Affected {
         return lines;
     }
 
+    // driftwood: leave misplaced-behaviour because lines of a diff are nothing that an outline should know
     private static void routines(Outline file, List<int[]> lines, Set<String> touched) {
         for (TypeOutline type : file.types()) {
             for (RoutineOutline routine : type.routines()) {

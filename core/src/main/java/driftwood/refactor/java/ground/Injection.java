@@ -58,7 +58,7 @@ public final class Injection {
             }
             Constructors.refuseAnnotated(each);
             if (!isHandingOn(each)) {
-                beside(each, type, name, keeps, creates.apply(each), becomes);
+                beside(each, new Taken(type, name, keeps), creates.apply(each), becomes);
             }
         }
     }
@@ -69,17 +69,21 @@ public final class Injection {
                 && call.getMethodSelect() instanceof IdentifierTree named && named.getName().contentEquals("this");
     }
 
-    private void beside(ExecutableElement constructor, String type, String name, String keeps, String created, Function<TreePath, Optional<String>> becomes) {
+    /** What a new constructor takes more, and the statement that keeps it. */
+    private record Taken(String type, String name, String keeps) {
+    }
+
+    private void beside(ExecutableElement constructor, Taken taken, String created, Function<TreePath, Optional<String>> becomes) {
         TreePath path = workspace.path(constructor).orElseThrow();
         MethodTree tree = (MethodTree) path.getLeaf();
         TreePath body = new TreePath(path, tree.getBody());
         String indent = unit.indentAt(workspace.from(path));
         String head = unit.text().substring(workspace.from(path), workspace.from(body));
         int close = tree.getParameters().isEmpty() ? head.indexOf(')', head.indexOf('(')) : head.indexOf(')', workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))) - workspace.from(path));
-        String taking = head.substring(0, close) + (tree.getParameters().isEmpty() ? "" : ", ") + type + " " + name + head.substring(close);
+        String taking = head.substring(0, close) + (tree.getParameters().isEmpty() ? "" : ", ") + taken.type() + " " + taken.name() + head.substring(close);
         String code = unit.bare(new Rewriting(workspace, becomes).of(body), indent);
-        if (!keeps.isEmpty()) {
-            code = withFirst(code, keeps, tree);
+        if (!taken.keeps().isEmpty()) {
+            code = withFirst(code, taken.keeps(), tree);
         }
         List<String> arguments = new ArrayList<>(constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.toList()));
         arguments.add(created);

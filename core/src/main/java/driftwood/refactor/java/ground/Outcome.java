@@ -134,6 +134,7 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
     }
 
     private static TypeMirror type(Workspace workspace, Decision decision, Kind kind, VariableElement variable) {
+        // driftwood: leave type-switch because the ways in which a value leaves an arm are the language's, and closed
         return switch (kind) {
             case VALUE -> workspace.trees().getTypeMirror(decision.around());
             case SETS -> variable.asType();

@@ -233,6 +233,7 @@ final class CreationRoutine implements Recipe {
         }
 
         private String body() {
+            // driftwood: leave type-switch because the ways in which a value leaves an arm are the language's, and closed
             if (outcome.kind() == Kind.VALUE) {
                 return "return " + unit.bare(decision.from(), decision.to()) + ";";
             }

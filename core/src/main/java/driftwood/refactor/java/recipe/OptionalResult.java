@@ -25,6 +25,7 @@ import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -80,13 +81,14 @@ final class OptionalResult implements Recipe {
         void write() {
             List<Evidence> places = new ArrayList<>();
             family.forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), "says that there may be nothing")));
-            calls.forEach(each -> places.add(workspace.place(each.path(), comparison(each) != null ? "asks whether there is one" : "takes null as before")));
+            calls.forEach(each -> places.add(workspace.place(each.path(), comparison(each).isPresent() ? "asks whether there is one" : "takes null as before")));
             drafting.script().stage("Let " + source.getSimpleName() + "() answer an Optional; its callers ask whether there is one, or take null out of it as before", places);
             family.forEach(this::change);
             for (Call each : calls) {
                 drafting.callSite(each.path());
-                if (comparison(each) != null) {
-                    ask(each);
+                Optional<TreePath> compared = comparison(each);
+                if (compared.isPresent()) {
+                    ask(each, compared.get());
                 } else if (!isHandedOn(each)) {
                     drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".orElse(null)");
                 }
@@ -161,14 +163,14 @@ final class OptionalResult implements Recipe {
             return at != null && family.contains(workspace.element(at));
         }
 
-        /** The comparison with null that a call stands in; null where it stands in none. */
-        private static TreePath comparison(Call call) {
-            return call.path().getParentPath().getLeaf() instanceof BinaryTree both && (both.getKind() == Tree.Kind.EQUAL_TO || both.getKind() == Tree.Kind.NOT_EQUAL_TO)
-                    && (isNull(both.getLeftOperand()) || isNull(both.getRightOperand())) ? call.path().getParentPath() : null;
+        /** The comparison with null that a call stands in; empty where it stands in none. */
+        private static Optional<TreePath> comparison(Call call) {
+            boolean compared = call.path().getParentPath().getLeaf() instanceof BinaryTree both && (both.getKind() == Tree.Kind.EQUAL_TO || both.getKind() == Tree.Kind.NOT_EQUAL_TO)
+                    && (isNull(both.getLeftOperand()) || isNull(both.getRightOperand()));
+            return compared ? Optional.of(call.path().getParentPath()) : Optional.empty();
         }
 
-        private void ask(Call call) {
-            TreePath compared = comparison(call);
+        private void ask(Call call, TreePath compared) {
             Unit unit = workspace.unit(compared);
             String asked = drafting.script().text(unit.file(), workspace.from(call.path()), workspace.to(call.path()));
             boolean absent = compared.getLeaf().getKind() == Tree.Kind.EQUAL_TO;
