@@ -103,7 +103,7 @@ class RefactorIT {
     void eachStageIsConfirmedAndCommitted() throws Exception {
         Run done = run("refactor", plan, "--apply", "--commit", "--trial-time", "1");
         assertThat(done.code()).as(done.err()).isZero();
-        assertThat(done.out()).contains("Stage 3 of 3", ": same, committed as ", "Carried out: 3 stages");
+        assertThat(done.out()).contains("Pinned: ", "Stage 3 of 3", "  same, committed as ", "Carried out: 3 stages");
         assertThat(sources().get("Desk.java")).contains("ledger.printDetailed(title) + ledger.print(title)");
         assertThat(sources().get("Ledger.java")).doesNotContain("boolean detailed");
         assertThat(run("scan").out()).contains("No findings");

@@ -5,6 +5,7 @@ import driftwood.behaviour.Confirmation;
 import driftwood.behaviour.recording.Recording;
 import driftwood.behaviour.recording.Recordings;
 import driftwood.behaviour.recording.Verdict;
+import driftwood.behaviour.slip.Notices;
 import driftwood.behaviour.view.Affected;
 import driftwood.behaviour.view.Surface;
 import driftwood.cli.Console;
@@ -12,7 +13,7 @@ import driftwood.cli.ExitCode;
 import driftwood.cli.Progress;
 import driftwood.cli.Project;
 import driftwood.cli.UsageException;
-import driftwood.cli.render.RecordingText;
+import driftwood.cli.render.Paragraph;
 import driftwood.cli.render.Style;
 import driftwood.cli.render.VerdictsText;
 import driftwood.behaviour.tests.Pasted;
@@ -42,6 +43,8 @@ final class Walking {
     /** Plans and recordings are written by the walk itself. */
     private static final String OWN = ".driftwood/";
     private static final int CASES = 200;
+    /** A recording that notices fewer slips is told to be weak. */
+    private static final double WORTH = 0.8;
     private static final int TRIAL_SECONDS = 20;
     private final CommandLine line;
     private final Project project;
@@ -118,7 +121,17 @@ final class Walking {
         Recording made = recorded.recording().ran(CodePath.told(line, project.root()));
         Path saved = new Recordings(project.root()).save(made);
         Trusting.remember(made, project);
-        console.out().print(new RecordingText(style, console.width(), project.here()).of(recorded, project.root().relativize(saved), ""));
+        console.out().print(pinned(recorded, saved));
+    }
+
+    /** What the recording is worth, in short; the rest is in its file. */
+    private String pinned(Characterization.Result recorded, Path saved) {
+        String through = String.join(", ", recorded.perTarget().keySet().stream().map(each -> each.replaceFirst("^.*\\.(?=[^.#]*#)", "").replaceFirst("\\(.*", "()")).distinct().limit(6).toList());
+        Notices notices = recorded.notices();
+        String worth = notices.planted() == 0 ? "" : " It notices " + notices.noticed() + " of " + notices.planted() + " planted slips"
+                + (notices.share() < WORTH ? ": what it would miss is listed in it, and only the project's own tests (--tests) could show it." : ".");
+        return Paragraph.of(style.strong("Pinned") + ": " + recorded.recording().cases().size() + " cases through " + through + "." + worth, console.width(), 0, 2)
+                + Paragraph.of("Saved as " + project.shown(project.root().relativize(saved).toString()), console.width(), 0, 2);
     }
 
     /** The stages that are left. */
@@ -134,8 +147,8 @@ final class Walking {
                 return putBack(walk, trouble.get());
             }
             walk = walk.accept();
-            console.out().println("  " + String.join(", ", walk.files(stage).stream().map(project::shown).toList()) + ": "
-                    + style.cool(line.hasOption("compile-only") ? "compiles" : "same") + committed(walk, stage));
+            console.out().print(Paragraph.of(style.cool(line.hasOption("compile-only") ? "compiles" : "same") + committed(walk, stage) + ": "
+                    + String.join(", ", walk.files(stage).stream().map(project::shown).toList()), console.width(), 2, 4));
             Plans.save(plan.done(walk.done()), project);
         }
         if (walk.done() < walk.stages()) {

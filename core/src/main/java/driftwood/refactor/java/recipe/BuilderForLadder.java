@@ -27,6 +27,7 @@ import driftwood.smell.Detail.Ladder;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Parameters;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -49,7 +50,11 @@ final class BuilderForLadder implements Recipe {
 
     @Override
     public boolean answers(Finding finding) {
-        return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters;
+        return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters fact && isConstructor(Symbol.of(fact.routine()));
+    }
+
+    private static boolean isConstructor(Symbol routine) {
+        return routine.member().equals("new") || routine.member().equals(routine.simpleType());
     }
 
     @Override
@@ -156,7 +161,7 @@ final class BuilderForLadder implements Recipe {
 
         void write() {
             script.stage("Add " + type.getSimpleName() + "." + builder + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
-            String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max((a, b) -> Integer.compare(rank(a), rank(b))).orElse("");
+            String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
             drafting.declarations().add(home, constructor(), Where.CONSTRUCTORS);
             drafting.declarations().add(home, entryRoutine(open) + "\n\n" + builderClass(open), Where.END);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());
@@ -179,10 +184,6 @@ final class BuilderForLadder implements Recipe {
                 drafting.changes(each);
                 drafting.declarations().remove(workspace.path(each).orElseThrow());
             });
-        }
-
-        private static int rank(String visibility) {
-            return visibility.equals("public ") ? 2 : visibility.equals("protected ") ? 1 : 0;
         }
 
         /** Creations without a body of their own; chained calls of subclasses keep the longest constructor. */
