@@ -47,6 +47,24 @@ public final class WorkTree implements AutoCloseable {
         }
     }
 
+    /** Those of some files of the project that were never added. @param files relative to the project */
+    public Set<String> unknown(Collection<String> files) throws IOException {
+        try {
+            Status status = git.status().call();
+            Set<String> all = new TreeSet<>();
+            for (String each : files) {
+                String path = inRepository(each);
+                boolean below = status.getUntrackedFolders().stream().anyMatch(folder -> path.startsWith(folder + "/"));
+                if (root.resolve(each).toFile().exists() && (below || status.getUntracked().contains(path))) {
+                    all.add(each);
+                }
+            }
+            return all;
+        } catch (GitAPIException e) {
+            throw new IOException("the version control of " + root + " cannot be asked: " + e.getMessage(), e);
+        }
+    }
+
     /**
      * Commits some files.
      *

@@ -99,6 +99,9 @@ public final class RefactorCommand implements Command {
     private static ExitCode begin(CommandLine line, Project project, Console console) throws IOException, Walk.Disturbed {
         Plan plan = Plans.of(Flags.operand(line, "a plan: its file, or its name such as ts-1abc2d-strategy"), project);
         List<String> changed = plan.changed(new Texts(project.root()));
+        if (!changed.isEmpty() && plan.done() > 0 && plan.done() == plan.stages()) {
+            throw new Refused("this plan was carried out already. What is there now: driftwood scan" + project.option());
+        }
         if (!changed.isEmpty()) {
             throw new Refused("the plan was made for other sources; changed since: " + String.join(", ", changed) + ". Make it again: driftwood plan "
                     + plan.finding() + " --pattern " + plan.pattern() + project.option());

@@ -78,6 +78,10 @@ final class Walking {
             }
             Set<String> changed = new TreeSet<>(tree.changed());
             changed.removeIf(each -> each.startsWith(OWN) || each.contains("/" + OWN));
+            Set<String> unknown = line.hasOption("commit") ? tree.unknown(files) : Set.of();
+            if (!unknown.isEmpty()) {
+                throw new Refused("--commit: " + String.join(", ", unknown) + (unknown.size() == 1 ? " is" : " are") + " not under version control yet. Add and commit first");
+            }
             if (!changed.isEmpty()) {
                 throw new Refused("the work tree has changes that are not committed: " + String.join(", ", changed.stream().limit(5).toList())
                         + (changed.size() > 5 ? " and " + (changed.size() - 5) + " more" : "") + ". Commit or stash them"
