@@ -1,6 +1,7 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
@@ -70,6 +71,9 @@ public final class Moving implements Function<TreePath, Optional<String>> {
             return Optional.of("");
         }
         if (tree instanceof ParenthesizedTree inside && isSelf(new TreePath(path, inside.getExpression())) || isSelf(path)) {
+            if (isInner(path)) {
+                throw new Refused("a class within the code hands on what is asked about: " + workspace.text(path));
+            }
             return Optional.of("this");
         }
         if (tree instanceof MemberSelectTree select) {
@@ -77,7 +81,7 @@ public final class Moving implements Function<TreePath, Optional<String>> {
             if (isSelf(on) || on.getLeaf() instanceof ParenthesizedTree inside && isSelf(new TreePath(on, inside.getExpression()))) {
                 return Optional.of(select.getIdentifier().toString());
             }
-            if (select.getExpression().toString().equals("this")) {
+            if (select.getExpression().toString().equals("this") && !isInner(on)) {
                 needed.add(workspace.element(path));
                 return Optional.of(context + "." + select.getIdentifier());
             }
@@ -92,7 +96,7 @@ public final class Moving implements Function<TreePath, Optional<String>> {
             throw new Refused(name.equals("super") ? "the code asks super" : name + " is not known");
         }
         if (name.equals("this")) {
-            return Optional.of(context);
+            return isInner(path) ? Optional.empty() : Optional.of(context);
         }
         if (element instanceof TypeElement type) {
             if (!workspace.isHere(type) && Workspace.outermost(type) == null) {
@@ -111,6 +115,15 @@ public final class Moving implements Function<TreePath, Optional<String>> {
         }
         needed.add(element);
         return Optional.of((element.getModifiers().contains(Modifier.STATIC) ? imports.name(owner, target) : context) + "." + name);
+    }
+
+    /** Whether code stands in a class within the moved code, whose object is its own. */
+    private boolean isInner(TreePath path) {
+        TreePath at = path;
+        while (at != null && !(at.getLeaf() instanceof ClassTree)) {
+            at = at.getParentPath();
+        }
+        return at != null && !home.equals(workspace.element(at));
     }
 
     private boolean isAround(TypeElement owner) {

@@ -8,8 +8,10 @@ import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
 
 /** Members that code needs where it goes, opened as far as it takes and no further. */
 public final class Openings {
@@ -45,6 +47,12 @@ public final class Openings {
     private void widen(Element member) {
         if (!drafting.opens(member)) {
             return;
+        }
+        TypeElement owner = Workspace.typeAround(member);
+        if (member instanceof ExecutableElement routine && !member.getModifiers().contains(Modifier.STATIC) && new Calls(workspace).below(owner).stream()
+                .anyMatch(each -> ElementFilter.methodsIn(each.getEnclosedElements()).stream().anyMatch(own -> own.getSimpleName().equals(member.getSimpleName())
+                        && own.getParameters().size() == routine.getParameters().size()))) {
+            throw new Refused("a subclass of " + owner.getSimpleName() + " has a " + member.getSimpleName() + "() of its own, which would override the private one once it is opened");
         }
         TreePath path = workspace.path(member).orElseThrow(() -> new Refused(member.getSimpleName() + " cannot be reached from outside"));
         Tree tree = path.getLeaf();

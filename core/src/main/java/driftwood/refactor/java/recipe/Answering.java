@@ -144,9 +144,15 @@ final class Answering {
         if (isOnConstants()) {
             return base.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.ENUM_CONSTANT).allMatch(variants::containsKey);
         }
-        boolean bare = base.getKind().isInterface() || base.getModifiers().contains(Modifier.ABSTRACT);
+        boolean bare = (base.getKind().isInterface() || base.getModifiers().contains(Modifier.ABSTRACT)) && !mayBeLambda();
         return bare && !open && new Calls(workspace).below(base).stream().filter(each -> each.getKind().isClass() && !each.getModifiers().contains(Modifier.ABSTRACT))
                 .allMatch(each -> variants.keySet().stream().anyMatch(variant -> workspace.types().isSubtype(workspace.types().erasure(each.asType()), workspace.types().erasure(variant.asType()))));
+    }
+
+    /** One routine to fill, and no list of who may: somebody may write it as a lambda, in a file that does not name it. */
+    private boolean mayBeLambda() {
+        return base.getKind().isInterface() && !base.getModifiers().contains(Modifier.SEALED) && ElementFilter.methodsIn(workspace.elements().getAllMembers(base)).stream()
+                .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT)).count() == 1;
     }
 
     private static boolean isThrowing(Arm arm) {

@@ -32,6 +32,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 
@@ -181,9 +182,20 @@ final class HandlerTable implements Recipe {
                     .append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
             fill.append("    return handlers;\n}");
             String before = isBound ? home.getSimpleName() + " " + lower(home.getSimpleName().toString()) + (outcome.needs().isEmpty() ? "" : ", ") : "";
-            drafting.declarations().addFirst(homePath, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + lower(handler) + "s();");
+            // A key that is no constant of the compiler must have its value before the table is made.
+            boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
+                    || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
+            add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + lower(handler) + "s();");
             drafting.declarations().add(homePath, fill.toString(), Where.END);
             drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters() + ")" + thrown() + ";\n}", Where.END);
+        }
+
+        private void add(boolean first, String field) {
+            if (first) {
+                drafting.declarations().addFirst(homePath, field);
+            } else {
+                drafting.declarations().add(homePath, field, Where.FIELDS);
+            }
         }
 
         private void replace(String other) {

@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.util.TreePath;
@@ -136,7 +137,12 @@ final class HandlersInTurn implements Recipe {
             drafting.declarations().add(homePath, head + handlers, Where.END);
             String made = order.stream().map(each -> "new " + each + "()").collect(Collectors.joining(", "));
             String util = drafting.imports().platform("java.util.List", unit) + "<" + handler + ">";
-            drafting.declarations().add(homePath, "private " + (isStatic ? "static " : "") + "final " + util + " " + list + " = " + drafting.imports().platform("java.util.List", unit) + ".of(" + made + ");", Where.FIELDS);
+            String kept = "final " + util + " " + list + " = " + drafting.imports().platform("java.util.List", unit) + ".of(" + made + ");";
+            if (isStatic) {
+                drafting.declarations().addFirst(homePath, "private static " + kept);
+            } else {
+                drafting.declarations().add(homePath, "private " + kept, Where.FIELDS);
+            }
             drafting.script().stage("Let " + around.getSimpleName() + "() ask them in turn", List.of(new Evidence(unit.file(), unit.line(decision.from()), unit.line(decision.to()), "the ladder")));
             replace();
         }
@@ -186,10 +192,18 @@ final class HandlersInTurn implements Recipe {
                     if (word.equals("accepts") || word.equals("answer")) {
                         throw new Refused("the code calls a routine named " + word + "(), as the handlers' own are");
                     }
-                    return word.equals("this") ? Optional.of(home.getSimpleName() + ".this") : Optional.empty();
+                    return word.equals("this") && !isInner(each) ? Optional.of(home.getSimpleName() + ".this") : Optional.empty();
                 }
                 return Optional.empty();
             };
+        }
+
+        private boolean isInner(TreePath path) {
+            TreePath at = path;
+            while (at != null && !(at.getLeaf() instanceof ClassTree)) {
+                at = at.getParentPath();
+            }
+            return at != null && !home.equals(workspace.element(at));
         }
 
         private String text(TreePath condition) {

@@ -104,6 +104,7 @@ final class SplitFlag implements Recipe {
                 TypeElement owner = (TypeElement) each.getEnclosingElement();
                 List<Element> members = new ArrayList<>(owner.getEnclosedElements());
                 new Calls(workspace).supertypes(owner).forEach(parent -> members.addAll(parent.getEnclosedElements()));
+                new Calls(workspace).below(owner).forEach(child -> members.addAll(child.getEnclosedElements()));
                 if (ElementFilter.methodsIn(members).stream().anyMatch(other -> other.getSimpleName().contentEquals(name) && other.getParameters().size() == left)) {
                     return false;
                 }

@@ -70,6 +70,9 @@ final class StartLater implements Recipe {
         int first = firstWork(workspace, statements, type);
         List<TreePath> work = statements.subList(first, statements.size());
         Captures captures = Captures.of(workspace, work);
+        if (Captures.of(workspace, List.of(body)).written().stream().anyMatch(constructor.getParameters()::contains)) {
+            throw new Refused("the constructor gives a parameter another value");
+        }
         if (work.isEmpty() || !captures.returns().isEmpty() || captures.asksSuper()) {
             throw new Refused("its work cannot be told from the taking of its values");
         }

@@ -15,6 +15,7 @@ import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Telling;
@@ -65,6 +66,10 @@ final class TellListeners implements Recipe {
         }
         TreePath body = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
         List<TreePath> told = run(workspace, body, fact);
+        if (workspace.uses().of(routine).stream().anyMatch(use -> ElementFilter.constructorsIn(subject.getEnclosedElements()).stream().flatMap(each -> workspace.written(each).stream())
+                .anyMatch(constructor -> Uses.isWithin(use, constructor)))) {
+            throw new Refused("a constructor tells them already, before anybody could be registered");
+        }
         Captures captures = Captures.of(workspace, told);
         List<VariableElement> event = List.copyOf(captures.read());
         if (!captures.written().isEmpty()) {
