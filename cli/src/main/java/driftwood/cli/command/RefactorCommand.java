@@ -66,7 +66,7 @@ public final class RefactorCommand implements Command {
                 .addOption(Flags.flag("commit", "commit each stage when it is confirmed"))
                 .addOption(Flags.value("patch", "FILE", "write what changes as one patch; - for standard output"))
                 .addOption(Flags.value("tests", "COMMAND", "run the project's own tests as well after each stage, in the project"))
-                .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried when the behaviour is recorded (default 20)"))
+                .addOption(Flags.value("trial-time", "S", "seconds in which slips are tried when the behaviour is recorded (default 10)"))
                 .addOption(Flags.flag("compile-only", "confirm by compiling alone: no recording is made or asked"))
                 .addOption(Flags.flag("meant", "let the changes of behaviour that the plan says are meant stand, and record them anew"))
                 .addOption(Flags.flag("over-changes", "work on files that differ from the last commit all the same"));

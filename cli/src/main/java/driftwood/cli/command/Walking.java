@@ -45,7 +45,7 @@ final class Walking {
     private static final int CASES = 200;
     /** A recording that notices fewer slips is told to be weak. */
     private static final double WORTH = 0.8;
-    private static final int TRIAL_SECONDS = 20;
+    private static final int TRIAL_SECONDS = 10;
     private final CommandLine line;
     private final Project project;
     private final Console console;
