@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 7, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 8, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
