@@ -2,6 +2,7 @@ package driftwood.refactor.java.recipe;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.BreakTree;
+import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
@@ -243,7 +244,7 @@ final class CreationRoutine implements Recipe {
             Set<Object> sets = new HashSet<>();
             decision.all().stream().map(Arm::body).filter(each -> !each.isEmpty()).forEach(each -> sets.add(each.get(each.size() - 1).getLeaf()));
             String code = new Rewriting(workspace, each -> {
-                if (each.getLeaf() instanceof BreakTree) {
+                if (each.getLeaf() instanceof BreakTree && each.getParentPath().getLeaf() instanceof CaseTree) {
                     return Optional.of("");
                 }
                 if (!sets.contains(each.getLeaf()) || !(each.getLeaf() instanceof ExpressionStatementTree)) {
