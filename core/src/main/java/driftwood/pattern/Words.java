@@ -3,12 +3,12 @@ package driftwood.pattern;
 import java.util.Locale;
 
 /** Proposed names: from the words that are there already. */
-final class Words {
+public final class Words {
     private Words() {
     }
 
     /** {@code quote} becomes {@code Quote}, {@code line_up} becomes {@code LineUp}. */
-    static String upper(String word) {
+    public static String upper(String word) {
         StringBuilder name = new StringBuilder();
         for (String part : word.split("_")) {
             name.append(part.isEmpty() ? part : part.substring(0, 1).toUpperCase(Locale.ROOT) + part.substring(1));
@@ -17,12 +17,12 @@ final class Words {
     }
 
     /** {@code TugQuote} becomes {@code tugQuote}. */
-    static String lower(String word) {
+    public static String lower(String word) {
         return word.isEmpty() ? word : word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
     }
 
     /** A label as part of a type name: {@code FIRST_CLASS}, {@code "first-class"} and {@code 4} become words. */
-    static String ofLabel(String label) {
+    public static String ofLabel(String label) {
         StringBuilder name = new StringBuilder();
         boolean allCaps = label.equals(label.toUpperCase(Locale.ROOT));
         boolean begin = true;
@@ -38,7 +38,7 @@ final class Words {
     }
 
     /** {@code paymentKind} becomes {@code PAYMENT_KIND}. */
-    static String constant(String word) {
+    public static String constant(String word) {
         return word.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toUpperCase(Locale.ROOT);
     }
 

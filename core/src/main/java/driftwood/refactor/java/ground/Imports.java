@@ -4,6 +4,7 @@ import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.Tree;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
@@ -71,6 +73,21 @@ public final class Imports {
         List<? extends TypeMirror> arguments = type.getTypeArguments();
         return name((TypeElement) type.asElement(), unit) + (arguments.isEmpty() ? ""
                 : arguments.stream().map(each -> name(each, unit)).collect(Collectors.joining(", ", "<", ">")));
+    }
+
+    /** Variables as the parameters of a routine, without its brackets. */
+    public String parameters(Collection<? extends VariableElement> variables, Unit unit) {
+        return variables.stream().map(each -> name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+    }
+
+    /** What a routine says of the exceptions that it throws, with a blank before it; empty where it throws none. */
+    public String thrown(Collection<? extends TypeMirror> types, Unit unit) {
+        return types.isEmpty() ? "" : " throws " + types.stream().map(each -> name(each, unit)).collect(Collectors.joining(", "));
+    }
+
+    /** The names of variables as arguments, without brackets. */
+    public static String arguments(Collection<? extends VariableElement> variables) {
+        return variables.stream().map(VariableElement::getSimpleName).collect(Collectors.joining(", "));
     }
 
     /** A type's name as it is written in a file, without arguments. */

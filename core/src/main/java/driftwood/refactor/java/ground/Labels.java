@@ -5,8 +5,8 @@ import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
+import driftwood.pattern.Words;
 import java.util.HashSet;
-import java.util.Locale;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -26,18 +26,7 @@ public final class Labels {
     public static String word(Workspace workspace, TreePath label) {
         Element element = workspace.element(label);
         String said = label.getLeaf() instanceof LiteralTree literal ? String.valueOf(literal.getValue()) : element == null ? workspace.text(label) : element.getSimpleName().toString();
-        boolean capitals = said.equals(said.toUpperCase(Locale.ROOT));
-        StringBuilder word = new StringBuilder();
-        boolean begins = true;
-        for (char each : said.toCharArray()) {
-            if (!Character.isLetterOrDigit(each)) {
-                begins = true;
-            } else {
-                word.append(begins ? Character.toUpperCase(each) : capitals ? Character.toLowerCase(each) : each);
-                begins = false;
-            }
-        }
-        return word.isEmpty() ? "Blank" : word.toString();
+        return Words.ofLabel(said);
     }
 
     /** A name that no local of a routine has. */

@@ -76,10 +76,10 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
         }
         String today = rest.filter(arm -> !arm.body().isEmpty()).map(arm -> workspace.unit(decision.around()).bare(arm.whole()[0], arm.whole()[1])).orElse("");
         if (today.isEmpty()) {
-            return "if (" + subject + " != null) {\n    " + outcome.use(call).replace("\n", "\n    ") + "\n}";
+            return "if (" + subject + " != null) {\n    " + Code.deeper(outcome.use(call)) + "\n}";
         }
-        String none = "if (" + subject + " == null) {\n    " + today.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}";
+        String none = "if (" + subject + " == null) {\n    " + Code.deeper(today) + "\n}";
         boolean leaves = !Completion.canComplete(rest.orElseThrow().body());
-        return leaves ? none + "\n" + outcome.use(call) : none + " else {\n    " + outcome.use(call).replace("\n", "\n    ") + "\n}";
+        return leaves ? none + "\n" + outcome.use(call) : none + " else {\n    " + Code.deeper(outcome.use(call)) + "\n}";
     }
 }

@@ -1,60 +1,35 @@
 package driftwood.refactor.java.ground;
 
-import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.UnaryTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
+import com.sun.source.util.TreeScanner;
 import driftwood.refactor.Refused;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /** Expressions that may have an effect: their order is part of the behaviour. */
 public final class Purity {
+    private static final Set<Tree.Kind> ACTING = EnumSet.of(Tree.Kind.METHOD_INVOCATION, Tree.Kind.NEW_CLASS, Tree.Kind.ASSIGNMENT, Tree.Kind.PREFIX_INCREMENT,
+            Tree.Kind.PREFIX_DECREMENT, Tree.Kind.POSTFIX_INCREMENT, Tree.Kind.POSTFIX_DECREMENT);
+
     private Purity() {
     }
 
     /** Whether working an expression out can change or ask for anything that changes. */
     public static boolean mayAct(TreePath expression) {
         boolean[] acts = new boolean[1];
-        new TreePathScanner<Void, Void>() {
+        new TreeScanner<Void, Void>() {
             @Override
-            public Void visitMethodInvocation(MethodInvocationTree tree, Void nothing) {
-                acts[0] = true;
-                return null;
+            public Void scan(Tree tree, Void nothing) {
+                if (tree == null || tree.getKind() == Tree.Kind.LAMBDA_EXPRESSION) {
+                    return null;
+                }
+                acts[0] |= tree instanceof CompoundAssignmentTree || ACTING.contains(tree.getKind());
+                return super.scan(tree, nothing);
             }
-
-            @Override
-            public Void visitNewClass(NewClassTree tree, Void nothing) {
-                acts[0] = true;
-                return null;
-            }
-
-            @Override
-            public Void visitAssignment(AssignmentTree tree, Void nothing) {
-                acts[0] = true;
-                return null;
-            }
-
-            @Override
-            public Void visitCompoundAssignment(CompoundAssignmentTree tree, Void nothing) {
-                acts[0] = true;
-                return null;
-            }
-
-            @Override
-            public Void visitUnary(UnaryTree tree, Void nothing) {
-                acts[0] |= tree.getKind().name().startsWith("PREFIX_") || tree.getKind().name().startsWith("POSTFIX_");
-                return super.visitUnary(tree, nothing);
-            }
-
-            @Override
-            public Void visitLambdaExpression(LambdaExpressionTree tree, Void nothing) {
-                return null;
-            }
-        }.scan(expression, null);
+        }.scan(expression.getLeaf(), null);
         return acts[0];
     }
 

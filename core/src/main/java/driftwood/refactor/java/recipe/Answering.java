@@ -2,12 +2,14 @@ package driftwood.refactor.java.recipe;
 
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import driftwood.program.Symbol;
+import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
-import driftwood.refactor.java.ground.Declarations.Where;
-import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.DecisionPlace;
+import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Nulls;
@@ -21,11 +23,9 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -62,7 +62,7 @@ final class Answering {
         decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
         this.outcome = Outcome.of(workspace, decision, known);
         this.routine = name(names);
-        String proposed = lower(home.getSimpleName().toString());
+        String proposed = Words.lower(home.getSimpleName().toString());
         this.context = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(proposed)) || SourceVersion.isKeyword(proposed) ? "around" : proposed;
     }
 
@@ -74,11 +74,9 @@ final class Answering {
      */
     static Answering of(Drafting drafting, Branching branching, String symbol, int line, Set<String> names) {
         Workspace workspace = drafting.workspace();
-        if (!Symbol.of(symbol).isRoutine()) {
-            throw new Refused("the decision stands in the value of a field");
-        }
-        ExecutableElement around = workspace.routine(symbol);
-        Decision decision = Decision.at(workspace, workspace.path(around).orElseThrow(), line);
+        DecisionPlace place = DecisionPlace.of(workspace, symbol, line, false);
+        ExecutableElement around = place.around();
+        Decision decision = place.decision();
         TypeMirror asked = workspace.trees().getTypeMirror(decision.subject());
         Map<Element, Arm> variants = new LinkedHashMap<>();
         for (Arm arm : decision.arms()) {
@@ -130,10 +128,6 @@ final class Answering {
         return family.stream().noneMatch(type -> ElementFilter.methodsIn(type.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals(name)));
     }
 
-    private static String lower(String word) {
-        return word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
-    }
-
     private boolean isOnConstants() {
         return base.getKind() == ElementKind.ENUM;
     }
@@ -183,11 +177,7 @@ final class Answering {
         }
         Arm rest = decision.otherwise().orElse(null);
         String body = rest == null ? outcome.nothing() : code(rest, path, base);
-        drafting.declarations().add(path, comment + (contract ? "default " : openness(base)) + signature(unit) + block(body), Where.END);
-    }
-
-    private static String block(String body) {
-        return body.isEmpty() ? " {\n}" : " {\n    " + body.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}";
+        drafting.declarations().add(path, comment + (contract ? "default " : openness(base)) + signature(unit) + Code.block(body), Where.END);
     }
 
     private String openness(TypeElement where) {
@@ -208,7 +198,7 @@ final class Answering {
             parameters.add(drafting.imports().name(home.asType(), unit) + " " + context);
         }
         outcome.needs().forEach(each -> parameters.add(drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()));
-        String thrown = outcome.thrown().isEmpty() ? "" : " throws " + outcome.thrown().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+        String thrown = drafting.imports().thrown(outcome.thrown(), unit);
         return drafting.imports().name(outcome.type(), unit) + " " + routine + "(" + String.join(", ", parameters) + ")" + thrown;
     }
 
@@ -235,10 +225,10 @@ final class Answering {
         if (variant.getKind() != ElementKind.ENUM_CONSTANT) {
             TypeElement type = (TypeElement) variant;
             String mark = type.getKind().isInterface() ? "default " : openness(base);
-            drafting.declarations().add(path, "@Override\n" + mark + signature(unit) + block(code(arm, path, type)), Where.END);
+            drafting.declarations().add(path, "@Override\n" + mark + signature(unit) + Code.block(code(arm, path, type)), Where.END);
             return;
         }
-        String member = head + signature(unit) + block(code(arm, path, base));
+        String member = head + signature(unit) + Code.block(code(arm, path, base));
         drafting.constants().add(path, member);
     }
 

@@ -259,7 +259,7 @@ final class BuilderForLadder implements Recipe {
             }
             text.append("\n    private ").append(builder).append('(').append(required((name, of) -> of + " " + name)).append(") {\n");
             text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
-            String thrown = longest.getThrownTypes().isEmpty() ? "" : " throws " + longest.getThrownTypes().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+            String thrown = drafting.imports().thrown(longest.getThrownTypes(), unit);
             return text.append("\n    ").append(open).append(type.getSimpleName()).append(" build()").append(thrown).append(" {\n        return new ").append(type.getSimpleName()).append("(this);\n    }\n}").toString();
         }
 

@@ -6,17 +6,21 @@ import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Captures;
-import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.DecisionPlace;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Injection;
 import driftwood.refactor.java.ground.NewFile;
-import driftwood.refactor.java.ground.Outcome;
 import driftwood.refactor.java.ground.Outcome.Kind;
+import driftwood.refactor.java.ground.Outcome;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
@@ -81,7 +85,7 @@ final class CreationRoutine implements Recipe {
         private final Drafting drafting;
         private final Workspace workspace;
         private final Choosing choosing;
-        private final ExecutableElement around;
+        private final DecisionPlace place;
         private final TypeElement home;
         private final TreePath homePath;
         private final Unit unit;
@@ -93,14 +97,11 @@ final class CreationRoutine implements Recipe {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.choosing = choosing;
-            if (!Symbol.of(choosing.chain().routine()).isRoutine()) {
-                throw new Refused("the decision stands in the value of a field");
-            }
-            this.around = workspace.routine(choosing.chain().routine());
-            this.home = (TypeElement) around.getEnclosingElement();
-            this.homePath = workspace.path(home).orElseThrow();
-            this.unit = workspace.unit(homePath);
-            this.decision = Decision.free(workspace, workspace.path(around).orElseThrow(), choosing.chain().line());
+            this.place = DecisionPlace.of(workspace, choosing.chain(), true);
+            this.home = place.home();
+            this.homePath = place.path();
+            this.unit = place.unit();
+            this.decision = place.decision();
             this.outcome = Outcome.of(workspace, decision, Set.of());
             if (outcome.kind() == Kind.ACTS) {
                 throw new Refused("the arms use what they create at once, each in its own way");
@@ -108,7 +109,7 @@ final class CreationRoutine implements Recipe {
             String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
             String proposed = "create" + product.replaceAll("[^A-Za-z0-9].*", "");
             boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && each.getSimpleName().contentEquals(proposed));
-            this.name = drafting.name("creator", taken ? proposed + "For" + Character.toUpperCase(around.getSimpleName().charAt(0)) + around.getSimpleName().toString().substring(1) : proposed);
+            this.name = drafting.name("creator", taken ? proposed + "For" + Words.upper(place.word()) : proposed);
         }
 
         void write() {
@@ -129,11 +130,10 @@ final class CreationRoutine implements Recipe {
             }
             String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
             String factory = drafting.typeName("factory", home, product + "Factory", product + "Creation");
-            String field = Character.toLowerCase(factory.charAt(0)) + factory.substring(1);
+            String field = Words.lower(factory);
             drafting.script().stage("Add " + factory + ", which decides what is created", List.of(place(decision, "the decision")));
             String open = Drafting.openness(home);
-            String code = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(")
-                    .replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}\n";
+            String code = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(").replace("\n", "\n    ") + "\n}\n";
             new NewFile(drafting, unit, factory).importing(code).write(code);
             List<Decision> all = new ArrayList<>(List.of(decision));
             all.addAll(repeats(true));
@@ -181,9 +181,9 @@ final class CreationRoutine implements Recipe {
             List<Decision> same = new ArrayList<>();
             for (Place each : choosing.repeats()) {
                 try {
-                    ExecutableElement other = workspace.routine(each.symbol());
-                    Decision found = Decision.free(workspace, workspace.path(other).orElseThrow(), each.line());
-                    if ((anywhere || other.getEnclosingElement().equals(home)) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != Kind.ACTS) {
+                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), true);
+                    Decision found = other.decision();
+                    if ((anywhere || other.home().equals(home)) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != Kind.ACTS) {
                         same.add(found);
                     }
                 } catch (Refused e) {
@@ -201,11 +201,10 @@ final class CreationRoutine implements Recipe {
         }
 
         private String routine() {
-            String parameters = decisionNeeds().stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-            String thrown = outcome.thrown().isEmpty() ? "" : " throws " + outcome.thrown().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+            String parameters = drafting.imports().parameters(decisionNeeds(), unit);
+            String thrown = drafting.imports().thrown(outcome.thrown(), unit);
             boolean bound = outcome.asks() || asksFields();
-            return "private " + (bound ? "" : "static ") + drafting.imports().name(outcome.type(), unit) + " " + name + "(" + parameters + ")" + thrown + " {\n    "
-                    + body().replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}";
+            return "private " + (bound ? "" : "static ") + drafting.imports().name(outcome.type(), unit) + " " + name + "(" + parameters + ")" + thrown + Code.block(body());
         }
 
         /** Locals that the arms or the conditions need. */
@@ -263,7 +262,7 @@ final class CreationRoutine implements Recipe {
         }
 
         private void replace(Decision each, Outcome how, String routine) {
-            String call = routine + "(" + decisionNeeds().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(", ")) + ")";
+            String call = routine + "(" + Imports.arguments(decisionNeeds()) + ")";
             Unit file = workspace.unit(each.around());
             Optional<TreePath> declared = how.declaredBefore(workspace, each);
             if (declared.isPresent()) {

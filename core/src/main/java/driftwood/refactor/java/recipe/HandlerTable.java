@@ -1,16 +1,19 @@
 package driftwood.refactor.java.recipe;
 
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.DecisionPlace;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Labels;
 import driftwood.refactor.java.ground.Nulls;
-import driftwood.refactor.java.ground.Outcome;
 import driftwood.refactor.java.ground.Outcome.Kind;
+import driftwood.refactor.java.ground.Outcome;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
@@ -27,10 +30,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
@@ -63,7 +64,7 @@ final class HandlerTable implements Recipe {
     private static final class Tabling {
         private final Drafting drafting;
         private final Workspace workspace;
-        private final ExecutableElement around;
+        private final DecisionPlace place;
         private final TypeElement home;
         private final TreePath homePath;
         private final Unit unit;
@@ -78,14 +79,11 @@ final class HandlerTable implements Recipe {
         Tabling(Drafting drafting, Chain chain) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
-            if (!Symbol.of(chain.routine()).isRoutine()) {
-                throw new Refused("the decision stands in the value of a field");
-            }
-            this.around = workspace.routine(chain.routine());
-            this.home = (TypeElement) around.getEnclosingElement();
-            this.homePath = workspace.path(home).orElseThrow();
-            this.unit = workspace.unit(homePath);
-            this.decision = Decision.at(workspace, workspace.path(around).orElseThrow(), chain.line());
+            this.place = DecisionPlace.of(workspace, chain, false);
+            this.home = place.home();
+            this.homePath = place.path();
+            this.unit = place.unit();
+            this.decision = place.decision();
             for (Arm each : decision.arms()) {
                 if (each.labels().stream().map(workspace::element).anyMatch(label -> label instanceof TypeElement)) {
                     throw new Refused("the arms ask for types: a table by class would pass over subclasses");
@@ -101,22 +99,14 @@ final class HandlerTable implements Recipe {
             if (isBound && !home.getTypeParameters().isEmpty()) {
                 throw new Refused(home.getSimpleName() + " has type parameters");
             }
-            this.routine = around.getKind() == ElementKind.CONSTRUCTOR ? "setUp" : around.getSimpleName().toString();
-            this.handler = drafting.name("handler", free(upper(routine) + "Handler"));
-            this.table = drafting.name("registry", free(routine.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toUpperCase(Locale.ROOT) + "_HANDLERS"));
+            this.routine = place.word();
+            this.handler = drafting.name("handler", free(Words.upper(routine) + "Handler"));
+            this.table = drafting.name("registry", free(Words.constant(routine) + "_HANDLERS"));
         }
 
         private String free(String name) {
             boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(name));
             return taken ? name + (name.equals(name.toUpperCase(Locale.ROOT)) ? "_BY_KEY" : "ByKey") : name;
-        }
-
-        private static String upper(String word) {
-            return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
-        }
-
-        private static String lower(String word) {
-            return word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
         }
 
         void write() {
@@ -136,7 +126,7 @@ final class HandlerTable implements Recipe {
             }
             drafting.script().stage("Gather them in a table by key", List.of(workspace.place(homePath, table)));
             addTable(routines);
-            drafting.script().stage("Let " + routine + "() look up what to do", List.of(new Evidence(unit.file(), unit.line(decision.from()), unit.line(decision.to()), "the decision")));
+            drafting.script().stage("Let " + routine + "() look up what to do", List.of(place.evidence("the decision")));
             replace(other);
         }
 
@@ -153,11 +143,11 @@ final class HandlerTable implements Recipe {
         }
 
         private String parameters() {
-            return outcome.needs().stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+            return drafting.imports().parameters(outcome.needs(), unit);
         }
 
         private String thrown() {
-            return outcome.thrown().isEmpty() ? "" : " throws " + outcome.thrown().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+            return drafting.imports().thrown(outcome.thrown(), unit);
         }
 
         private String result() {
@@ -167,7 +157,7 @@ final class HandlerTable implements Recipe {
         private String extracted(Arm arm, String name) {
             String code = outcome.code(workspace, arm, each -> Optional.empty(), type -> drafting.imports().name(type, unit));
             return "private " + (isBound ? "" : "static ") + result() + " " + name + "(" + parameters() + ")" + thrown()
-                    + (code.isEmpty() ? " {\n}" : " {\n    " + code.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}");
+                    + Code.block(code);
         }
 
         private void addTable(Map<Arm, String> routines) {
@@ -176,16 +166,16 @@ final class HandlerTable implements Recipe {
             String map = drafting.imports().platform("java.util.Map", unit);
             String made = constants ? "new " + drafting.imports().platform("java.util.EnumMap", unit) + "<>(" + keyName + ".class)"
                     : "new " + drafting.imports().platform("java.util.HashMap", unit) + "<>()";
-            StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + handler + "> " + lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + handler
+            StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + handler + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + handler
                     + "> handlers = " + made + ";\n");
             routines.forEach((arm, name) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
                     .append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
             fill.append("    return handlers;\n}");
-            String before = isBound ? home.getSimpleName() + " " + lower(home.getSimpleName().toString()) + (outcome.needs().isEmpty() ? "" : ", ") : "";
+            String before = isBound ? home.getSimpleName() + " " + Words.lower(home.getSimpleName().toString()) + (outcome.needs().isEmpty() ? "" : ", ") : "";
             // A key that is no constant of the compiler must have its value before the table is made.
             boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
                     || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
-            add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + lower(handler) + "s();");
+            add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + Words.lower(handler) + "s();");
             drafting.declarations().add(homePath, fill.toString(), Where.END);
             drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters() + ")" + thrown() + ";\n}", Where.END);
         }
@@ -214,7 +204,7 @@ final class HandlerTable implements Recipe {
                 drafting.script().replace(unit.file(), decision.from(), decision.to(), found + apply);
                 return;
             }
-            String local = Labels.freeLocal(workspace, workspace.path(around).orElseThrow(), "handler");
+            String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), "handler");
             String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
             StringBuilder text = new StringBuilder(handler + " " + local + " = " + table + ".get(" + asked + ");\n");
             String use = outcome.use(local + apply).replace("\n", "\n    ");

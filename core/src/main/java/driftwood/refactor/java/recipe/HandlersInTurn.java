@@ -4,15 +4,19 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Captures;
-import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.ground.Decision;
+import driftwood.refactor.java.ground.DecisionPlace;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Outcome;
+import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Outcome.Kind;
+import driftwood.refactor.java.ground.Outcome;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
@@ -63,6 +67,7 @@ final class HandlersInTurn implements Recipe {
     private static final class Chaining {
         private final Drafting drafting;
         private final Workspace workspace;
+        private final DecisionPlace place;
         private final ExecutableElement around;
         private final TypeElement home;
         private final TreePath homePath;
@@ -77,14 +82,12 @@ final class HandlersInTurn implements Recipe {
         Chaining(Drafting drafting, Limits fact) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
-            if (!Symbol.of(fact.chain().routine()).isRoutine()) {
-                throw new Refused("the ladder stands in the value of a field");
-            }
-            this.around = workspace.routine(fact.chain().routine());
-            this.home = (TypeElement) around.getEnclosingElement();
-            this.homePath = workspace.path(home).orElseThrow();
-            this.unit = workspace.unit(homePath);
-            this.decision = Decision.free(workspace, workspace.path(around).orElseThrow(), fact.chain().line());
+            this.place = DecisionPlace.of(workspace, fact.chain(), true);
+            this.around = place.around();
+            this.home = place.home();
+            this.homePath = place.path();
+            this.unit = place.unit();
+            this.decision = place.decision();
             this.outcome = Outcome.of(workspace, decision, Set.of());
             if (outcome.kind() == Kind.VALUE && !(decision.around().getParentPath().getLeaf() instanceof ReturnTree)) {
                 throw new Refused("the ladder stands in the middle of an expression");
@@ -104,15 +107,11 @@ final class HandlersInTurn implements Recipe {
             needs.addAll(outcome.needs());
             this.isStatic = !asks || around.getModifiers().contains(Modifier.STATIC);
             String word = around.getSimpleName().toString();
-            this.handler = drafting.name("handler", upper(word) + "Handler");
-            this.list = drafting.name("chain", isStatic ? word.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toUpperCase(Locale.ROOT) + "_HANDLERS" : word + "Handlers");
+            this.handler = drafting.name("handler", Words.upper(word) + "Handler");
+            this.list = drafting.name("chain", isStatic ? Words.constant(word) + "_HANDLERS" : word + "Handlers");
             if (home.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(handler) || each.getSimpleName().contentEquals(list))) {
                 throw new Refused(home.getSimpleName() + " has a " + handler + " or " + list + " already");
             }
-        }
-
-        private static String upper(String word) {
-            return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
         }
 
         void write() {
@@ -143,7 +142,7 @@ final class HandlersInTurn implements Recipe {
             } else {
                 drafting.declarations().add(homePath, "private " + kept, Where.FIELDS);
             }
-            drafting.script().stage("Let " + around.getSimpleName() + "() ask them in turn", List.of(new Evidence(unit.file(), unit.line(decision.from()), unit.line(decision.to()), "the ladder")));
+            drafting.script().stage("Let " + around.getSimpleName() + "() ask them in turn", List.of(place.evidence("the ladder")));
             replace();
         }
 
@@ -155,7 +154,7 @@ final class HandlersInTurn implements Recipe {
                 boolean capitals = at.equals(at.toUpperCase(Locale.ROOT));
                 StringBuilder word = new StringBuilder();
                 for (String part : at.split("[_.]")) {
-                    word.append(part.isEmpty() ? "" : upper(capitals ? part.toLowerCase(Locale.ROOT) : part));
+                    word.append(part.isEmpty() ? "" : Words.upper(capitals ? part.toLowerCase(Locale.ROOT) : part));
                 }
                 name = switch (limit.group(1)) {
                     case "<=" -> "UpTo";
@@ -173,15 +172,15 @@ final class HandlersInTurn implements Recipe {
         }
 
         private String parameters() {
-            return needs.stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+            return drafting.imports().parameters(needs, unit);
         }
 
         private String arguments() {
-            return needs.stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+            return Imports.arguments(needs);
         }
 
         private String thrown() {
-            return outcome.thrown().isEmpty() ? "" : " throws " + outcome.thrown().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+            return drafting.imports().thrown(outcome.thrown(), unit);
         }
 
         /** The object around is not the handler. */
@@ -213,7 +212,7 @@ final class HandlersInTurn implements Recipe {
         private String handler(String name, String condition, Arm arm) {
             String code = outcome.code(workspace, arm, moved(), type -> drafting.imports().name(type, unit));
             return "private " + (isStatic ? "static " : "") + "final class " + name + " implements " + handler + " {\n    @Override\n    public boolean accepts(" + parameters() + ")" + thrown() + " {\n        return " + condition + ";\n    }\n\n    @Override\n    public "
-                    + drafting.imports().name(outcome.type(), unit) + " answer(" + parameters() + ")" + thrown() + (code.isEmpty() ? " {\n    }" : " {\n        " + code.replace("\n", "\n        ").replaceAll("(?m)^ +$", "") + "\n    }") + "\n}";
+                    + drafting.imports().name(outcome.type(), unit) + " answer(" + parameters() + ")" + thrown() + Code.deeper(Code.block(code)) + "\n}";
         }
 
         private void replace() {

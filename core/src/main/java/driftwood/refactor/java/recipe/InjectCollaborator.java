@@ -11,6 +11,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Captures;
@@ -26,7 +27,6 @@ import driftwood.smell.TypeFacts.Creating;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -190,7 +190,7 @@ final class InjectCollaborator implements Recipe {
         }
         TypeElement made = (TypeElement) workspace.element(creations.get(0)).getEnclosingElement();
         String simple = made.getSimpleName().toString();
-        String name = drafting.name("source", simple.substring(0, 1).toLowerCase(Locale.ROOT) + simple.substring(1) + "Source");
+        String name = drafting.name("source", Words.lower(simple) + "Source");
         if (ElementFilter.fieldsIn(client.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals(name))) {
             throw new Refused(client.getSimpleName() + " has a " + name + " already");
         }

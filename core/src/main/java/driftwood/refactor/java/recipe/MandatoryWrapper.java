@@ -4,11 +4,12 @@ import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
@@ -18,7 +19,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -76,9 +76,9 @@ final class MandatoryWrapper implements Recipe {
             if (!calls.stream().anyMatch(call -> each.equals(workspace.element(call.path())))) {
                 continue;
             }
-            String parameters = each.getParameters().stream().map(one -> drafting.imports().name(one.asType(), unit) + " " + one.getSimpleName()).collect(Collectors.joining(", "));
-            String arguments = each.getParameters().stream().map(one -> one.getSimpleName().toString()).collect(Collectors.joining(", "));
-            String thrown = each.getThrownTypes().isEmpty() ? "" : " throws " + each.getThrownTypes().stream().map(one -> drafting.imports().name(one, unit)).collect(Collectors.joining(", "));
+            String parameters = drafting.imports().parameters(each.getParameters(), unit);
+            String arguments = Imports.arguments(each.getParameters());
+            String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
             drafting.declarations().add(workspace.path(wrapped).orElseThrow(), "/** Makes one that nobody can reach but through its " + wrapper.getSimpleName() + ". */\n" + open(wrapped, each) + "static " + drafting.imports().name(common, unit) + " "
                     + name + "(" + parameters + ")" + thrown + " {\n    return new " + drafting.imports().name(wrapper, unit) + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
         }

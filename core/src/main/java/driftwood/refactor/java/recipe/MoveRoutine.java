@@ -3,10 +3,11 @@ package driftwood.refactor.java.recipe;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Declarations.Where;
@@ -23,9 +24,7 @@ import driftwood.smell.RoutineFacts.Envy;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -92,7 +91,7 @@ final class MoveRoutine implements Recipe {
                 throw new Refused(routine.getSimpleName() + "() asks super");
             }
             this.name = name();
-            this.context = from.getSimpleName().toString().substring(0, 1).toLowerCase(Locale.ROOT) + from.getSimpleName().toString().substring(1);
+            this.context = Words.lower(from.getSimpleName().toString());
         }
 
         /** The parameter or field through which the other type is reached. */
@@ -207,7 +206,7 @@ final class MoveRoutine implements Recipe {
             }
             routine.getParameters().stream().filter(each -> !each.equals(object)).forEach(each -> parameters.add(drafting.imports().name(each.asType(), target) + (routine.isVarArgs()
                     && each == routine.getParameters().get(routine.getParameters().size() - 1) ? "..." : "") + " " + each.getSimpleName()));
-            String thrown = routine.getThrownTypes().isEmpty() ? "" : " throws " + routine.getThrownTypes().stream().map(each -> drafting.imports().name(each, target)).collect(Collectors.joining(", "));
+            String thrown = drafting.imports().thrown(routine.getThrownTypes(), target);
             boolean near = workspace.elements().getPackageOf(from).equals(workspace.elements().getPackageOf(to));
             String comment = Comments.without(Comments.before(workspace, path), object.getSimpleName().toString());
             drafting.declarations().add(home, unit.bare(comment, unit.indentAt(workspace.from(path))) + (near && !routine.getModifiers().contains(Modifier.PUBLIC) ? "" : "public ") + drafting.imports().name(routine.getReturnType(), target) + " " + name + "("

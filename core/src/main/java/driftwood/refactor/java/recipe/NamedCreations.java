@@ -2,12 +2,13 @@ package driftwood.refactor.java.recipe;
 
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
-import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Constructors.Filled;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
@@ -20,7 +21,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -75,9 +75,9 @@ final class NamedCreations implements Recipe {
         StringBuilder code = new StringBuilder();
         for (ExecutableElement each : ladder) {
             List<Filled> filled = constructors.of(each);
-            String parameters = each.getParameters().stream().map(one -> drafting.imports().name(one.asType(), unit) + " " + one.getSimpleName()).collect(Collectors.joining(", "));
+            String parameters = drafting.imports().parameters(each.getParameters(), unit);
             String arguments = filled.stream().map(one -> one.parameter().map(at -> each.getParameters().get(at).getSimpleName().toString()).orElse(one.value())).collect(Collectors.joining(", "));
-            String thrown = each.getThrownTypes().isEmpty() ? "" : " throws " + each.getThrownTypes().stream().map(one -> drafting.imports().name(one, unit)).collect(Collectors.joining(", "));
+            String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
             code.append(code.isEmpty() ? "" : "\n\n").append(Drafting.visibility(each).replace("private ", "")).append("static ").append(type.getSimpleName()).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
                     .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append('(').append(arguments).append(");\n}");
         }
@@ -119,7 +119,7 @@ final class NamedCreations implements Recipe {
             for (int i = 0; i < filled.size(); i++) {
                 if (!shared.contains(i) && filled.get(i).parameter().isPresent()) {
                     String word = longest.getParameters().get(i).getSimpleName().toString();
-                    given.add(word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1));
+                    given.add(Words.upper(word));
                 }
             }
             String name = given.isEmpty() ? "plain" : each.equals(longest) && given.size() > 2 ? "complete" : "with" + String.join("And", given);

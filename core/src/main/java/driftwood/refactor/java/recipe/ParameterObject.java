@@ -3,11 +3,12 @@ package driftwood.refactor.java.recipe;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
@@ -23,7 +24,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -83,18 +83,14 @@ final class ParameterObject implements Recipe {
             this.family = all.family(routine);
             this.calls = all.of(family);
             this.gathered = cluster();
-            String named = routine.getKind() == ElementKind.CONSTRUCTOR ? owner.getSimpleName().toString() : upper(routine.getSimpleName().toString().replaceFirst("^(get|set|do|make|create|build)(?=[A-Z])", ""));
+            String named = routine.getKind() == ElementKind.CONSTRUCTOR ? owner.getSimpleName().toString() : Words.upper(routine.getSimpleName().toString().replaceFirst("^(get|set|do|make|create|build)(?=[A-Z])", ""));
             this.type = drafting.typeName("parameter object", owner, named + "Details", named + "Terms", named + "Request");
-            String proposed = type.endsWith("Details") ? "details" : type.substring(0, 1).toLowerCase(Locale.ROOT) + type.substring(1);
+            String proposed = type.endsWith("Details") ? "details" : Words.lower(type);
             this.parameter = isTaken(proposed) ? "all" + type : proposed;
         }
 
         private boolean isTaken(String name) {
             return family.stream().anyMatch(each -> workspace.text(workspace.path(each).orElseThrow()).matches("(?s).*\\b" + name + "\\b.*"));
-        }
-
-        private static String upper(String word) {
-            return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
         }
 
         private void refuse() {

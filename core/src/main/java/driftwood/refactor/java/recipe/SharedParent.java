@@ -7,6 +7,7 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
@@ -186,7 +187,7 @@ final class SharedParent implements Recipe {
             for (LiteralHooks each : hooks) {
                 TreePath path = each.routines().get(0);
                 String text = unit.bare(Comments.before(workspace, path) + each.shared(), unit.indentAt(workspace.from(path)));
-                body.append("\n    ").append(text.replace("\n", "\n    ").replaceAll("(?m)^ +$", "")).append("\n");
+                body.append("\n    ").append(Code.deeper(text)).append("\n");
                 each.declared().forEach(hook -> body.append("\n    ").append(hook).append("\n"));
             }
             for (String each : rest) {
@@ -220,7 +221,7 @@ final class SharedParent implements Recipe {
             } else if (element.getModifiers().contains(Modifier.PRIVATE) && isNeeded(element)) {
                 text = text.replaceFirst("\\bprivate\\s+", "");
             }
-            return "    " + unit.bare(comment + text, unit.indentAt(workspace.from(path))).replace("\n", "\n    ").replaceAll("(?m)^ +$", "");
+            return "    " + Code.deeper(unit.bare(comment + text, unit.indentAt(workspace.from(path))));
         }
 
         /** Whether what stays in a twin names a member of the same name. */

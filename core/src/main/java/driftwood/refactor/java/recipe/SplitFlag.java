@@ -5,11 +5,12 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
@@ -82,7 +83,7 @@ final class SplitFlag implements Recipe {
             this.family = all.family(routine);
             this.calls = all.of(family);
             String own = routine.getSimpleName().toString();
-            String flag = upper(routine.getParameters().get(at).getSimpleName().toString().replaceFirst("^(is|has|with|should|do|use)(?=[A-Z])", ""));
+            String flag = Words.upper(routine.getParameters().get(at).getSimpleName().toString().replaceFirst("^(is|has|with|should|do|use)(?=[A-Z])", ""));
             String with = drafting.name("true", own.toLowerCase(Locale.ROOT).endsWith(flag.toLowerCase(Locale.ROOT)) ? own + "On" : own + flag);
             String without = drafting.name("false", isFree(own) ? own : own + "Without" + flag);
             for (String each : List.of(with, without)) {
@@ -91,10 +92,6 @@ final class SplitFlag implements Recipe {
                 }
             }
             this.names = new String[] {without, with};
-        }
-
-        private static String upper(String word) {
-            return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
         }
 
         /** Whether no routine of these types has the name and the parameters that are left. */

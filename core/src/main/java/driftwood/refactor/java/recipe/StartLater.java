@@ -8,15 +8,18 @@ import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Constructors;
-import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
@@ -25,9 +28,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Work;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
@@ -82,7 +83,7 @@ final class StartLater implements Recipe {
         }
         String begin = drafting.name("begin", free(type, "begin", "beginWork"));
         String create = drafting.name("creator", free(type, "create", "createReady"));
-        String thrown = constructor.getThrownTypes().isEmpty() ? "" : " throws " + constructor.getThrownTypes().stream().map(each -> drafting.imports().name(each, unit)).collect(Collectors.joining(", "));
+        String thrown = drafting.imports().thrown(constructor.getThrownTypes(), unit);
         List<Call> calls = new Calls(workspace).of(Set.of(constructor));
         for (Call each : calls) {
             if (!each.isCreation() || ((NewClassTree) each.path().getLeaf()).getClassBody() != null) {
@@ -92,13 +93,13 @@ final class StartLater implements Recipe {
         int from = Declarations.fromComments(unit, workspace.from(work.get(0)));
         int to = workspace.to(work.get(work.size() - 1));
         String code = unit.bare(from, to);
-        String local = type.getSimpleName().toString().substring(0, 1).toLowerCase(Locale.ROOT) + type.getSimpleName().toString().substring(1);
+        String local = Words.lower(type.getSimpleName().toString());
         String name = constructor.getParameters().stream().anyMatch(each -> each.getSimpleName().contentEquals(local)) || SourceVersion.isKeyword(local) ? "made" : local;
         drafting.script().stage("Add " + create + "() for those who create a " + type.getSimpleName(), List.of(workspace.place(path, "as the constructor")));
-        String told = needs.stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-        String given = needs.stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
-        String parameters = constructor.getParameters().stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-        String arguments = constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+        String told = drafting.imports().parameters(needs, unit);
+        String given = Imports.arguments(needs);
+        String parameters = drafting.imports().parameters(constructor.getParameters(), unit);
+        String arguments = Imports.arguments(constructor.getParameters());
         Declarations.Slot slot = drafting.declarations().add(home, "/** Makes one that has begun its work. */\n" + Drafting.visibility(constructor) + "static " + type.getSimpleName() + " " + create + "(" + parameters + ")" + thrown + " {\n    "
                 + type.getSimpleName() + " " + name + " = new " + type.getSimpleName() + "(" + arguments + ");", "    return " + name + ";\n}", Where.CONSTRUCTORS);
         drafting.script().stage("Let all who create one call " + create + "()", calls.stream().map(each -> workspace.place(each.path(), "calls it")).toList());
@@ -110,7 +111,7 @@ final class StartLater implements Recipe {
         drafting.script().stage("Move the work of the constructor into " + begin + "(), so that the constructor of " + type.getSimpleName() + " only takes its values, and close it", List.of(workspace.place(path, "private")));
         drafting.changes(constructor);
         drafting.declarations().fill(slot, name + "." + begin + "(" + given + ");", unit);
-        drafting.declarations().add(home, "private void " + begin + "(" + told + ")" + thrown + " {\n    " + code.replace("\n", "\n    ").replaceAll("(?m)^ +$", "") + "\n}", Where.END);
+        drafting.declarations().add(home, "private void " + begin + "(" + told + ")" + thrown + Code.block(code), Where.END);
         Constructors.close(drafting, path);
         drafting.script().replace(unit.file(), first == 0 ? workspace.from(body) + 1 : workspace.to(statements.get(first - 1)), to, "");
     }

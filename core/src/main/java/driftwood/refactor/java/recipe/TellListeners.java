@@ -7,11 +7,13 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
@@ -22,10 +24,8 @@ import driftwood.smell.RoutineFacts.Telling;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -76,14 +76,14 @@ final class TellListeners implements Recipe {
             throw new Refused("a call sets a local on its way");
         }
         String own = routine.getSimpleName().toString();
-        String listener = drafting.name("observer", upper(own.replaceFirst("^(on|do|handle)(?=[A-Z])", "")) + "Listener");
+        String listener = drafting.name("observer", Words.upper(own.replaceFirst("^(on|do|handle)(?=[A-Z])", "")) + "Listener");
         String list = drafting.name("observers", "listeners");
         if (subject.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(listener) || each.getSimpleName().contentEquals(list))) {
             throw new Refused(subject.getSimpleName() + " has a " + listener + " or " + list + " already");
         }
         String open = Drafting.visibility(routine).replace("private ", "");
-        String parameters = event.stream().map(each -> drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-        String arguments = event.stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+        String parameters = drafting.imports().parameters(event, unit);
+        String arguments = Imports.arguments(event);
         String lambda = event.size() == 1 ? arguments : "(" + arguments + ")";
         drafting.script().stage("Let " + subject.getSimpleName() + " keep listeners, and register those whom " + own + "() tells, in the order of today", told.stream().map(each -> workspace.place(each, "registers")).toList());
         String made = drafting.imports().platform("java.util.List", unit) + "<" + listener + "> " + list + " = new " + drafting.imports().platform("java.util.concurrent.CopyOnWriteArrayList", unit) + "<>();";
@@ -98,10 +98,6 @@ final class TellListeners implements Recipe {
                 + "void register(" + listener + " listener) {\n    " + list + ".add(listener);\n}\n\n/** No longer told. */\n" + open + "void unregister(" + listener + " listener) {\n    " + list + ".remove(listener);\n}", Where.END);
         drafting.script().stage("Let " + own + "() tell its listeners instead of naming them", List.of(workspace.place(told.get(0), "the calls")));
         drafting.script().replace(unit.file(), workspace.from(told.get(0)), workspace.to(told.get(told.size() - 1)), list + ".forEach(each -> each.told(" + arguments + "));");
-    }
-
-    private static String upper(String word) {
-        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
     }
 
     /** The calls of today: statements in a row, each on a field of the object. */
