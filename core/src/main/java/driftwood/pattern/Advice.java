@@ -52,7 +52,7 @@ public record Advice(double score, String because, Map<String, String> cast, Lis
                     last ? Check.CONFIRM : Check.LANGUAGE));
         }
         Evidence one = new Evidence(finding.file(), finding.line(), finding.endLine(), filled(after, gathered));
-        return new Answer(roles, all, cost, List.of(one), Change.NONE);
+        return new Answer(roles, all, cost, List.of(one));
     }
 
     private static String filled(String text, Gathered gathered) {

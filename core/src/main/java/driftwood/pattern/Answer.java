@@ -11,17 +11,8 @@ import java.util.List;
  * @param steps   small ones, each leaving a program that compiles and behaves the same
  * @param cost    what it adds
  * @param after   every place to edit for one variant more, once it is done
- * @param sketch  changed and new files; a sketch to think with, not a patch to apply
- * @param lost    what the sketch would lose of today's behaviour, as a clause; empty where it keeps all
  */
-public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after, Change sketch,
-        String lost) {
-
-    /** One whose sketch keeps all. */
-    public Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after, Change sketch) {
-        this(roles, steps, cost, after, sketch, "");
-    }
-
+public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidence> after) {
 
     /**
      * A participant.

@@ -9,7 +9,6 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Ladder;
-import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
@@ -49,8 +48,6 @@ final class Builder implements Computed {
         required.forEach(each -> roles.add(new Role("required part", each.name(), true)));
         optional.forEach(each -> roles.add(new Role("optional part", each.name(), true)));
         roles.add(new Role("build step", "build()", false));
-        List<String> code = code(type, longest, required, optional);
-        Edit edit = new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(), code);
         List<Evidence> callers = ladder.callers().stream().map(each -> each.place().evidence()).toList();
         List<Step> steps = List.of(
                 new Step("Add the builder inside " + type.simpleName() + ", calling the longest constructor. Take the "
@@ -61,37 +58,10 @@ final class Builder implements Computed {
                 new Step("Remove the shorter constructors once nothing calls them; make the longest private.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the ladder")),
                         Check.CONFIRM));
-        Cost cost = new Cost(1, code.size() - 4 * (ladder.ladder().size() - 1),
+        Cost cost = new Cost(1, 8 + 3 * required.size() + 6 * optional.size() - 4 * (ladder.ladder().size() - 1),
                 "one short-lived object for each creation");
         List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.line(), "the field, and its step in the builder"),
                 new Evidence(longest.file(), longest.line(), longest.line(), "the parameter of the private constructor"));
-        return new Answer(roles, steps, cost, after, edit.sketch());
-    }
-
-    private static List<String> code(TypeOutline type, RoutineOutline longest, List<ParameterOutline> required,
-            List<ParameterOutline> optional) {
-        String parts = String.join(", ", required.stream().map(each -> each.type().text() + " " + each.name()).toList());
-        List<String> code = new ArrayList<>(List.of("/** Builds a " + type.simpleName() + ": required parts first, "
-                + "optional ones by name. */", "static final class Builder {"));
-        required.forEach(each -> code.add("    private final " + each.type().text() + " " + each.name() + ";"));
-        optional.forEach(each -> code.add("    private " + each.type().text() + " " + each.name() + ";"));
-        code.add("");
-        code.add("    Builder(" + parts + ") {");
-        required.forEach(each -> code.add("        this." + each.name() + " = " + each.name() + ";"));
-        code.add("    }");
-        for (ParameterOutline each : optional) {
-            code.add("");
-            code.add("    Builder " + each.name() + "(" + each.type().text() + " value) {");
-            code.add("        this." + each.name() + " = value;");
-            code.add("        return this;");
-            code.add("    }");
-        }
-        code.add("");
-        code.add("    " + type.simpleName() + " build() {");
-        code.add("        return " + (longest.isConstructor() ? "new " + type.simpleName() : longest.name()) + "("
-                + String.join(", ", longest.parameters().stream().map(ParameterOutline::name).toList()) + ");");
-        code.add("    }");
-        code.add("}");
-        return code;
+        return new Answer(roles, steps, cost, after);
     }
 }

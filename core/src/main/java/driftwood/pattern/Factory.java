@@ -46,17 +46,6 @@ final class Factory implements Computed {
         List<Role> roles = new ArrayList<>(List.of(new Role("factory", factory, false),
                 new Role("product", product, !choosing.common().isEmpty())));
         choosing.table().values().stream().distinct().forEach(each -> roles.add(new Role("concrete product", each, true)));
-        List<String> file = site.lines(finding.file());
-        StringBuilder text = new StringBuilder(site.packageLine(client)).append("/** Decides which ").append(product)
-                .append(" to create. */\nfinal class ").append(factory).append(" {\n    ").append(product)
-                .append(" create(").append(Creations.parameters(choosing.chain(), site)).append(") {\n");
-        Creations.moved(file, finding.line(), finding.endLine(), choosing.chain())
-                .forEach(line -> text.append("        ").append(line).append('\n'));
-        text.append("    }\n}\n");
-        String newFile = site.beside(client, factory);
-        String call = Words.lower(factory) + ".create(" + Creations.arguments(choosing.chain(), site) + ")";
-        List<Change> sketch = List.of(Edit.added(newFile, text.toString()), new Edit(finding.file(), file)
-                .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(), call))).sketch());
         List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
         List<Step> steps = new ArrayList<>(List.of(
                 new Step("Copy the decision into " + factory + ", each arm returning what it creates.",
@@ -70,7 +59,7 @@ final class Factory implements Computed {
                     Check.CONFIRM_EACH));
         }
         return new Answer(roles, steps, new Cost(1, 8, "clients hold a factory"),
-                after(choosing, client, factory, site), Edit.all(sketch));
+                after(choosing, client, factory, site));
     }
 
     private static List<Evidence> after(Choosing choosing, TypeOutline client, String factory, Site site) {

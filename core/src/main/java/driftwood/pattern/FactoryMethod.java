@@ -6,7 +6,6 @@ import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
-import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
@@ -91,15 +90,6 @@ final class FactoryMethod implements Computed {
         List<Role> roles = new ArrayList<>(List.of(new Role("creator", creator.simpleName() + "." + routine + "()", false),
                 new Role("product", product, !choosing.common().isEmpty())));
         choosing.table().values().stream().distinct().forEach(each -> roles.add(new Role("concrete product", each, true)));
-        List<String> file = site.lines(finding.file());
-        List<String> moved = new ArrayList<>(List.of("private " + product + " " + routine + "("
-                + Creations.parameters(choosing.chain(), site) + ") {"));
-        Creations.moved(file, finding.line(), finding.endLine(), choosing.chain())
-                .forEach(line -> moved.add("    " + line));
-        moved.add("}");
-        Edit edit = new Edit(finding.file(), file).insertAtEnd(creator.endLine(), moved)
-                .replace(finding.line(), finding.endLine(), List.of(Creations.use(choosing.chain(),
-                        routine + "(" + Creations.arguments(choosing.chain(), site) + ")")));
         List<Evidence> here = List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the decision"));
         List<Step> steps = new ArrayList<>(List.of(
                 new Step("Extract the decision into " + routine + "(), each arm returning what it creates.", here,
@@ -110,26 +100,17 @@ final class FactoryMethod implements Computed {
                     choosing.repeats().stream().map(Place::evidence).toList(), Check.CONFIRM_EACH));
         }
         return new Answer(roles, steps, new Cost(0, 4, "one call"), List.of(new Evidence(finding.file(), finding.line(),
-                finding.line(), "one arm in " + routine + "()")), edit.sketch());
+                finding.line(), "one arm in " + routine + "()")));
     }
 
     private Answer forLadder(Finding finding, Ladder ladder, Site site) {
         TypeOutline type = site.type(ladder.type()).orElseThrow();
         RoutineOutline longest = ladder.ladder().get(ladder.ladder().size() - 1);
         List<Role> roles = new ArrayList<>(List.of(new Role("product", type.simpleName(), true)));
-        List<String> added = new ArrayList<>();
         for (RoutineOutline step : ladder.ladder()) {
             String name = Creations.nameFor(step, ladder);
             roles.add(new Role("creator", type.simpleName() + "." + name + "()", false));
-            if (!added.isEmpty()) {
-                added.add("");
-            }
-            added.add("static " + type.simpleName() + " " + name + step.signature().substring(step.name().length()) + " {");
-            added.add("    return new " + type.simpleName() + "(" + String.join(", ",
-                    step.parameters().stream().map(ParameterOutline::name).toList()) + ");");
-            added.add("}");
         }
-        Edit edit = new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(), added);
         List<Evidence> callers = ladder.callers().stream().map(each -> each.place().evidence()).toList();
         List<Step> steps = List.of(
                 new Step("Add a creation routine for each combination, named for what it is for.", List.of(
@@ -142,6 +123,6 @@ final class FactoryMethod implements Computed {
                 List.of(new Evidence(type.file(), type.endLine(), type.endLine(),
                         "a creation routine for each new combination"),
                         new Evidence(longest.owner().isEmpty() ? finding.file() : type.file(), longest.line(),
-                                longest.endLine(), "the one constructor")), edit.sketch());
+                                longest.endLine(), "the one constructor")));
     }
 }

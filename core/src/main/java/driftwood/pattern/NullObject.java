@@ -5,7 +5,6 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Nothing;
@@ -66,18 +65,7 @@ final class NullObject implements Computed {
         String instance = type.isPresent() ? name + ".INSTANCE" : emptyOf(nothing.yields());
         List<Role> roles = new ArrayList<>(List.of(new Role("abstraction", nothing.yields(), true),
                 new Role("null object", name, type.isEmpty())));
-        List<Change> sketch = new ArrayList<>();
-        type.ifPresent(each -> sketch.add(Edit.added(site.beside(each, name), code(each, name, site))));
         List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
-        Edit edit = new Edit(finding.file(), site.lines(finding.file()));
-        List<String> lines = site.lines(finding.file());
-        for (Evidence each : yields) {
-            if (each.file().equals(finding.file()) && each.line() <= lines.size()) {
-                edit.replace(each.line(), each.line(), List.of(
-                        lines.get(each.line() - 1).strip().replaceFirst("\\bnull\\b", instance)));
-            }
-        }
-        sketch.add(edit.sketch());
         List<Step> steps = List.of(
                 new Step(type.isPresent() ? "Add " + name + " with one shared instance; every operation answers neutrally."
                         : "Agree on " + instance + " for nothing.", type.map(each -> List.of(site.planned(each, name,
@@ -89,36 +77,7 @@ final class NullObject implements Computed {
         Cost cost = new Cost(type.isPresent() ? 1 : 0, (type.isPresent() ? 12 : 0) - 2 * nothing.guards().size(),
                 "in a debugger the empty object looks real");
         List<Evidence> after = List.of();
-        return new Answer(roles, steps, cost, after, Edit.all(sketch));
-    }
-
-    private static String code(TypeOutline type, String name, Site site) {
-        StringBuilder text = new StringBuilder(site.packageLine(type)).append("/** Stands for no ")
-                .append(type.simpleName()).append(": answers every operation neutrally and holds no state. */\nfinal class ")
-                .append(name).append(type.isInterface() ? " implements " : " extends ").append(type.simpleName())
-                .append(" {\n    static final ").append(name).append(" INSTANCE = new ").append(name)
-                .append("();\n\n    private ").append(name).append("() {\n    }\n");
-        for (RoutineOutline routine : type.routines()) {
-            if (!routine.isConstructor() && !routine.traits().isStatic() && !routine.traits().isPrivate()
-                    && !routine.traits().isFinal() && !routine.name().isEmpty()) {
-                String neutral = neutral(routine.returns(), type, name);
-                text.append("\n    @Override\n    ").append(type.isInterface() || routine.traits().isPublic()
-                                ? "public " : "").append(routine.returns().text().replace(",", ", ")).append(' ')
-                        .append(routine.signature()).append(" {\n");
-                text.append(neutral.isEmpty() ? "" : "        return " + neutral + ";\n").append("    }\n");
-            }
-        }
-        return text.append("}\n").toString();
-    }
-
-    private static String neutral(TypeRef returns, TypeOutline type, String name) {
-        return switch (returns.simpleName()) {
-            case "void" -> "";
-            case "boolean", "Boolean" -> "false";
-            case "int", "long", "short", "byte", "double", "float", "char", "Integer", "Long", "Double" -> "0";
-            case "Optional" -> "Optional.empty()";
-            default -> returns.simpleName().equals(type.simpleName()) ? "this" : emptyOf(returns.text());
-        };
+        return new Answer(roles, steps, cost, after);
     }
 
     private static String emptyOf(String type) {

@@ -5,9 +5,6 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline;
-import driftwood.program.RoutineOutline.ParameterOutline;
-import driftwood.program.Symbol;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Detail.Place;
@@ -47,9 +44,6 @@ final class OptionalValue implements Computed {
         List<Role> roles = List.of(new Role("source", Words.simple(nothing.source().split("\\(")[0]), true),
                 new Role("caller", nothing.guards().size() + nothing.careless().size() + " places", true));
         List<Evidence> yields = nothing.gives().stream().map(Place::evidence).toList();
-        Edit edit = new Edit(finding.file(), site.lines(finding.file()));
-        site.type(Symbol.of(nothing.source()).type()).ifPresent(owner -> owner.routine(nothing.source())
-                .ifPresent(each -> edit.insertAtEnd(owner.endLine(), wrapper(each, optional(site.lines(finding.file()))))));
         List<Step> steps = List.of(
                 new Step("Add a second routine that gives an optional value, calling the old one.",
                         List.of(new Evidence(finding.file(), finding.line(), finding.endLine(), "the source")), Check.LANGUAGE),
@@ -61,21 +55,6 @@ final class OptionalValue implements Computed {
         String reminds = Language.ofKey(finding.language()).map(Language::idiom).orElse(Idiom.PLAIN).reminds();
         return new Answer(roles, steps, new Cost(0, 2, "one wrapper for each result"),
                 List.of(new Evidence(finding.file(), finding.line(), finding.line(),
-                        "the new caller says what it does for nothing: " + reminds + " asks")), edit.sketch());
-    }
-
-    /** The type's name as the file can say it. */
-    private static String optional(List<String> file) {
-        return file.stream().anyMatch(line -> line.startsWith("import java.util.Optional;") || line.startsWith("import java.util.*;"))
-                ? "Optional" : "java.util.Optional";
-    }
-
-    /** A second routine beside the old one, which says in its type that there may be nothing. */
-    private static List<String> wrapper(RoutineOutline routine, String optional) {
-        String arguments = String.join(", ", routine.parameters().stream().map(ParameterOutline::name).toList());
-        String signature = routine.signature();
-        return List.of((routine.traits().isStatic() ? "static " : "") + optional + "<" + routine.returns().text() + "> "
-                + routine.name() + "IfAny" + signature.substring(routine.name().length()) + " {",
-                "    return " + optional + ".ofNullable(" + routine.name() + "(" + arguments + "));", "}");
+                        "the new caller says what it does for nothing: " + reminds + " asks")));
     }
 }

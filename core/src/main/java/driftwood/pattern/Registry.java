@@ -14,7 +14,6 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** registry: a table from tag to handler or constructor, in one place. */
@@ -69,31 +68,7 @@ final class Registry implements Computed {
         String field = Words.lower(name);
         List<Role> roles = new ArrayList<>(List.of(new Role("registry", field, false),
                 new Role("key", chain.subject().text(), true)));
-        String constant = Words.constant(chain.subject().word()) + (creates ? "_CREATORS" : "_HANDLERS");
-        String owner = finding.detail().accept(new KeyOwner());
-        List<String> file = site.lines(finding.file());
-        List<String> table = new ArrayList<>(List.of("private " + (creates ? "static " : "") + "final Map<" + keyType(chain, owner) + ", "
-                + (creates ? "Supplier<" + productOf(finding) + ">" : "Runnable") + "> " + constant + " = Map.of("));
-        Map<String, String> made = finding.detail() instanceof Choosing choosing ? choosing.table() : Map.of();
-        for (int i = 0; i < chain.arms().size(); i++) {
-            Chain.Arm arm = chain.arms().get(i);
-            String entry = creates ? made.getOrDefault(arm.title(), "Object") + "::new"
-                    : "() -> { " + String.join(" ", ArmText.body(chain, arm, file)) + " }";
-            roles.add(new Role("entry", arm.title(), true));
-            for (int j = 0; j < arm.labels().size(); j++) {
-                boolean last = i == chain.arms().size() - 1 && j == arm.labels().size() - 1;
-                Label label = arm.labels().get(j);
-                String key = label.kind() == Label.Kind.NAME && !owner.isEmpty() ? owner + "." + label.text() : label.text();
-                table.add("        " + key + ", " + entry + (last ? ");" : ","));
-            }
-        }
-        int end = site.type(chain.within()).map(type -> type.endLine()).orElse(chain.endLine());
-        Edit edit = new Edit(finding.file(), site.lines(finding.file())).insertAtEnd(end, table)
-                .replace(chain.line(), chain.endLine(), List.of("var found = " + constant + ".get("
-                        + chain.subject().text() + ");", "if (found == null) {",
-                        "    throw new IllegalArgumentException(\"unknown " + chain.subject().word() + ": \" + "
-                                + chain.subject().text() + ");", "}",
-                        creates ? Creations.use(chain, "found.get()") : "found.run();"));
+        chain.arms().forEach(arm -> roles.add(new Role("entry", arm.title(), true)));
         List<Evidence> chainPlace = List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain"));
         List<Step> steps = List.of(
                 new Step("Turn each arm into an entry of a table beside the chain.", chainPlace, Check.LANGUAGE),
@@ -103,34 +78,6 @@ final class Registry implements Computed {
                 new Step("Replace the chain by the look-up.", chainPlace, Check.CONFIRM),
                 new Step("Add a test that every key has an entry.", List.of(), Check.TESTED));
         return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"),
-                List.of(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table")),
-                edit.sketch());
-    }
-
-    private static String keyType(Chain chain, String owner) {
-        return switch (chain.arms().get(0).labels().get(0).kind()) {
-            case STRING -> "String";
-            case INTEGER -> "Integer";
-            default -> owner.isEmpty() ? "Object" : owner;
-        };
-    }
-
-    private static String productOf(Finding finding) {
-        return finding.detail() instanceof Choosing choosing && !choosing.common().isEmpty()
-                ? Words.simple(choosing.common()) : "Object";
-    }
-
-    /** The enum that the keys are constants of; empty for other keys. */
-    private static final class KeyOwner implements Detail.Visitor<String> {
-
-        @Override
-        public String visitDetail(Detail detail) {
-            return "";
-        }
-
-        @Override
-        public String visitBranching(Branching branching) {
-            return Words.simple(branching.common());
-        }
+                List.of(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table")));
     }
 }

@@ -17,11 +17,6 @@ import java.util.Optional;
  */
 public record Site(Path root, Program program) {
 
-    /** The lines of a file; empty where it cannot be read any more. */
-    public List<String> lines(String file) {
-        return texts().lines(file);
-    }
-
     /** The text of a file; empty where it cannot be read any more. */
     public Optional<String> text(String file) {
         return texts().text(file);
@@ -62,11 +57,5 @@ public record Site(Path root, Program program) {
         boolean together = program.children(common).stream().anyMatch(each -> each.file().equals(common.file()));
         return together ? new Evidence(common.file(), common.endLine(), common.endLine(), note)
                 : planned(common, "New" + common.simpleName(), note);
-    }
-
-    /** The package statement for a file beside an existing type's, with an empty line behind; empty without package. */
-    public String packageLine(TypeOutline type) {
-        String name = program.fileOf(type).packageName();
-        return name.isEmpty() ? "" : "package " + name + ";\n\n";
     }
 }

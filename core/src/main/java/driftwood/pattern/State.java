@@ -48,27 +48,13 @@ final class State implements Computed {
         Branching branching = (Branching) finding.detail();
         Chain chain = branching.chain();
         TypeOutline context = site.type(chain.within()).orElseThrow();
-        String routine = Branches.routineFor(chain);
         String state = context.simpleName() + "State";
-        String signature = Branches.signature(chain, site, routine);
-        List<String> file = site.lines(finding.file());
         List<Role> roles = new ArrayList<>(List.of(new Role("context", context.simpleName(), true),
                 new Role("state", state, false)));
-        StringBuilder text = new StringBuilder(site.packageLine(context)).append("/** A condition that a ")
-                .append(context.simpleName()).append(" can be in. */\ninterface ").append(state).append(" {\n    ")
-                .append(signature).append(";\n");
         for (Chain.Arm arm : chain.arms()) {
             String name = Words.ofLabel(arm.labels().get(0).text());
             roles.add(new Role("concrete state", name, false));
-            text.append("\n    final class ").append(name).append(" implements ").append(state)
-                    .append(" {\n        @Override\n        public ").append(signature).append(" {\n");
-            ArmText.body(chain, arm, file).forEach(line -> text.append("            ").append(line).append('\n'));
-            text.append("        }\n    }\n");
         }
-        String newFile = site.beside(context, state);
-        List<Change> sketch = List.of(Edit.added(newFile, text.append("}\n").toString()),
-                new Edit(finding.file(), file).replace(chain.line(), chain.endLine(),
-                        List.of(Branches.call(chain, site, "state." + routine))).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + state + " with every operation that branches on " + chain.subject().text() + ".",
                         List.of(site.planned(context, state, "the " + site.idiom(context).contract())), Check.LANGUAGE),
@@ -85,6 +71,6 @@ final class State implements Computed {
         Cost cost = new Cost(1 + chain.arms().size(), 6 * chain.arms().size(), "the order of states is read from the "
                 + "transitions instead of one routine");
         List<Evidence> after = List.of(site.planned(context, state, "one more state class, and the transition into it"));
-        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
+        return new Answer(roles, steps, cost, after);
     }
 }

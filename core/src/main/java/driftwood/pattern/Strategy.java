@@ -5,7 +5,6 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
@@ -51,30 +50,15 @@ final class Strategy implements Computed {
     private Answer onVariants(Finding finding, Branching branching, TypeOutline common, Site site) {
         Chain chain = branching.chain();
         String routine = Branches.routineFor(chain);
-        String signature = Branches.signature(chain, site, routine);
         List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
                 new Role("strategy", common.simpleName() + "." + routine + "()", false)));
         List<Evidence> variantPlaces = new ArrayList<>();
-        List<Change> sketch = new ArrayList<>();
-        List<String> file = site.lines(finding.file());
-        boolean isInterface = common.isInterface();
-        Edit base = new Edit(common.file(), site.lines(common.file())).insertAtEnd(common.endLine(),
-                List.of((isInterface ? "" : "abstract ") + signature + ";"));
-        sketch.add(base.sketch());
         for (Chain.Arm arm : chain.arms()) {
             for (TypeOutline variant : Branches.types(arm, chain, site)) {
                 roles.add(new Role("concrete strategy", variant.simpleName(), true));
                 variantPlaces.add(new Evidence(variant.file(), variant.line(), variant.line(), variant.simpleName()));
-                List<String> body = new ArrayList<>(List.of("@Override",
-                        (isInterface ? "public " : "") + signature + " {"));
-                ArmText.onVariant(chain, arm, file).forEach(line -> body.add("    " + line));
-                body.add("}");
-                sketch.add(new Edit(variant.file(), site.lines(variant.file())).insertAtEnd(variant.endLine(), body)
-                        .sketch());
             }
         }
-        sketch.add(new Edit(finding.file(), file).replace(chain.line(), chain.endLine(),
-                List.of(Branches.call(chain, site, chain.subject().text() + "." + routine))).sketch());
         List<Step> steps = List.of(
                 new Step("Declare " + routine + "() on " + common.simpleName() + ", throwing for now where it is not "
                         + "abstract, so that everything still works.",
@@ -93,35 +77,20 @@ final class Strategy implements Computed {
         List<Evidence> after = List.of(site.kind(common, "the new " + common.simpleName()
                 + ", with " + routine + "()" + (branching.siblings().isEmpty() ? "" : " and, once they are moved as well, what the other chains do")
                 + ": " + site.idiom(common).reminds() + " asks for it"));
-        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
+        return new Answer(roles, steps, cost, after);
     }
 
     private Answer asObjects(Finding finding, Branching branching, Site site) {
         Chain chain = branching.chain();
         String routine = Branches.routineFor(chain);
         String strategy = Words.upper(routine) + "Rule";
-        String signature = Branches.signature(chain, site, routine);
         TypeOutline context = site.type(chain.within()).orElseThrow();
         List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
                 new Role("strategy", strategy, false)));
-        List<String> file = site.lines(finding.file());
-        StringBuilder text = new StringBuilder(site.packageLine(context)).append("/** What depends on ")
-                .append(chain.subject().word()).append(" in ").append(routine).append("(). */\ninterface ")
-                .append(strategy).append(" {\n    ").append(signature).append(";\n");
         for (Chain.Arm arm : chain.arms()) {
             String name = Words.ofLabel(arm.labels().get(0).text()) + Words.upper(routine);
             roles.add(new Role("concrete strategy", name, false));
-            text.append("\n    /** For ").append(arm.title()).append(". */\n    final class ").append(name)
-                    .append(" implements ").append(strategy).append(" {\n        @Override\n        public ")
-                    .append(signature).append(" {\n");
-            ArmText.body(chain, arm, file).forEach(line -> text.append("            ").append(line).append('\n'));
-            text.append("        }\n    }\n");
         }
-        text.append("}\n");
-        String newFile = site.beside(context, strategy);
-        List<Change> sketch = List.of(Edit.added(newFile, text.toString()),
-                new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(Branches.call(chain, site,
-                        Words.lower(strategy) + "For(" + chain.subject().text() + ")." + routine))).sketch());
         Optional<TypeOutline> owner = site.type(branching.common());
         List<Step> steps = List.of(
                 new Step("Add the " + site.idiom(context).contract() + " " + strategy + " with " + routine + "(), beside the old code.",
@@ -143,11 +112,6 @@ final class Strategy implements Computed {
         owner.ifPresent(type -> after.add(new Evidence(type.file(), type.line(), type.line(),
                 "the new constant of " + type.simpleName() + ", with its strategy")));
         after.add(site.planned(context, strategy, "one more class"));
-        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
-    }
-
-    /** Used by patterns that keep the routine's parameters. */
-    static Optional<RoutineOutline> routineOf(Chain chain, Program program) {
-        return program.type(chain.within()).flatMap(type -> type.routine(chain.routine()));
+        return new Answer(roles, steps, cost, after);
     }
 }

@@ -5,7 +5,6 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
-import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
@@ -46,47 +45,14 @@ final class Visitor implements Computed {
         TypeOutline common = site.type(branching.common()).orElseThrow();
         String visitor = common.simpleName() + "Visitor";
         String operation = Words.upper(Branches.routineFor(chain)) + visitor;
-        List<String> file = site.lines(finding.file());
-        StringBuilder contract = new StringBuilder(site.packageLine(common)).append("/** One routine for each kind of ")
-                .append(common.simpleName()).append(". */\ninterface ").append(visitor).append("<R> {\n");
-        String result = Branches.boxed(chain, site);
-        List<ParameterOutline> given = Branches.parameters(chain, site);
-        StringBuilder body = new StringBuilder(site.packageLine(common)).append("final class ").append(operation)
-                .append(" implements ").append(visitor).append('<').append(result).append("> {\n");
-        given.forEach(each -> body.append("    private final ").append(each.type().text().replace(",", ", ")).append(' ')
-                .append(each.name()).append(";\n"));
-        if (!given.isEmpty()) {
-            body.append("\n    ").append(operation).append('(').append(String.join(", ", given.stream()
-                    .map(each -> each.type().text().replace(",", ", ") + " " + each.name()).toList())).append(") {\n");
-            given.forEach(each -> body.append("        this.").append(each.name()).append(" = ").append(each.name())
-                    .append(";\n"));
-            body.append("    }\n");
-        }
         List<Role> roles = new ArrayList<>(List.of(new Role("visitor", visitor, false)));
         List<Evidence> elements = new ArrayList<>();
-        List<Change> sketch = new ArrayList<>();
         for (Chain.Arm arm : chain.arms()) {
             for (TypeOutline type : Branches.types(arm, chain, site)) {
-                String parameter = Words.lower(type.simpleName());
                 roles.add(new Role("element", type.simpleName(), true));
                 elements.add(new Evidence(type.file(), type.line(), type.line(), type.simpleName()));
-                contract.append("    R visit").append(type.simpleName()).append('(').append(type.simpleName()).append(' ')
-                        .append(parameter).append(");\n");
-                body.append("\n    @Override\n    public ").append(result).append(" visit").append(type.simpleName()).append('(')
-                        .append(type.simpleName()).append(' ').append(parameter).append(") {\n");
-                ArmText.onNamed(parameter, chain, arm, file)
-                        .forEach(line -> body.append("        ").append(line).append('\n'));
-                body.append(result.equals("Void") ? "        return null;\n" : "").append("    }\n");
-                sketch.add(new Edit(type.file(), site.lines(type.file())).insertAtEnd(type.endLine(),
-                        List.of("@Override", "<R> R accept(" + visitor + "<R> visitor) {",
-                                "    return visitor.visit" + type.simpleName() + "(this);", "}")).sketch());
             }
         }
-        sketch.add(0, Edit.added(site.beside(common, visitor), contract.append("}\n").toString()));
-        sketch.add(1, Edit.added(site.beside(common, operation), body.append("}\n").toString()));
-        sketch.add(new Edit(finding.file(), file).replace(chain.line(), chain.endLine(), List.of(
-                (result.equals("Void") ? "" : "return ") + chain.subject().text() + ".accept(new " + operation + "("
-                        + String.join(", ", given.stream().map(ParameterOutline::name).toList()) + "));")).sketch());
         List<Step> steps = List.of(
                 new Step("Add " + visitor + " with one routine for each variant.",
                         List.of(site.planned(common, visitor, "the visitor")), Check.LANGUAGE),
@@ -104,6 +70,6 @@ final class Visitor implements Computed {
                 site.planned(common, operation, "its answer: " + site.idiom(common).reminds() + " asks for it")));
         branching.siblings().forEach(place -> after.add(new Evidence(place.file(), place.line(), place.endLine(),
                 "its answer in the visitor made from this chain")));
-        return new Answer(roles, steps, cost, after, Edit.all(sketch), Branches.lost(chain));
+        return new Answer(roles, steps, cost, after);
     }
 }

@@ -22,15 +22,14 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
 
     /** The plan to leave it. */
     Plan leaving() {
-        return plan(List.of(), List.of(), today(), new Sketched("", "", List.of()), List.of(), 0);
+        return plan(List.of(), List.of(), today(), "", List.of(), List.of(), 0);
     }
 
-    /** A plan whose steps are told in words. @param against why it cannot be carried out; empty where nobody tried */
+    /** A plan whose steps are told in words. @param against why it cannot be carried out */
     Plan told(Answer answer, String against) {
-        Sketched sketch = against.isEmpty() ? Sketched.of(finding, answer, site) : new Sketched("", against, List.of());
         List<Plan.Step> steps = new ArrayList<>(List.of(pinned()));
         answer.steps().forEach(each -> steps.add(new Plan.Step(each.does(), each.places(), each.check().in(idiom()), "")));
-        return plan(answer.roles(), steps, answer.after(), sketch, List.of(), 0);
+        return plan(answer.roles(), steps, answer.after(), against, List.of(), List.of(), 0);
     }
 
     /** A plan whose steps are the stages of a refactoring, each with what it changes. */
@@ -39,7 +38,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         for (int i = 0; i < refactoring.stages().size(); i++) {
             steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
         }
-        return plan(answer.roles(), steps, answer.after(), new Sketched("", "", List.copyOf(refactoring.originals().keySet())), refactoring.meant(),
+        return plan(answer.roles(), steps, answer.after(), "", List.copyOf(refactoring.originals().keySet()), refactoring.meant(),
                 refactoring.stages().size());
     }
 
@@ -57,9 +56,10 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
     }
 
     // driftwood: leave long-parameter-list because a plan has these parts and is put together here only
-    private Plan plan(List<Answer.Role> roles, List<Plan.Step> steps, List<Evidence> after, Sketched sketch, List<String> meant, int stages) {
+    private Plan plan(List<Answer.Role> roles, List<Plan.Step> steps, List<Evidence> after, String against, List<String> files,
+            List<String> meant, int stages) {
         Drill drill = new Drill(new DrillToday(finding, site).change(), today(), after);
-        Set<String> touched = new TreeSet<>(sketch.files());
+        Set<String> touched = new TreeSet<>(files);
         touched.add(finding.file());
         add(finding.evidence(), touched);
         add(drill.today(), touched);
@@ -67,7 +67,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         Map<String, String> sources = new LinkedHashMap<>();
         touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));
         return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(), finding.message(), chosen, candidates,
-                roles, steps, drill, sketch.diff(), sketch.why(), names, meant, stages, 0, sources);
+                roles, steps, drill, against, names, meant, stages, 0, sources);
     }
 
     private static void add(Collection<Evidence> places, Set<String> files) {

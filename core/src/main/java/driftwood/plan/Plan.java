@@ -22,8 +22,7 @@ import java.util.Map;
  * @param roles      who plays what
  * @param steps      in order
  * @param drill      one more variant, today and after
- * @param sketch     a unified diff to think with; empty for leaving it, where the steps have diffs, and where none holds
- * @param noSketch   why there is none, as a clause; empty where there is one
+ * @param against    why Driftwood cannot carry it out, as a clause; empty where it can, and for leaving it
  * @param names      that were chosen for new parts, by role
  * @param meant      changes of behaviour that are the point of it, a clause each
  * @param stages     how many of the last steps {@code refactor} carries out; 0 where it cannot
@@ -31,8 +30,8 @@ import java.util.Map;
  * @param sources    files the plan was made from, with the SHA-256 of their text
  */
 public record Plan(String format, String finding, String smell, String symbol, String file, int line, String message,
-        String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill, String sketch,
-        String noSketch, Map<String, String> names, List<String> meant, int stages, int done, Map<String, String> sources) {
+        String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill,
+        String against, Map<String, String> names, List<String> meant, int stages, int done, Map<String, String> sources) {
     /**
      * A step.
      *
@@ -54,7 +53,7 @@ public record Plan(String format, String finding, String smell, String symbol, S
 
     /** The same, so many stages further. */
     public Plan done(int carried) {
-        return new Plan(format, finding, smell, symbol, file, line, message, pattern, candidates, roles, steps, drill, sketch, noSketch, names, meant,
+        return new Plan(format, finding, smell, symbol, file, line, message, pattern, candidates, roles, steps, drill, against, names, meant,
                 stages, carried, sources);
     }
 

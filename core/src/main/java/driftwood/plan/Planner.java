@@ -80,7 +80,7 @@ public final class Planner {
             return draft.leaving();
         }
         Answer answer = Patterns.answer(found.get(), finding, site);
-        return carried.containsKey(chosen) ? draft.carried(answer, carried.get(chosen)) : draft.told(answer, candidate.against());
+        return carried.containsKey(chosen) ? draft.carried(answer, carried.get(chosen)) : draft.told(answer, candidate.against().isEmpty() ? JavaRefactorings.without(finding, chosen) : candidate.against());
     }
 
     /** A plan for a finding, with the names that Driftwood proposes. */

@@ -1,2 +1,2 @@
-/** Plans: candidates with their costs, the change drill, roles, steps and a sketch. */
+/** Plans: candidates with their costs, the change drill, roles and steps. */
 package driftwood.plan;

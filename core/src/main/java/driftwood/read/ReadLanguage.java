@@ -8,11 +8,6 @@ public interface ReadLanguage extends Language.Spoken {
     /** A reader; asked once for all files of the language. */
     Reader reader();
 
-    /** Says whether sketches of changed code hold; empty where no compiler is at hand, and no sketch is shown then. */
-    default Optional<SketchCheck> sketchCheck() {
-        return Optional.empty();
-    }
-
     /** The language of a key with its reader; empty where there is none. */
     static Optional<ReadLanguage> of(String key) {
         return Language.spoken().stream().filter(each -> each.language().key().equals(key)).map(ReadLanguage.class::cast).findFirst();

@@ -58,7 +58,7 @@ class PlannerTest {
 
     @ParameterizedTest(name = "{0} by {1}: {3}")
     @MethodSource("answers")
-    void eachPatternAnswersWithRolesStepsAndASketch(String smell, String pattern, String[] sources, String role) {
+    void eachPatternAnswersWithRolesAndSteps(String smell, String pattern, String[] sources, String role) {
         given(smell, sources);
         Plan plan = planner.plan(finding, Optional.of(pattern));
         assertThat(plan.pattern()).isEqualTo(pattern);
@@ -67,8 +67,8 @@ class PlannerTest {
         assertThat(plan.steps().get(0).does()).startsWith("Pin the behaviour down");
         assertThat(plan.drill().today()).isNotEmpty();
         assertThat(plan.drill().after()).isNotEqualTo(plan.drill().today());
-        boolean drawn = !plan.sketch().isEmpty() || plan.stages() > 0 && plan.steps().stream().skip(1).noneMatch(step -> step.diff().isEmpty());
-        assertThat(drawn).as(plan.noSketch()).isEqualTo(plan.noSketch().isEmpty());
+        boolean carried = plan.stages() > 0 && plan.steps().stream().skip(1).noneMatch(step -> step.diff().isEmpty());
+        assertThat(carried).as(plan.against()).isEqualTo(plan.against().isEmpty());
         assertThat(plan.candidates()).extracting(Candidate::pattern).contains(pattern, Candidate.LEAVE);
     }
 

@@ -7,6 +7,7 @@ import driftwood.cli.Project;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.RefactoringText;
 import driftwood.cli.render.Style;
+import driftwood.plan.Candidate;
 import driftwood.plan.Plan;
 import driftwood.plan.Planner;
 import driftwood.refactor.Refactoring;
@@ -107,8 +108,7 @@ public final class RefactorCommand implements Command {
                     + plan.finding() + " --pattern " + plan.pattern() + project.option());
         }
         if (plan.stages() == 0) {
-            throw new Refused(plan.noSketch().isEmpty() ? "the steps of this plan are told in words; there is no recipe that carries them out"
-                    : "this plan cannot be carried out: " + plan.noSketch());
+            throw new Refused(plan.pattern().equals(Candidate.LEAVE) ? "this plan is to leave the code as it is" : "this plan cannot be carried out: " + plan.against());
         }
         Scan.Result result = project.link(console);
         Finding finding = project.finding(plan.finding(), result);

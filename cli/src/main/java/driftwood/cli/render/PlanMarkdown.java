@@ -40,8 +40,8 @@ public final class PlanMarkdown {
                 }
             }
         }
-        if (!plan.noSketch().isEmpty()) {
-            text.append("\nNot carried out by Driftwood: ").append(safe(plan.noSketch())).append(".\n");
+        if (!plan.against().isEmpty()) {
+            text.append("\nNot carried out by Driftwood: ").append(safe(plan.against())).append(".\n");
         }
         text.append("\n## Change drill: ").append(safe(plan.drill().change())).append("\n\nToday:\n\n");
         places(plan.drill().today(), text);

@@ -7,7 +7,7 @@ import driftwood.plan.Pinning;
 import driftwood.plan.Plan;
 import java.nio.file.Path;
 
-/** A plan for people: the choice, who plays what, the steps, the drill, a sketch. */
+/** A plan for people: the choice, who plays what, the steps with what they change, the drill. */
 public final class PlanText {
     private final Style style;
     private final int width;
@@ -39,11 +39,8 @@ public final class PlanText {
             body(plan, text);
         }
         text.append(findings.drill(plan.drill()));
-        if (!plan.sketch().isEmpty()) {
-            heading("Sketch (to think with, not to apply)", text);
-            text.append(coloured(plan.sketch()));
-        } else if (!plan.noSketch().isEmpty()) {
-            text.append('\n').append(Paragraph.of("Not carried out by Driftwood: " + Style.safe(plan.noSketch()) + ".", width, 0, 0));
+        if (!plan.against().isEmpty()) {
+            text.append('\n').append(Paragraph.of("Not carried out by Driftwood: " + Style.safe(plan.against()) + ".", width, 0, 0));
         }
         text.append("\nSaved as ").append(here.path(saved.toString())).append(" and .md\n");
         text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : plan.stages() > 0

@@ -2,13 +2,11 @@ package driftwood.read.java;
 
 import driftwood.read.ReadLanguage;
 import driftwood.read.Reader;
-import driftwood.read.SketchCheck;
 import driftwood.source.Idiom;
 import driftwood.source.Language;
 import driftwood.source.Language.Contract;
 import driftwood.source.Language.Habit;
 import driftwood.source.Outside;
-import java.util.Optional;
 
 /** Java, as far as others need to know it. */
 public final class JavaLanguage implements ReadLanguage {
@@ -28,10 +26,5 @@ public final class JavaLanguage implements ReadLanguage {
     @Override
     public Reader reader() {
         return new JavaReader();
-    }
-
-    @Override
-    public Optional<SketchCheck> sketchCheck() {
-        return Optional.of(new JavaCheck());
     }
 }

@@ -15,6 +15,7 @@ import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.refactor.java.recipe.Recipes;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import java.nio.file.Path;
@@ -59,6 +60,12 @@ public final class JavaRefactorings {
         return speaks(finding.language()) && !Recipes.of(finding, pattern).isEmpty();
     }
 
+    /** Why there is no recipe for a finding, as a clause. @param pattern key */
+    public static String without(Finding finding, String pattern) {
+        return speaks(finding.language()) ? "there is no recipe yet that turns a " + finding.smell() + " of this form into a " + pattern
+                : "there are recipes for Java alone; " + Language.ofKey(finding.language()).map(Language::title).orElse(finding.language()) + " is told in words";
+    }
+
     /**
      * The stages that turn the code of a finding into a pattern.
      *
@@ -66,7 +73,7 @@ public final class JavaRefactorings {
      * @throws Refused with the reason, where no recipe can
      */
     public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
-        Refused last = new Refused("there is no recipe yet that turns a " + finding.smell() + " of this form into a " + pattern);
+        Refused last = new Refused(without(finding, pattern));
         for (Recipe each : Recipes.of(finding, pattern)) {
             try {
                 return written(each, finding, names);
