@@ -1,4 +1,4 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
@@ -7,7 +7,10 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.ground.Code;
+import driftwood.refactor.java.ground.Moving;
+import driftwood.refactor.java.ground.Workspace;
 import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;

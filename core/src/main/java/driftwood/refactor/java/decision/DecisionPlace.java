@@ -1,8 +1,10 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Chain;
 import driftwood.smell.Evidence;
 import javax.lang.model.element.ElementKind;

@@ -1,4 +1,4 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LiteralTree;
@@ -6,6 +6,7 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.pattern.Words;
+import driftwood.refactor.java.ground.Workspace;
 import java.util.HashSet;
 import java.util.Set;
 import javax.lang.model.element.Element;

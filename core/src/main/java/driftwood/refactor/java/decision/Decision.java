@@ -1,4 +1,4 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.IfTree;
@@ -8,6 +8,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

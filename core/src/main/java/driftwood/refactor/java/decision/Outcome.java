@@ -1,4 +1,4 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
@@ -16,7 +16,11 @@ import com.sun.source.tree.YieldTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Rewriting;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,4 +1,4 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.IfTree;

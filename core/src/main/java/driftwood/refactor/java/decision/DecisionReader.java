@@ -1,4 +1,4 @@
-package driftwood.refactor.java.ground;
+package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BindingPatternTree;
@@ -19,7 +19,9 @@ import com.sun.source.tree.SwitchTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.ground.Declarations;
+import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
