@@ -79,7 +79,7 @@ class GoldenTextIT {
 
                 Ways to answer it
                   0.69  builder  4 of 5 parts are optional: a builder names them and leaves out the rest. Cost: one
-                        new type, about 20 lines more, one short-lived object for each creation
+                        new type, about 19 lines more, one short-lived object for each creation
                   0.42  factory-method  4 optional parts are too many combinations to name. Cost: no new type, about
                         20 lines more, names instead of overloads
                   0.23  leave-it  costs nothing now; the next change pays (drag 4.0)

@@ -24,7 +24,7 @@ import java.util.Optional;
 /** Compares candidates and makes plans. Reads sources, changes and runs nothing. */
 public final class Planner {
     private final Site site;
-    private final Libraries libraries;
+    private final JavaRefactorings refactorings;
 
     public Planner(Site site) {
         this(site, Libraries.NONE);
@@ -33,7 +33,7 @@ public final class Planner {
     /** @param libraries what the project compiles with */
     public Planner(Site site, Libraries libraries) {
         this.site = site;
-        this.libraries = libraries;
+        this.refactorings = new JavaRefactorings(site, libraries);
     }
 
     /** All candidates for a finding, best first; leaving it is always among them. */
@@ -90,7 +90,7 @@ public final class Planner {
 
     /** The dry run of what a plan's stages are. @throws Refused where they cannot be carried out any more */
     public Refactoring refactoring(Finding finding, String pattern, Map<String, String> names) {
-        return new JavaRefactorings(site, libraries).of(finding, pattern, names);
+        return refactorings.of(finding, pattern, names);
     }
 
     /** A candidate after its dry run, where there is a recipe for it. */

@@ -21,6 +21,7 @@ import driftwood.source.SourceText;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -42,10 +43,14 @@ public final class JavaRefactorings {
 
     private final Site site;
     private final Libraries known;
+    private final Set<Path> roots;
+    private final Map<Set<String>, Ground> grounds = new HashMap<>();
     private List<Path> libraries;
 
+    /** Of the project as it is now: what is looked at is read once. */
     public JavaRefactorings(Site site, Libraries libraries) {
         this.site = site;
+        this.roots = roots(site);
         this.known = libraries;
         this.libraries = libraries.known();
     }
@@ -84,31 +89,42 @@ public final class JavaRefactorings {
         throw last;
     }
 
+    /**
+     * The files that some recipes look at, attributed: several candidates of one finding often look at the same.
+     *
+     * @param texts by relative path; those with tests last
+     */
+    private record Ground(Map<String, String> texts, Set<String> tests, Compilation compilation, Workspace workspace) {
+    }
+
     private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names) {
-        Map<String, String> texts = new LinkedHashMap<>();
-        Set<String> tests = new LinkedHashSet<>();
-        gather(recipe.words(finding), texts, tests);
-        Set<Path> roots = roots();
         try {
-            Compilation before = Compilation.of(texts, roots, libraries);
-            if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
-                libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
-                before = Compilation.of(texts, roots, libraries);
-            }
-            refuseUnknown(before.troubles(), tests);
-            Workspace workspace = new Workspace(before, texts, tests);
-            Script script = new Script(texts);
-            Drafting drafting = new Drafting(finding, workspace, script, names, Level.of(site.root()).hasRecords());
+            Ground ground = grounds.computeIfAbsent(recipe.words(finding), this::ground);
+            Script script = new Script(ground.texts());
+            Drafting drafting = new Drafting(finding, ground.workspace(), script, names, Level.of(site.root()).hasRecords());
             recipe.write(drafting);
-            List<Stage> stages = Tidy.stages(script.stages(), texts);
+            List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
             if (stages.isEmpty()) {
                 throw new Refused("there is nothing to change");
             }
-            check(stages, texts, before.troubles(), roots);
-            return new Refactoring(stages, touched(stages, texts), drafting.meant(), drafting.gone(), counts(stages, texts, tests, drafting));
+            check(stages, ground.texts(), ground.compilation().troubles());
+            return new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(), counts(stages, ground.texts(), ground.tests(), drafting));
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
+    }
+
+    private Ground ground(Set<String> words) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        Set<String> tests = new LinkedHashSet<>();
+        gather(words, texts, tests);
+        Compilation before = Compilation.of(texts, roots, libraries);
+        if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
+            libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
+            before = Compilation.of(texts, roots, libraries);
+        }
+        refuseUnknown(before.troubles(), tests);
+        return new Ground(texts, tests, before, new Workspace(before, texts, tests));
     }
 
     /** Every file with one of the words in it; those with tests last. */
@@ -131,7 +147,7 @@ public final class JavaRefactorings {
         }
     }
 
-    private Set<Path> roots() {
+    private static Set<Path> roots(Site site) {
         Map<String, String> sources = new LinkedHashMap<>();
         site.program().outlines().stream().filter(each -> each.language().key().equals(LANGUAGE)).forEach(each -> sources.put(each.file(), each.packageName()));
         return Compilation.roots(site.root(), sources);
@@ -150,7 +166,7 @@ public final class JavaRefactorings {
         return troubles.stream().filter(each -> !each.file().isEmpty() && !tests.contains(each.file())).findFirst();
     }
 
-    private void check(List<Stage> stages, Map<String, String> texts, List<Trouble> before, Set<Path> roots) {
+    private void check(List<Stage> stages, Map<String, String> texts, List<Trouble> before) {
         Map<String, String> now = new LinkedHashMap<>(texts);
         for (Stage stage : stages) {
             stage.files().forEach((file, text) -> text.ifPresentOrElse(said -> now.put(file, said), () -> now.remove(file)));

@@ -85,6 +85,9 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
                 || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && lastSet(workspace, each, variable).isEmpty() && !isUnset(workspace, decision, variable)));
         Set<VariableElement> needs = new LinkedHashSet<>();
         captures.values().forEach(each -> needs.addAll(each.read()));
+        if (kind == Kind.RETURNS) {
+            needs.addAll(written);
+        }
         needs.removeAll(known);
         if (!old) {
             needs.remove(variable);
@@ -109,7 +112,8 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
         }
         boolean returns = captures.values().stream().anyMatch(each -> !each.returns().isEmpty());
         boolean some = captures.keySet().stream().anyMatch(each -> Completion.canComplete(each.body()));
-        if (written.size() > 1 || !written.isEmpty() && returns) {
+        boolean last = returns && !some && decision.otherwise().isPresent() && !isTried(decision);
+        if (!last && (written.size() > 1 || !written.isEmpty() && returns)) {
             throw new Refused("the arms share locals that they set: " + names(written));
         }
         if (returns && (some || decision.otherwise().isEmpty())) {
@@ -125,6 +129,16 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
 
     private static String names(Set<VariableElement> variables) {
         return variables.stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+    }
+
+    /** Whether what arms set may be seen by a handler around the decision. */
+    private static boolean isTried(Decision decision) {
+        for (TreePath at = decision.around(); !(at.getLeaf() instanceof MethodTree) && at.getParentPath() != null; at = at.getParentPath()) {
+            if (at.getLeaf() instanceof TryTree) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether nothing of the routine stands behind the decision. */

@@ -50,7 +50,7 @@ public record Captures(Set<VariableElement> read, Set<VariableElement> written, 
     /** Of some trees. @param home the type they are in */
     public static Captures of(Workspace workspace, List<TreePath> code) {
         Scanner scanner = new Scanner(workspace);
-        code.forEach(each -> scanner.scan(each, null));
+        code.forEach(scanner::all);
         Set<VariableElement> read = new LinkedHashSet<>(scanner.locals);
         read.removeAll(scanner.declared);
         Set<VariableElement> written = new LinkedHashSet<>(scanner.written);
@@ -86,6 +86,13 @@ public record Captures(Set<VariableElement> read, Set<VariableElement> written, 
 
         Scanner(Workspace workspace) {
             this.workspace = workspace;
+        }
+
+        private void all(TreePath code) {
+            if (JumpTargets.isTarget(code.getLeaf())) {
+                targets.add(code.getLeaf());
+            }
+            scan(code, null);
         }
 
         @Override
