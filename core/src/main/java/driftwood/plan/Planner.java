@@ -32,8 +32,13 @@ public final class Planner {
 
     /** @param libraries what the project compiles with */
     public Planner(Site site, Libraries libraries) {
+        this(site, new JavaRefactorings(site, libraries));
+    }
+
+    /** @param refactorings of the same site */
+    public Planner(Site site, JavaRefactorings refactorings) {
         this.site = site;
-        this.refactorings = new JavaRefactorings(site, libraries);
+        this.refactorings = refactorings;
     }
 
     /** All candidates for a finding, best first; leaving it is always among them. */

@@ -128,10 +128,11 @@ public sealed interface TypeFacts extends Gathered {
      * A container that others ask for and descend into.
      *
      * @param container qualified name
+     * @param common    qualified name of the type that parts are walked as; empty where it is none of the project, or not known
      * @param leaves    simple names of its other parts
      * @param places    where else it is asked
      */
-    record Descent(String container, List<String> leaves, List<Place> places) implements TypeFacts {
+    record Descent(String container, String common, List<String> leaves, List<Place> places) implements TypeFacts {
         @Override
         public String change() {
             return "kind of " + Symbol.of(container).simpleType();

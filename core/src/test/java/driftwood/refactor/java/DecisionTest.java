@@ -8,6 +8,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.Nulls;
 import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.decision.OutcomeKind;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -63,7 +64,7 @@ class DecisionTest {
         Decision decision = decision("return switch (kind) { case TUG -> 1; case YACHT -> { int own = nights; yield own * 2; } default -> throw new Exception(); };");
         assertThat(decision.isValue()).isTrue();
         Outcome outcome = Outcome.of(given.workspace(), decision, Set.of());
-        assertThat(outcome.kind()).isEqualTo(Outcome.Kind.VALUE);
+        assertThat(outcome.kind()).isEqualTo(OutcomeKind.VALUE);
         assertThat(names(outcome.needs())).containsExactly("nights");
         assertThat(outcome.thrown()).hasToString("[java.lang.Exception]");
         assertThat(outcome.code(given.workspace(), decision.arms().get(1), each -> Optional.empty(), Object::toString)).isEqualTo("int own = nights; return own * 2;");
@@ -98,7 +99,7 @@ class DecisionTest {
         assertThat(decision.toEnd()).isTrue();
         assertThat(decision.otherwise().orElseThrow().body()).hasSize(2);
         Outcome outcome = Outcome.of(given.workspace(), decision, Set.of());
-        assertThat(outcome.kind()).isEqualTo(Outcome.Kind.RETURNS);
+        assertThat(outcome.kind()).isEqualTo(OutcomeKind.RETURNS);
         assertThat(names(outcome.needs())).as("nothing sees that it is set").containsExactly("sum");
     }
 
@@ -118,7 +119,7 @@ class DecisionTest {
     void armsThatSetOneLocalHandItOn() {
         Decision decision = decision("if (kind == Kind.TUG) { sum = cost(1); } else if (kind == Kind.YACHT) { sum += 2; } return sum;");
         Outcome outcome = Outcome.of(given.workspace(), decision, Set.of());
-        assertThat(outcome.kind()).isEqualTo(Outcome.Kind.SETS);
+        assertThat(outcome.kind()).isEqualTo(OutcomeKind.SETS);
         assertThat(outcome.variable().getSimpleName()).hasToString("sum");
         assertThat(outcome.needsOld()).as("one arm adds to it, and others leave it").isTrue();
         assertThat(outcome.asks()).isTrue();

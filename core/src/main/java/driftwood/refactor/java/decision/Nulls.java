@@ -31,8 +31,14 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
         boolean asked = workspace.uses().of(subject).stream().anyMatch(use -> workspace.unit(use) == workspace.unit(decision.around())
                 && workspace.from(use) < decision.from() && use.getParentPath().getLeaf() instanceof MemberSelectTree && isAlways(use, decision));
         boolean asksRest = decision.otherwise().filter(rest -> rest.body().stream().limit(1).anyMatch(first -> workspace.uses().of(subject, first).stream()
-                .anyMatch(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree))).isPresent();
+                .anyMatch(use -> cast(use).getParentPath().getLeaf() instanceof MemberSelectTree))).isPresent();
         return !asked && !asksRest;
+    }
+
+    /** What a value is once it is cast. */
+    private static TreePath cast(TreePath value) {
+        Tree.Kind around = value.getParentPath().getLeaf().getKind();
+        return around == Tree.Kind.TYPE_CAST || around == Tree.Kind.PARENTHESIZED ? cast(value.getParentPath()) : value;
     }
 
     /** A private field that begins with a value and is given values only. */
@@ -69,7 +75,7 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
     /** The call, where there is a subject; what the decision does for all others, where there is none. */
     public String guarded(String subject, String call) {
         Optional<Arm> rest = decision.otherwise();
-        if (outcome.kind() == Outcome.Kind.VALUE) {
+        if (outcome.kind() == OutcomeKind.VALUE) {
             String choice = subject + " == null ? " + workspace.text(rest.orElseThrow().body().get(0)) + " : " + call;
             boolean alone = switch (decision.around().getParentPath().getLeaf().getKind()) {
                 case RETURN, VARIABLE, ASSIGNMENT, PARENTHESIZED, METHOD_INVOCATION, NEW_CLASS -> true;

@@ -2,22 +2,22 @@ package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
-import com.sun.source.tree.ThrowTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.tree.TryTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.tree.YieldTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
@@ -32,7 +32,6 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.ExecutableType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 
@@ -40,26 +39,14 @@ import javax.lang.model.type.TypeMirror;
  * How the arms of a decision hand on what they come to, and what a routine made of one needs to be told.
  *
  * @param kind     how
- * @param variable the local that they all set, for {@link Kind#SETS}; else null
+ * @param variable the local that they all set, for {@link OutcomeKind#SETS}; else null
  * @param needsOld whether an arm asks for that local's value before, or leaves it
  * @param type     what a routine made of an arm returns
  * @param needs    locals and parameters of the routine around that it must be handed
  * @param asks     whether it needs the object around
  * @param thrown   checked exceptions that it throws
  */
-public record Outcome(Kind kind, VariableElement variable, boolean needsOld, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
-
-    /** How results leave an arm. */
-    public enum Kind {
-        /** It is an expression. */
-        VALUE,
-        /** Every arm returns from the routine around. */
-        RETURNS,
-        /** Every arm may set one local. */
-        SETS,
-        /** Arms have effects alone. */
-        ACTS
-    }
+public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsOld, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
 
     /**
      * Of a decision.
@@ -79,13 +66,13 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
         if (captures.values().stream().anyMatch(each -> !each.variables().isEmpty())) {
             throw new Refused("an arm uses a type parameter of the routine around it");
         }
-        Kind kind = kind(workspace, decision, captures, written);
-        VariableElement variable = kind == Kind.SETS ? written.iterator().next() : null;
+        OutcomeKind kind = kind(workspace, decision, captures, written);
+        VariableElement variable = kind == OutcomeKind.SETS ? written.iterator().next() : null;
         boolean old = variable != null && (decision.otherwise().isEmpty() && !isUnset(workspace, decision, variable)
                 || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && lastSet(workspace, each, variable).isEmpty() && !isUnset(workspace, decision, variable)));
         Set<VariableElement> needs = new LinkedHashSet<>();
         captures.values().forEach(each -> needs.addAll(each.read()));
-        if (kind == Kind.RETURNS) {
+        if (kind == OutcomeKind.RETURNS) {
             needs.addAll(written);
         }
         needs.removeAll(known);
@@ -98,17 +85,15 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
         if (captures.values().stream().anyMatch(Captures::asksSuper)) {
             throw new Refused("an arm asks super");
         }
-        Set<TypeMirror> thrown = new LinkedHashSet<>();
-        decision.all().forEach(each -> each.body().forEach(path -> thrown(workspace, path, thrown)));
-        return new Outcome(kind, variable, old, type(workspace, decision, kind, variable), needs, asks, thrown);
+        return new Outcome(kind, variable, old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
     }
 
-    private static Kind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written) {
+    private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written) {
         if (decision.isValue()) {
             if (!written.isEmpty()) {
                 throw new Refused("an arm sets " + names(written) + " while it works out its value");
             }
-            return Kind.VALUE;
+            return OutcomeKind.VALUE;
         }
         boolean returns = captures.values().stream().anyMatch(each -> !each.returns().isEmpty());
         boolean some = captures.keySet().stream().anyMatch(each -> Completion.canComplete(each.body()));
@@ -119,12 +104,12 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
         if (returns && (some || decision.otherwise().isEmpty())) {
             boolean nothing = captures.values().stream().flatMap(each -> each.returns().stream()).allMatch(each -> ((ReturnTree) each.getLeaf()).getExpression() == null);
             if (nothing && isLast(decision)) {
-                return Kind.ACTS;
+                return OutcomeKind.ACTS;
             }
             throw new Refused("some arms leave the routine, and after others it goes on");
         }
         boolean nothing = returns && captures.values().stream().flatMap(each -> each.returns().stream()).allMatch(each -> ((ReturnTree) each.getLeaf()).getExpression() == null);
-        return nothing && isLast(decision) ? Kind.ACTS : returns ? Kind.RETURNS : written.isEmpty() ? Kind.ACTS : Kind.SETS;
+        return nothing && isLast(decision) ? OutcomeKind.ACTS : returns ? OutcomeKind.RETURNS : written.isEmpty() ? OutcomeKind.ACTS : OutcomeKind.SETS;
     }
 
     private static String names(Set<VariableElement> variables) {
@@ -151,11 +136,11 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
                 && block.getStatements().get(block.getStatements().size() - 1) == decision.around().getLeaf();
     }
 
-    private static TypeMirror type(Workspace workspace, Decision decision, Kind kind, VariableElement variable) {
+    private static TypeMirror type(Workspace workspace, Decision decision, OutcomeKind kind, VariableElement variable) {
         // driftwood: leave type-switch because the ways in which a value leaves an arm are the language's, and closed
         return switch (kind) {
             case VALUE -> workspace.trees().getTypeMirror(decision.around());
-            case SETS -> variable.asType();
+            case SETS, ADDS -> variable.asType();
             case ACTS -> workspace.types().getNoType(TypeKind.VOID);
             case RETURNS -> {
                 for (TreePath at = decision.around(); at != null; at = at.getParentPath()) {
@@ -180,60 +165,38 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
 
     /** The last statement of an arm where it sets the local, and nothing else in the arm names it. */
     private static Optional<TreePath> lastSet(Workspace workspace, Arm arm, VariableElement variable) {
+        return last(workspace, arm, variable, Tree.Kind.ASSIGNMENT);
+    }
+
+    private static Optional<TreePath> last(Workspace workspace, Arm arm, VariableElement variable, Tree.Kind how) {
         if (arm.body().isEmpty()) {
             return Optional.empty();
         }
         TreePath last = arm.body().get(arm.body().size() - 1);
         long uses = arm.body().stream().mapToLong(each -> workspace.uses().of(variable, each).size()).sum();
-        if (uses == 1 && last.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof AssignmentTree set
-                && variable.equals(workspace.element(new TreePath(new TreePath(last, set), set.getVariable())))) {
-            return Optional.of(new TreePath(new TreePath(last, set), set.getExpression()));
+        if (uses == 1 && last.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression().getKind() == how) {
+            TreePath set = new TreePath(last, evaluate.getExpression());
+            ExpressionTree target = set.getLeaf() instanceof AssignmentTree plain ? plain.getVariable() : ((CompoundAssignmentTree) set.getLeaf()).getVariable();
+            ExpressionTree value = set.getLeaf() instanceof AssignmentTree plain ? plain.getExpression() : ((CompoundAssignmentTree) set.getLeaf()).getExpression();
+            return variable.equals(workspace.element(new TreePath(set, target))) ? Optional.of(new TreePath(set, value)) : Optional.empty();
         }
         return Optional.empty();
     }
 
-    private static void thrown(Workspace workspace, TreePath path, Set<TypeMirror> all) {
-        new TreePathScanner<Void, Void>() {
-            @Override
-            public Void visitMethodInvocation(MethodInvocationTree tree, Void nothing) {
-                if (workspace.trees().getTypeMirror(new TreePath(getCurrentPath(), tree.getMethodSelect())) instanceof ExecutableType type) {
-                    type.getThrownTypes().forEach(this::add);
-                }
-                return super.visitMethodInvocation(tree, nothing);
-            }
-
-            @Override
-            public Void visitNewClass(NewClassTree tree, Void nothing) {
-                if (workspace.element(getCurrentPath()) instanceof ExecutableElement made) {
-                    made.getThrownTypes().forEach(this::add);
-                }
-                return super.visitNewClass(tree, nothing);
-            }
-
-            @Override
-            public Void visitThrow(ThrowTree tree, Void nothing) {
-                add(workspace.trees().getTypeMirror(new TreePath(getCurrentPath(), tree.getExpression())));
-                return super.visitThrow(tree, nothing);
-            }
-
-            @Override
-            public Void visitLambdaExpression(LambdaExpressionTree tree, Void nothing) {
-                return null;
-            }
-
-            @Override
-            public Void visitTry(TryTree tree, Void nothing) {
-                return tree.getCatches().isEmpty() ? super.visitTry(tree, nothing) : null;
-            }
-
-            private void add(TypeMirror type) {
-                boolean unchecked = List.of("java.lang.RuntimeException", "java.lang.Error").stream()
-                        .anyMatch(each -> workspace.types().isSubtype(type, workspace.elements().getTypeElement(each).asType()));
-                if (!unchecked && type.getKind() == TypeKind.DECLARED && all.stream().noneMatch(each -> workspace.types().isSameType(each, type))) {
-                    all.add(type);
-                }
-            }
-        }.scan(path, null);
+    /** The same where each arm adds to the local that they set: what an arm comes to is what it adds. @param all whether there is always an arm */
+    public Outcome adding(Workspace workspace, Decision decision, boolean all) {
+        if (kind != OutcomeKind.SETS || decision.otherwise().isEmpty() && !all || decision.all().stream().anyMatch(each -> !Completion.canComplete(each.body()))) {
+            return this;
+        }
+        Set<VariableElement> left = new LinkedHashSet<>(needs);
+        left.remove(variable);
+        List<Optional<TreePath>> added = decision.all().stream().map(each -> last(workspace, each, variable, Tree.Kind.PLUS_ASSIGNMENT)).toList();
+        if (added.stream().anyMatch(Optional::isEmpty)) {
+            return this;
+        }
+        List<TypeMirror> types = added.stream().map(each -> workspace.trees().getTypeMirror(each.orElseThrow())).toList();
+        boolean same = types.stream().allMatch(each -> workspace.types().isSameType(each, types.get(0)));
+        return same ? new Outcome(OutcomeKind.ADDS, variable, false, types.get(0), left, asks, thrown) : this;
     }
 
     /** Whether a routine made of an arm gives something back. */
@@ -243,7 +206,7 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
 
     /** The declaration of the local that the arms set, where it stands right before the decision and gives it no value. */
     public Optional<TreePath> declaredBefore(Workspace workspace, Decision decision) {
-        if (kind != Kind.SETS || needsOld || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
+        if (kind != OutcomeKind.SETS || needsOld || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
             return Optional.empty();
         }
         int at = block.getStatements().indexOf(decision.around().getLeaf());
@@ -254,17 +217,12 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
 
     /** What stands where the decision stood. @param call of the routine, without a semicolon */
     public String use(String call) {
-        return switch (kind) {
-            case VALUE -> call;
-            case RETURNS -> gives() ? "return " + call + ";" : call + ";\nreturn;";
-            case SETS -> variable.getSimpleName() + " = " + call + ";";
-            case ACTS -> call + ";";
-        };
+        return kind.use(this, call);
     }
 
     /** What a routine for all others does where the decision does nothing. */
     public String nothing() {
-        return kind == Kind.SETS && needsOld ? "return " + variable.getSimpleName() + ";" : "";
+        return kind == OutcomeKind.SETS && needsOld ? "return " + variable.getSimpleName() + ";" : "";
     }
 
     /**
@@ -279,23 +237,29 @@ public record Outcome(Kind kind, VariableElement variable, boolean needsOld, Typ
         }
         Unit unit = workspace.unit(arm.body().get(0));
         TreePath last = arm.body().get(arm.body().size() - 1);
-        Rewriting rewriting = new Rewriting(workspace, each -> each.getLeaf() instanceof YieldTree yield && kind == Kind.VALUE
+        Rewriting rewriting = new Rewriting(workspace, each -> each.getLeaf() instanceof YieldTree yield && kind == OutcomeKind.VALUE
                 ? Optional.of("return " + new Rewriting(workspace, anew).of(new TreePath(each, yield.getValue())) + ";") : anew.apply(each));
-        if (kind == Kind.VALUE && !(last.getLeaf() instanceof StatementTree)) {
+        if (kind == OutcomeKind.VALUE && !(last.getLeaf() instanceof StatementTree)) {
             return "return " + unit.bare(rewriting.of(last), unit.indentAt(workspace.from(last))) + ";";
         }
-        Optional<TreePath> set = kind == Kind.SETS ? lastSet(workspace, arm, variable) : Optional.empty();
-        boolean drops = kind == Kind.ACTS && last.getLeaf() instanceof ReturnTree;
+        Optional<TreePath> set = kind.ending().flatMap(how -> last(workspace, arm, variable, how));
+        boolean drops = kind == OutcomeKind.ACTS && last.getLeaf() instanceof ReturnTree;
         List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
         String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], workspace.to(kept.get(kept.size() - 1))), unit.indentAt(arm.whole()[0]));
         if (set.isPresent()) {
-            String value = "return " + unit.bare(rewriting.of(set.get()), unit.indentAt(workspace.from(set.get()))) + ";";
+            String value = comments(unit, workspace.from(last)) + "return " + unit.bare(rewriting.of(set.get()), unit.indentAt(workspace.from(set.get()))) + ";";
             return code.isEmpty() ? value : code + "\n" + value;
         }
-        if (kind == Kind.SETS) {
+        if (kind == OutcomeKind.SETS) {
             String before = needsOld ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + ";\n";
             return before + code + (Completion.canComplete(kept) ? "\nreturn " + variable.getSimpleName() + ";" : "");
         }
         return code;
+    }
+
+    /** The comments that stand right before a statement, each on a line. */
+    private static String comments(Unit unit, int statement) {
+        String before = unit.bare(Declarations.fromComments(unit, statement), statement).strip();
+        return before.isEmpty() ? "" : before + "\n";
     }
 }

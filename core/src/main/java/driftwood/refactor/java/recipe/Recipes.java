@@ -1,6 +1,26 @@
 package driftwood.refactor.java.recipe;
 
 import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.recipe.construction.BuilderForLadder;
+import driftwood.refactor.java.recipe.construction.InjectCollaborator;
+import driftwood.refactor.java.recipe.construction.MandatoryWrapper;
+import driftwood.refactor.java.recipe.construction.NamedCreations;
+import driftwood.refactor.java.recipe.construction.RequiredParts;
+import driftwood.refactor.java.recipe.construction.SharedInstance;
+import driftwood.refactor.java.recipe.construction.StartLater;
+import driftwood.refactor.java.recipe.kind.BehaviourOnVariants;
+import driftwood.refactor.java.recipe.kind.CreationRoutine;
+import driftwood.refactor.java.recipe.kind.HandlerTable;
+import driftwood.refactor.java.recipe.kind.HandlersInTurn;
+import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
+import driftwood.refactor.java.recipe.nothing.NeutralObject;
+import driftwood.refactor.java.recipe.nothing.OptionalResult;
+import driftwood.refactor.java.recipe.routine.MoveRoutine;
+import driftwood.refactor.java.recipe.routine.ParameterObject;
+import driftwood.refactor.java.recipe.routine.SplitFlag;
+import driftwood.refactor.java.recipe.routine.TellListeners;
+import driftwood.refactor.java.recipe.routine.TypesForValues;
+import driftwood.refactor.java.recipe.twin.SharedParent;
 import driftwood.smell.Finding;
 import java.util.List;
 
@@ -10,7 +30,7 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new NeutralObject());
+            new HandlersInTurn(), new SharedParent(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues());
 
     private Recipes() {
     }

@@ -4,12 +4,14 @@ import driftwood.program.Argument;
 import driftwood.program.Outline;
 import driftwood.program.Outline.CreationFact;
 import driftwood.program.Outline.CallFact;
+import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.Symbol;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -63,6 +65,20 @@ final class Deliberate {
                 });
     }
 
+    /** Made of its own parts, or of those of another of its type, the other way round: its mirror image. */
+    static boolean isOwnMirror(RoutineOutline called, List<Argument> crossed, String caller, Program program) {
+        List<String> owners = crossed.stream().map(Argument::owner).distinct().toList();
+        Optional<RoutineOutline> around = program.type(Symbol.of(caller).type()).flatMap(type -> type.routine(caller));
+        if (!called.isConstructor() || owners.size() != 1 || around.isEmpty()) {
+            return false;
+        }
+        if (Set.of("", "this", "self").contains(owners.get(0))) {
+            return around.get().owner().equals(called.owner()) && !around.get().traits().isStatic() && around.get().parameters().stream()
+                    .noneMatch(parameter -> crossed.stream().anyMatch(each -> each.name().equals(parameter.name())));
+        }
+        return around.get().parameters().stream().anyMatch(each -> each.name().equals(owners.get(0)) && each.type().simpleName().equals(called.name()));
+    }
+
     /** The same routine calls it both ways round, or crosses it again: it knows what it does. */
     static boolean isMirrored(RoutineOutline called, List<Argument> arguments, List<Integer> cycle, Outline outline,
             String caller) {
@@ -80,9 +96,9 @@ final class Deliberate {
         }
         others.removeIf(other -> other.size() != arguments.size());
         boolean straight = others.stream().anyMatch(other -> cycle.stream()
-                .allMatch(at -> SwappedArguments.plain(other.get(at).name()).equals(SwappedArguments.plain(called.parameters().get(at).name()))));
+                .allMatch(at -> Crossing.plain(other.get(at).name()).equals(Crossing.plain(called.parameters().get(at).name()))));
         long crossing = others.stream().filter(other -> cycle.stream()
-                .anyMatch(at -> SwappedArguments.plain(other.get(at).name()).equals(SwappedArguments.plain(arguments.get(at).name())))).count();
+                .anyMatch(at -> Crossing.plain(other.get(at).name()).equals(Crossing.plain(arguments.get(at).name())))).count();
         return straight || crossing > 1;
     }
 }

@@ -7,7 +7,6 @@ import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
-import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detector;
 import driftwood.smell.Drag;
@@ -19,6 +18,8 @@ import driftwood.smell.RoutineFacts;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.tree.RoutineKind;
+import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -28,8 +29,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 
 /**
  * swapped-arguments: a call in which two arguments are named as each other's parameter (or three or more in a cycle),
@@ -47,13 +46,8 @@ public final class SwappedArguments implements Detector {
             resize(height, width);
             """);
 
-    /** Names that say nothing: numbered ones, and single letters that are no measure. */
-    private static final Pattern SAYS_NOTHING = Pattern.compile(".*\\d|[A-Za-z&&[^hwxyz]]");
-    /** So many arguments in pairs that changed places. */
-    private static final int TURNED = 6;
     /** A shorter name says nothing of what it holds. */
     private static final int TELLING = 4;
-    private static final Set<String> NUMBERS = Set.of("byte", "short", "int", "long", "float", "double");
 
     @Override
     public Smell smell() {
@@ -70,7 +64,7 @@ public final class SwappedArguments implements Detector {
         Set<String> called = called(program);
         Map<String, List<RoutineOutline>> byName = new HashMap<>();
         for (TypeOutline type : program.types()) {
-            for (RoutineOutline routine : type.routines()) {
+            for (RoutineOutline routine : routines(type)) {
                 String name = routine.isConstructor() ? "new " + type.simpleName() : routine.name();
                 if (routine.parameters().size() >= 2 && called.contains(name)) {
                     byName.computeIfAbsent(name, key -> new ArrayList<>()).add(routine);
@@ -78,6 +72,22 @@ public final class SwappedArguments implements Detector {
             }
         }
         return new Judging(program, byName).findings();
+    }
+
+    /** What can be called, with the constructor of a record that nobody wrote. */
+    private static List<RoutineOutline> routines(TypeOutline type) {
+        if (type.kind() != TypeKind.RECORD) {
+            return type.routines();
+        }
+        List<ParameterOutline> parts = type.fields().stream().filter(each -> !each.traits().isStatic())
+                .map(each -> new ParameterOutline(each.name(), each.type(), false, false, false, false)).toList();
+        if (type.constructors().stream().anyMatch(each -> each.parameters().size() == parts.size())) {
+            return type.routines();
+        }
+        List<RoutineOutline> all = new ArrayList<>(type.routines());
+        all.add(new RoutineOutline(type.file(), type.name(), type.simpleName(), RoutineKind.CONSTRUCTOR, type.traits(), List.of(), TypeRef.NONE, parts,
+                false, true, type.line(), type.line()));
+        return all;
     }
 
     /** What is called with two arguments or more in the files to be judged. */
@@ -111,7 +121,7 @@ public final class SwappedArguments implements Detector {
             this.byName = byName;
             byName.forEach((name, routines) -> {
                 Set<String> names = new HashSet<>();
-                routines.forEach(routine -> routine.parameters().forEach(each -> names.add(plain(each.name()))));
+                routines.forEach(routine -> routine.parameters().forEach(each -> names.add(Crossing.plain(each.name()))));
                 parameters.put(name, names);
             });
         }
@@ -133,7 +143,7 @@ public final class SwappedArguments implements Detector {
             int found = 0;
             for (Argument each : names.isEmpty() ? List.<Argument>of() : arguments) {
                 if (each.kind() == Argument.Kind.NAME
-                        && names.contains(plain.computeIfAbsent(each.name(), SwappedArguments::plain))) {
+                        && names.contains(plain.computeIfAbsent(each.name(), Crossing::plain))) {
                     found++;
                 }
             }
@@ -170,117 +180,46 @@ public final class SwappedArguments implements Detector {
                 return Optional.empty();
             }
             List<RoutineOutline> constructors = program.type(creation.within())
-                    .flatMap(scope -> program.resolve(type, scope)).map(TypeOutline::constructors).orElse(List.of()).stream()
-                    .filter(each -> each.takes(creation.arguments().size())).toList();
+                    .flatMap(scope -> program.resolve(type, scope)).map(SwappedArguments::routines).orElse(List.of()).stream()
+                    .filter(each -> each.isConstructor() && each.takes(creation.arguments().size())).toList();
             return among(constructors, creation.arguments(), outline, creation.routine(), creation.line());
         }
 
-    }
-
-    /** Overloads of the same length must all read as swapped: one of them may be the right one. */
-    private static Optional<Finding> among(List<RoutineOutline> meant, List<Argument> arguments, Outline outline,
-            String caller, int line) {
-        if (meant.isEmpty() || !meant.stream().allMatch(each -> isSwapped(arguments, each))) {
-            return Optional.empty();
+        /** Overloads of the same length must all read as swapped: one of them may be the right one. */
+        private Optional<Finding> among(List<RoutineOutline> meant, List<Argument> arguments, Outline outline,
+                String caller, int line) {
+            if (meant.isEmpty() || !meant.stream().allMatch(each -> isSwapped(arguments, each))) {
+                return Optional.empty();
+            }
+            RoutineOutline called = meant.get(0);
+            boolean deliberate = Crossing.isTurned(arguments, called) || isMirrorImage(arguments, called)
+                    || Deliberate.isOwnMirror(called, Crossing.of(arguments, called).stream().map(arguments::get).toList(), caller, program)
+                    || Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
+                    || Deliberate.isMirrored(called, arguments, Crossing.of(arguments, called), outline, caller);
+            return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
+                    new Spot(outline.file(), line, line, caller)));
         }
-        RoutineOutline called = meant.get(0);
-        boolean deliberate = isTurned(arguments, called) || isMirrorImage(arguments, called) || Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
-                || Deliberate.isMirrored(called, arguments, crossed(arguments, called), outline, caller);
-        return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
-                new Spot(outline.file(), line, line, caller)));
     }
 
     /** Parts of different objects: {@code (first.upper, second.lower)} is a choice, not a slip. */
     private static boolean differentOwners(List<Argument> arguments, RoutineOutline called) {
-        return crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().count() > 1;
-    }
-
-    /** Three pairs change places: rows are handed over for columns, throughout. */
-    private static boolean isTurned(List<Argument> arguments, RoutineOutline called) {
-        int length = Math.min(arguments.size(), called.parameters().size());
-        long elsewhere = IntStream.range(0, length).filter(at -> {
-            int target = target(arguments.get(at), called.parameters(), length);
-            return target >= 0 && target != at && target(arguments.get(target), called.parameters(), length) == at;
-        }).count();
-        return elsewhere >= TURNED;
+        return Crossing.of(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().count() > 1;
     }
 
     /** Made of the parts of another of its kind, the other way round: its mirror image. */
     private static boolean isMirrorImage(List<Argument> arguments, RoutineOutline called) {
-        List<String> owners = crossed(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().toList();
+        List<String> owners = Crossing.of(arguments, called).stream().map(at -> arguments.get(at).owner()).distinct().toList();
         return called.isConstructor() && owners.size() == 1 && owners.get(0).length() >= TELLING
                 && called.name().toLowerCase(Locale.ROOT).contains(owners.get(0).toLowerCase(Locale.ROOT));
     }
 
     /** Whether the arguments whose name is some parameter's name stand crosswise. */
     private static boolean isSwapped(List<Argument> arguments, RoutineOutline routine) {
-        return !crossed(arguments, routine).isEmpty();
-    }
-
-    /** Positions that form a cycle: each argument is named as the parameter of the next. */
-    private static List<Integer> crossed(List<Argument> arguments, RoutineOutline routine) {
-        List<ParameterOutline> parameters = routine.parameters();
-        int length = Math.min(arguments.size(), parameters.size());
-        int[] targets = new int[length];
-        int elsewhere = 0;
-        for (int i = 0; i < length; i++) {
-            boolean straight = arguments.get(i).name().equals(parameters.get(i).name());
-            targets[i] = straight ? i : target(arguments.get(i), parameters, length);
-            elsewhere += targets[i] >= 0 && targets[i] != i ? 1 : 0;
-        }
-        for (int i = 0; elsewhere >= 2 && i < length; i++) {
-            List<Integer> cycle = new ArrayList<>();
-            int at = i;
-            while (at >= 0 && !cycle.contains(at)) {
-                cycle.add(at);
-                at = targets[at];
-            }
-            if (at == i && cycle.size() >= 2 && typesAllow(cycle, parameters)) {
-                return cycle;
-            }
-        }
-        return List.of();
-    }
-
-    private static int target(Argument argument, List<ParameterOutline> parameters, int length) {
-        if (argument.kind() != Argument.Kind.NAME || !argument.keyword().isEmpty()) {
-            return -1;
-        }
-        String name = "";
-        for (int i = 0; i < length; i++) {
-            String parameter = parameters.get(i).name();
-            if (!mayBe(argument.name(), parameter)) {
-                continue;
-            }
-            name = name.isEmpty() ? plain(argument.name()) : name;
-            if (plain(parameter).equals(name)) {
-                return SAYS_NOTHING.matcher(argument.name()).matches() ? -1 : i;
-            }
-        }
-        return -1;
-    }
-
-    /** {@code getWidth}, {@code WIDTH}, {@code _width} and {@code width} are one name. */
-    static String plain(String name) {
-        boolean getter = name.length() > 3 && name.regionMatches(true, 0, "get", 0, 3) && Character.isUpperCase(name.charAt(3));
-        return (getter ? name.substring(3) : name).replace("_", "").toLowerCase(Locale.ROOT);
-    }
-
-    /** Whether two names could be one: a cheap look before the exact one. */
-    private static boolean mayBe(String argument, String parameter) {
-        int last = argument.length() - 1;
-        return last >= 0 && !parameter.isEmpty() && Character.toLowerCase(argument.charAt(last))
-                == Character.toLowerCase(parameter.charAt(parameter.length() - 1));
-    }
-
-    private static boolean typesAllow(List<Integer> cycle, List<ParameterOutline> parameters) {
-        TypeRef first = parameters.get(cycle.get(0)).type();
-        return cycle.stream().map(at -> parameters.get(at).type()).allMatch(type -> type.equals(first)
-                || NUMBERS.contains(type.text()) && NUMBERS.contains(first.text()));
+        return !Crossing.of(arguments, routine).isEmpty();
     }
 
     private static Finding finding(RoutineOutline called, List<Argument> arguments, Spot spot) {
-        List<Integer> cycle = crossed(arguments, called);
+        List<Integer> cycle = Crossing.of(arguments, called);
         List<String> wrong = cycle.stream().sorted().map(at -> arguments.get(at).name() + " goes to "
                 + called.parameters().get(at).name()).toList();
         List<Evidence> evidence = List.of(

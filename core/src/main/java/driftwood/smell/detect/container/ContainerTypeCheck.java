@@ -206,7 +206,8 @@ public final class ContainerTypeCheck implements Detector {
                         + (leaves.isEmpty() ? "" : "; leaves beside it: " + Listing.of(leaves)))));
         others.forEach(place -> evidence.add(place.evidence()));
         Drag drag = Drag.of(1 + others.size(), files.size(), 2).build();
-        Gathered detail = new TypeFacts.Descent(one.container().name(), leaves, others);
+        String common = program.projectType(descent.element(), descent.within()).map(TypeOutline::name).orElse("");
+        Gathered detail = new TypeFacts.Descent(one.container().name(), common, leaves, others);
         return SMELL.finding(new Spot(one.file(), descent.line(), descent.endLine(), descent.routine()), drag,
                 "asks each part whether it is " + Listing.a(one.container().simpleName()) + " and descends into it by itself"
                         + (others.isEmpty() ? "" : "; asked in " + Listing.count(others.size(), "other place")),

@@ -1,0 +1,134 @@
+package driftwood.refactor.java.recipe.construction;
+
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Finding;
+import driftwood.smell.TypeFacts.Wrapping;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+
+/** decorator: one creation routine makes the wrapped object and its wrapper; nobody can make one without the other. */
+public final class MandatoryWrapper implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "decorator";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Wrapping;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        return Set.of(Symbol.of(((Wrapping) finding.detail()).wrapped()).simpleType(), Symbol.of(((Wrapping) finding.detail()).wrapper()).simpleType());
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Wrapping fact = (Wrapping) drafting.finding().detail();
+        Workspace workspace = drafting.workspace();
+        TypeElement wrapped = workspace.type(fact.wrapped());
+        TypeElement wrapper = workspace.type(fact.wrapper());
+        Unit unit = workspace.unit(workspace.path(wrapped).orElseThrow());
+        if (!wrapped.getTypeParameters().isEmpty() || wrapped.getModifiers().contains(Modifier.ABSTRACT)) {
+            throw new Refused(wrapped.getSimpleName() + " is abstract or has type parameters");
+        }
+        if (!new Calls(workspace).below(wrapped).isEmpty()) {
+            throw new Refused(wrapped.getSimpleName() + " has subclasses, whose constructors call its own");
+        }
+        List<ExecutableElement> constructors = ElementFilter.constructorsIn(wrapped.getEnclosedElements());
+        Set<ExecutableElement> all = new LinkedHashSet<>(constructors);
+        List<Call> calls = new Calls(workspace).of(all).stream().filter(each -> !each.isChained()).toList();
+        String name = drafting.name("creator", ElementFilter.methodsIn(wrapped.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals("create")) ? "createGuarded" : "create");
+        List<Call> guarded = calls.stream().filter(each -> wrapping(workspace, each, wrapper) != null).toList();
+        List<Call> bypass = calls.stream().filter(each -> wrapping(workspace, each, wrapper) == null).toList();
+        for (Call each : bypass) {
+            if (workspace.isTest(workspace.unit(each.path()))) {
+                throw new Refused("tests create a " + wrapped.getSimpleName() + " without its " + wrapper.getSimpleName() + " on purpose");
+            }
+        }
+        TypeMirror common = common(workspace, wrapped, wrapper);
+        drafting.script().stage("Add " + wrapped.getSimpleName() + "." + name + "(), which puts the " + wrapper.getSimpleName() + " around it", List.of(workspace.place(workspace.path(wrapped).orElseThrow(), "made here")));
+        for (ExecutableElement each : constructors) {
+            if (each.isVarArgs()) {
+                throw new Refused("a constructor takes any number of arguments");
+            }
+            if (!calls.stream().anyMatch(call -> each.equals(workspace.element(call.path())))) {
+                continue;
+            }
+            String parameters = drafting.imports().parameters(each.getParameters(), unit);
+            String arguments = Imports.arguments(each.getParameters());
+            String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
+            drafting.declarations().add(workspace.path(wrapped).orElseThrow(), "/** Makes one that nobody can reach but through its " + wrapper.getSimpleName() + ". */\n" + open(wrapped, each) + "static " + drafting.imports().name(common, unit) + " "
+                    + name + "(" + parameters + ")" + thrown + " {\n    return new " + drafting.imports().name(wrapper, unit) + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
+        }
+        drafting.script().stage("Let those who wrap it themselves call it", guarded.stream().map(each -> workspace.place(each.path(), "wraps it")).toList());
+        guarded.forEach(each -> replace(drafting, each, wrapping(workspace, each, wrapper), wrapped, name));
+        drafting.script().stage("Mend the places that went around the " + wrapper.getSimpleName(), bypass.stream().map(each -> workspace.place(each.path(), "went around it")).toList());
+        bypass.forEach(each -> replace(drafting, each, each.path(), wrapped, name));
+        if (!bypass.isEmpty()) {
+            drafting.means(bypass.size() + (bypass.size() == 1 ? " place" : " places") + " that created a " + wrapped.getSimpleName() + " without its " + wrapper.getSimpleName() + " get it from now on");
+        }
+        drafting.script().stage("Close the constructor", constructors.stream().flatMap(each -> workspace.path(each).stream()).map(each -> workspace.place(each, "private")).toList());
+        constructors.forEach(each -> close(drafting, each));
+    }
+
+    private static String open(TypeElement wrapped, ExecutableElement constructor) {
+        boolean written = constructor.getModifiers().contains(Modifier.PUBLIC);
+        return written && wrapped.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
+    }
+
+    /** The creation of the wrapper around a creation; null where there is none. */
+    private static TreePath wrapping(Workspace workspace, Call call, TypeElement wrapper) {
+        TreePath parent = call.path().getParentPath();
+        return parent.getLeaf() instanceof NewClassTree around && around.getArguments().size() == 1 && around.getArguments().get(0) == call.path().getLeaf()
+                && workspace.element(parent).getEnclosingElement().equals(wrapper) ? parent : null;
+    }
+
+    /** What both are: the type that the creation routine hands out. */
+    private static TypeMirror common(Workspace workspace, TypeElement wrapped, TypeElement wrapper) {
+        List<TypeElement> shared = new ArrayList<>(new Calls(workspace).supertypes(wrapper));
+        shared.retainAll(new Calls(workspace).supertypes(wrapped));
+        return shared.stream().filter(each -> !each.getQualifiedName().toString().startsWith("java.")).findFirst().map(each -> (TypeMirror) each.asType()).orElse(wrapper.asType());
+    }
+
+    private static void replace(Drafting drafting, Call call, TreePath whole, TypeElement wrapped, String name) {
+        drafting.callSite(call.path());
+        Unit site = drafting.workspace().unit(whole);
+        int open = site.text().indexOf('(', drafting.workspace().to(call.name()));
+        String arguments = drafting.script().text(site.file(), open, drafting.workspace().to(call.path()));
+        drafting.script().replace(site.file(), drafting.workspace().from(whole), drafting.workspace().to(whole), drafting.imports().name(wrapped, site) + "." + name + arguments);
+    }
+
+    private static void close(Drafting drafting, ExecutableElement constructor) {
+        Workspace workspace = drafting.workspace();
+        TypeElement owner = (TypeElement) constructor.getEnclosingElement();
+        TreePath path = workspace.written(constructor).orElse(null);
+        drafting.changes(constructor);
+        if (path == null) {
+            drafting.declarations().add(workspace.path(owner).orElseThrow(), "private " + owner.getSimpleName() + "() {\n}", Where.FIELDS);
+            return;
+        }
+        Constructors.close(drafting, path);
+    }
+}

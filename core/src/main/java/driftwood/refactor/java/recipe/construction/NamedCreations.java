@@ -1,0 +1,133 @@
+package driftwood.refactor.java.recipe.construction;
+
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Constructors.Filled;
+import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Ladder;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+
+/** factory-method for a ladder of constructors: a creation routine for each combination, named for what it is given. */
+public final class NamedCreations implements Recipe {
+    private static final int MOST = 5;
+
+    @Override
+    public String pattern() {
+        return "factory-method";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Ladder;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        return Set.of(Symbol.of(finding.symbol()).simpleType());
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Workspace workspace = drafting.workspace();
+        Ladder fact = (Ladder) drafting.finding().detail();
+        TypeElement type = workspace.type(fact.type());
+        List<ExecutableElement> ladder = fact.ladder().stream().map(each -> workspace.routine(each.symbol())).toList();
+        if (ladder.stream().anyMatch(each -> each.getKind() != ElementKind.CONSTRUCTOR || each.isVarArgs()) || ladder.size() < 2) {
+            throw new Refused(ladder.size() < 2 ? "there is one constructor only: a second name for it says no more" : "its routines have names already, or take any number of arguments");
+        }
+        if (type.getModifiers().contains(Modifier.ABSTRACT) || !type.getTypeParameters().isEmpty() || type.getKind() == ElementKind.ENUM) {
+            throw new Refused(type.getSimpleName() + " is abstract, an enum, or has type parameters");
+        }
+        if (ladder.size() > MOST) {
+            throw new Refused(ladder.size() + " combinations are too many names");
+        }
+        ExecutableElement longest = ladder.stream().reduce((a, b) -> b.getParameters().size() >= a.getParameters().size() ? b : a).orElseThrow();
+        TreePath home = workspace.path(type).orElseThrow();
+        Unit unit = workspace.unit(home);
+        Constructors constructors = new Constructors(workspace, longest);
+        Map<ExecutableElement, String> names = names(ladder, constructors, longest, type);
+        List<Call> calls = new Calls(workspace).of(new LinkedHashSet<>(ladder)).stream().filter(each -> !(each.isChained() && ladder.stream().anyMatch(one -> Uses.isWithin(each.path(), workspace.path(one).orElseThrow())))).toList();
+        List<Call> plain = calls.stream().filter(each -> each.isCreation() && ((NewClassTree) each.path().getLeaf()).getClassBody() == null).toList();
+        List<Call> kept = calls.stream().filter(each -> !plain.contains(each)).toList();
+        drafting.script().stage("Add a creation routine for each combination of parts, named for what it is given", List.of(workspace.place(home, String.join("(), ", names.values()) + "()")));
+        StringBuilder code = new StringBuilder();
+        for (ExecutableElement each : ladder) {
+            List<Filled> filled = constructors.of(each);
+            String parameters = drafting.imports().parameters(each.getParameters(), unit);
+            String arguments = filled.stream().map(one -> one.parameter().map(at -> each.getParameters().get(at).getSimpleName().toString()).orElse(one.value())).collect(Collectors.joining(", "));
+            String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
+            code.append(code.isEmpty() ? "" : "\n\n").append(Drafting.visibility(each).replace("private ", "")).append("static ").append(type.getSimpleName()).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
+                    .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append('(').append(arguments).append(");\n}");
+        }
+        drafting.declarations().add(home, code.toString(), Where.CONSTRUCTORS);
+        drafting.script().stage("Let all who create a " + type.getSimpleName() + " call the one they mean", plain.stream().map(each -> workspace.place(each.path(), names.get((ExecutableElement) workspace.element(each.path())) + "()")).toList());
+        for (Call each : plain) {
+            drafting.callSite(each.path());
+            Unit site = workspace.unit(each.path());
+            drafting.script().replace(site.file(), workspace.from(each.path()), workspace.to(each.name()), workspace.text(each.name()) + "." + names.get((ExecutableElement) workspace.element(each.path())));
+        }
+        ChainedCalls chained = new ChainedCalls(drafting, ladder, longest);
+        kept.forEach(chained::fill);
+        drafting.script().stage("Remove the constructors that nobody calls any more" + (kept.isEmpty() ? ", and close the one that is left" : ""), ladder.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), each.equals(longest) ? "stays" : "goes")).toList());
+        for (ExecutableElement each : ladder) {
+            TreePath path = workspace.path(each).orElseThrow();
+            if (!each.equals(longest)) {
+                drafting.changes(each);
+                drafting.declarations().remove(path);
+            } else if (kept.isEmpty()) {
+                drafting.changes(each);
+                Constructors.close(drafting, path);
+            }
+        }
+    }
+
+    private static Map<ExecutableElement, String> names(List<ExecutableElement> ladder, Constructors constructors, ExecutableElement longest, TypeElement type) {
+        Set<Integer> shared = new LinkedHashSet<>();
+        for (int i = 0; i < longest.getParameters().size(); i++) {
+            int at = i;
+            if (ladder.stream().allMatch(each -> constructors.of(each).get(at).parameter().isPresent())) {
+                shared.add(i);
+            }
+        }
+        Map<ExecutableElement, String> names = new LinkedHashMap<>();
+        Set<String> taken = new LinkedHashSet<>(type.getEnclosedElements().stream().map(each -> each.getSimpleName().toString()).toList());
+        for (ExecutableElement each : ladder) {
+            List<String> given = new ArrayList<>();
+            List<Filled> filled = constructors.of(each);
+            for (int i = 0; i < filled.size(); i++) {
+                if (!shared.contains(i) && filled.get(i).parameter().isPresent()) {
+                    String word = longest.getParameters().get(i).getSimpleName().toString();
+                    given.add(Words.upper(word));
+                }
+            }
+            String name = given.isEmpty() ? "plain" : each.equals(longest) && given.size() > 2 ? "complete" : "with" + String.join("And", given);
+            if (!taken.add(name)) {
+                throw new Refused("two of the combinations, or a member of " + type.getSimpleName() + ", would be called " + name + "()");
+            }
+            names.put(each, name);
+        }
+        return names;
+    }
+}

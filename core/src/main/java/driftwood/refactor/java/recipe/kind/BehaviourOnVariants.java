@@ -1,0 +1,75 @@
+package driftwood.refactor.java.recipe.kind;
+
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * strategy and state, where the variants are types or enum constants of the project: each answers for itself, and the
+ * decision becomes one call. State does so for all decisions of its type or none.
+ */
+public final class BehaviourOnVariants implements Recipe {
+    private final String pattern;
+
+    public BehaviourOnVariants(String pattern) {
+        this.pattern = pattern;
+    }
+
+    @Override
+    public String pattern() {
+        return pattern;
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Branching;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Branching branching = (Branching) finding.detail();
+        Set<String> words = new LinkedHashSet<>();
+        words.add(simple(branching.chain().within()));
+        if (!branching.common().isEmpty()) {
+            words.add(simple(branching.common()));
+        }
+        branching.siblings().forEach(each -> words.add(simple(Symbol.of(each.symbol()).type())));
+        if (branching.onTypes()) {
+            branching.variants().forEach(each -> words.add(simple(each)));
+        }
+        return words;
+    }
+
+    private static String simple(String qualified) {
+        return qualified.substring(qualified.lastIndexOf('.') + 1);
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Branching branching = (Branching) drafting.finding().detail();
+        String common = branching.onTypes() ? branching.common() : "";
+        List<Answering> all = new ArrayList<>();
+        Set<String> names = new LinkedHashSet<>();
+        all.add(Answering.of(drafting, common, branching.chain().routine(), branching.chain().line(), names));
+        List<String> left = new ArrayList<>();
+        for (Place each : branching.siblings()) {
+            try {
+                all.add(Answering.of(drafting, common, each.symbol(), each.line(), names));
+            } catch (Refused e) {
+                if (pattern.equals("state")) {
+                    throw new Refused("not every routine can be moved: " + each.file() + ":" + each.line() + ": " + e.getMessage());
+                }
+                left.add(each.file() + ":" + each.line());
+            }
+        }
+        all.forEach(Answering::write);
+    }
+}

@@ -1,0 +1,275 @@
+package driftwood.refactor.java.recipe.kind;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.BreakTree;
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision;
+import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.OutcomeKind;
+import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Code;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
+import driftwood.refactor.java.ground.Injection;
+import driftwood.refactor.java.ground.NewFile;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Rewriting;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+
+/**
+ * factory-method and factory: the decision which class to create moves into one routine, and its repeats call it; for a
+ * factory the routine is that of an object of its own, which all who decide are given.
+ */
+public final class CreationRoutine implements Recipe {
+    private final boolean apart;
+
+    /** @param apart whether the routine stands in a type of its own */
+    public CreationRoutine(boolean apart) {
+        this.apart = apart;
+    }
+
+    @Override
+    public String pattern() {
+        return apart ? "factory" : "factory-method";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Choosing;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Set<String> words = new LinkedHashSet<>(Set.of(Symbol.of(finding.symbol()).simpleType()));
+        ((Choosing) finding.detail()).repeats().forEach(each -> words.add(Symbol.of(each.symbol()).simpleType()));
+        return words;
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Creating creating = new Creating(drafting, (Choosing) drafting.finding().detail());
+        if (apart) {
+            creating.writeApart();
+        } else {
+            creating.write();
+        }
+    }
+
+    private static final class Creating {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final Choosing choosing;
+        private final DecisionPlace place;
+        private final TypeElement home;
+        private final TreePath homePath;
+        private final Unit unit;
+        private final Decision decision;
+        private final Outcome outcome;
+        private final String name;
+
+        Creating(Drafting drafting, Choosing choosing) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.choosing = choosing;
+            this.place = DecisionPlace.of(workspace, choosing.chain(), true);
+            this.home = place.home();
+            this.homePath = place.path();
+            this.unit = place.unit();
+            this.decision = place.decision();
+            this.outcome = Outcome.of(workspace, decision, Set.of());
+            if (outcome.kind() == OutcomeKind.ACTS) {
+                throw new Refused("the arms use what they create at once, each in its own way");
+            }
+            String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
+            String proposed = "create" + product.replaceAll("[^A-Za-z0-9].*", "");
+            boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && each.getSimpleName().contentEquals(proposed));
+            this.name = drafting.name("creator", taken ? proposed + "For" + Words.upper(place.word()) : proposed);
+        }
+
+        void write() {
+            drafting.script().stage("Add " + name + "(), which decides what is created", List.of(place(decision, "the decision")));
+            drafting.declarations().add(homePath, routine(), Where.END);
+            List<Decision> repeats = repeats(false);
+            List<Evidence> places = new ArrayList<>(List.of(place(decision, "asks it")));
+            repeats.forEach(each -> places.add(place(each, "asks it")));
+            drafting.script().stage("Let " + home.getSimpleName() + " ask it" + (repeats.isEmpty() ? "" : ", in all " + places.size() + " places"), places);
+            replace(decision, outcome, name);
+            repeats.forEach(each -> replace(each, Outcome.of(workspace, each, Set.of()), name));
+        }
+
+        /** The routine in a type of its own; each type that decides is given one, and makes one where nobody gives it. */
+        void writeApart() {
+            if (outcome.asks() || asksFields()) {
+                throw new Refused("what is created depends on the object around: " + home.getSimpleName());
+            }
+            String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
+            String factory = drafting.typeName("factory", home, product + "Factory", product + "Creation");
+            String field = Words.lower(factory);
+            drafting.script().stage("Add " + factory + ", which decides what is created", List.of(place(decision, "the decision")));
+            String open = Drafting.openness(home);
+            String code = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(").replace("\n", "\n    ") + "\n}\n";
+            new NewFile(drafting, unit, factory).importing(code).write(code);
+            List<Decision> all = new ArrayList<>(List.of(decision));
+            all.addAll(repeats(true));
+            Set<TypeElement> clients = new LinkedHashSet<>();
+            all.forEach(each -> clients.add(around(each)));
+            for (TypeElement client : clients) {
+                drafting.script().stage("Give " + client.getSimpleName() + " a " + factory + ", and let it ask", all.stream().filter(each -> around(each).equals(client)).map(each -> place(each, "asks it")).toList());
+                Unit file = workspace.unit(workspace.path(client).orElseThrow());
+                String type = drafting.imports().platform((workspace.elements().getPackageOf(home).isUnnamed() ? "" : workspace.elements().getPackageOf(home).getQualifiedName() + ".") + factory, file);
+                if (client.getKind() != ElementKind.CLASS) {
+                    throw new Refused(client.getSimpleName() + " is no class that could be given one");
+                }
+                for (Decision each : all) {
+                    if (around(each).equals(client)) {
+                        if (routineAround(each).getModifiers().contains(Modifier.STATIC)) {
+                            throw new Refused("a static routine has no object that could be given a factory");
+                        }
+                        replace(each, Outcome.of(workspace, each, Set.of()), field + ".create");
+                    }
+                }
+                drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + type + " " + field + ";", Where.FIELDS);
+                new Injection(drafting, client).inject(type, field, "this." + field + " = " + field + ";", each -> "new " + type + "()", path -> Optional.empty());
+            }
+        }
+
+        private ExecutableElement routineAround(Decision each) {
+            TreePath at = each.around();
+            while (!(at.getLeaf() instanceof MethodTree)) {
+                at = at.getParentPath();
+            }
+            return (ExecutableElement) workspace.element(at);
+        }
+
+        private TypeElement around(Decision each) {
+            return (TypeElement) routineAround(each).getEnclosingElement();
+        }
+
+        private Evidence place(Decision each, String note) {
+            Unit file = workspace.unit(each.around());
+            return new Evidence(file.file(), file.line(each.from()), file.line(each.to()), note);
+        }
+
+        /** The same decision elsewhere asked about values of the same names. */
+        private List<Decision> repeats(boolean anywhere) {
+            List<Decision> same = new ArrayList<>();
+            for (Place each : choosing.repeats()) {
+                try {
+                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), true);
+                    Decision found = other.decision();
+                    if ((anywhere || other.home().equals(home)) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != OutcomeKind.ACTS) {
+                        same.add(found);
+                    }
+                } catch (Refused e) {
+                    // It stays as it is: it is decided in another way there.
+                }
+            }
+            return same;
+        }
+
+        private String shape(Decision each) {
+            Outcome how = Outcome.of(workspace, each, Set.of());
+            String names = how.needs().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(","));
+            return names + each.all().stream().map(arm -> arm.labels().stream().map(workspace::text).toList()
+                    + how.code(workspace, arm, path -> Optional.empty(), Object::toString)).toList();
+        }
+
+        private String routine() {
+            String parameters = drafting.imports().parameters(decisionNeeds(), unit);
+            String thrown = drafting.imports().thrown(outcome.thrown(), unit);
+            boolean bound = outcome.asks() || asksFields();
+            return "private " + (bound ? "" : "static ") + drafting.imports().name(outcome.type(), unit) + " " + name + "(" + parameters + ")" + thrown + Code.block(body());
+        }
+
+        /** Locals that the arms or the conditions need. */
+        private Set<VariableElement> decisionNeeds() {
+            Set<VariableElement> needs = new LinkedHashSet<>(captures().read());
+            needs.remove(outcome.variable());
+            if (outcome.needsOld()) {
+                needs.add(outcome.variable());
+            }
+            return needs;
+        }
+
+        private boolean asksFields() {
+            return captures().needsObject();
+        }
+
+        private Captures captures() {
+            List<TreePath> code = new ArrayList<>();
+            if (decision.toEnd()) {
+                BlockTree block = (BlockTree) decision.around().getParentPath().getLeaf();
+                block.getStatements().stream().map(each -> new TreePath(decision.around().getParentPath(), each)).filter(each -> workspace.from(each) >= decision.from()).forEach(code::add);
+            } else {
+                code.add(decision.around());
+            }
+            return Captures.of(workspace, code);
+        }
+
+        private String body() {
+            // driftwood: leave type-switch because the ways in which a value leaves an arm are the language's, and closed
+            if (outcome.kind() == OutcomeKind.VALUE) {
+                return "return " + unit.bare(decision.from(), decision.to()) + ";";
+            }
+            if (outcome.kind() == OutcomeKind.RETURNS) {
+                return unit.bare(decision.from(), decision.to());
+            }
+            Set<Object> sets = new HashSet<>();
+            decision.all().stream().map(Arm::body).filter(each -> !each.isEmpty()).forEach(each -> sets.add(each.get(each.size() - 1).getLeaf()));
+            String code = new Rewriting(workspace, each -> {
+                if (each.getLeaf() instanceof BreakTree && each.getParentPath().getLeaf() instanceof CaseTree) {
+                    return Optional.of("");
+                }
+                if (!sets.contains(each.getLeaf()) || !(each.getLeaf() instanceof ExpressionStatementTree)) {
+                    return Optional.empty();
+                }
+                Arm arm = decision.all().stream().filter(one -> !one.body().isEmpty() && one.body().get(one.body().size() - 1).getLeaf() == each.getLeaf()).findFirst().orElseThrow();
+                String last = outcome.code(workspace, new Arm(arm.labels(), null, List.of(each), new int[] {workspace.from(each), workspace.to(each)}), path -> Optional.empty(), type -> "");
+                if (!last.startsWith("return ")) {
+                    throw new Refused("an arm does more than create");
+                }
+                return Optional.of(last);
+            }).of(decision.around());
+            String bare = unit.bare(code, unit.indentAt(decision.from())).replaceAll("(?m)^\\s*\\n", "");
+            String old = outcome.needsOld() ? "\nreturn " + outcome.variable().getSimpleName() + ";" : "";
+            return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
+        }
+
+        private void replace(Decision each, Outcome how, String routine) {
+            String call = routine + "(" + Imports.arguments(decisionNeeds()) + ")";
+            Unit file = workspace.unit(each.around());
+            Optional<TreePath> declared = how.declaredBefore(workspace, each);
+            if (declared.isPresent()) {
+                drafting.script().replace(file.file(), workspace.to(declared.get()) - 1, each.to(), " = " + call + ";");
+            } else {
+                drafting.script().replace(file.file(), each.from(), each.to(), how.use(call));
+            }
+        }
+    }
+}

@@ -1,0 +1,219 @@
+package driftwood.refactor.java.recipe.kind;
+
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision;
+import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.Labels;
+import driftwood.refactor.java.decision.Nulls;
+import driftwood.refactor.java.decision.OutcomeKind;
+import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.ground.Code;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Chain;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+
+/** registry: a table from key to what is done for it; unknown keys are answered as they were. */
+public final class HandlerTable implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "registry";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Branching || finding.detail() instanceof Choosing;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        return Set.of(Symbol.of(finding.symbol()).simpleType());
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Chain chain = drafting.finding().detail() instanceof Branching branching ? branching.chain() : ((Choosing) drafting.finding().detail()).chain();
+        new Tabling(drafting, chain).write();
+    }
+
+    private static final class Tabling {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final DecisionPlace place;
+        private final TypeElement home;
+        private final TreePath homePath;
+        private final Unit unit;
+        private final Decision decision;
+        private final Outcome outcome;
+        private final TypeMirror key;
+        private final String routine;
+        private final String handler;
+        private final String table;
+        private final boolean isBound;
+
+        Tabling(Drafting drafting, Chain chain) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.place = DecisionPlace.of(workspace, chain, false);
+            this.home = place.home();
+            this.homePath = place.path();
+            this.unit = place.unit();
+            this.decision = place.decision();
+            for (Arm each : decision.arms()) {
+                if (each.labels().stream().map(workspace::element).anyMatch(label -> label instanceof TypeElement)) {
+                    throw new Refused("the arms ask for types: a table by class would pass over subclasses");
+                }
+            }
+            this.outcome = Outcome.of(workspace, decision, Set.of());
+            TypeMirror asked = workspace.trees().getTypeMirror(decision.subject());
+            this.key = asked.getKind().isPrimitive() ? workspace.types().boxedClass(workspace.types().getPrimitiveType(asked.getKind())).asType() : asked;
+            if (!(key instanceof DeclaredType)) {
+                throw new Refused(workspace.text(decision.subject()) + " has no type that could be a key");
+            }
+            this.isBound = outcome.asks();
+            if (isBound && !home.getTypeParameters().isEmpty()) {
+                throw new Refused(home.getSimpleName() + " has type parameters");
+            }
+            this.routine = place.word();
+            this.handler = drafting.name("handler", free(Words.upper(routine) + "Handler"));
+            this.table = drafting.name("registry", free(Words.constant(routine) + "_HANDLERS"));
+        }
+
+        private String free(String name) {
+            boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(name));
+            return taken ? name + (name.equals(name.toUpperCase(Locale.ROOT)) ? "_BY_KEY" : "ByKey") : name;
+        }
+
+        void write() {
+            Map<Arm, String> routines = new LinkedHashMap<>();
+            Set<String> taken = new HashSet<>();
+            List<Evidence> places = new ArrayList<>();
+            for (Arm each : decision.arms()) {
+                routines.computeIfAbsent(each, arm -> named(Labels.word(workspace, arm.labels().get(0)), taken));
+                places.add(workspace.place(each.labels().get(0), "becomes " + routines.get(each) + "()"));
+            }
+            boolean rest = outcome.kind() == OutcomeKind.VALUE && decision.otherwise().isPresent();
+            drafting.script().stage("Give each arm of " + routine + "() a routine of its own", places);
+            routines.forEach((arm, name) -> drafting.declarations().add(homePath, extracted(arm, name), Where.END));
+            String other = rest ? named("Other", taken) : "";
+            if (rest) {
+                drafting.declarations().add(homePath, extracted(decision.otherwise().get(), other), Where.END);
+            }
+            drafting.script().stage("Gather them in a table by key", List.of(workspace.place(homePath, table)));
+            addTable(routines);
+            drafting.script().stage("Let " + routine + "() look up what to do", List.of(place.evidence("the decision")));
+            replace(other);
+        }
+
+        private String named(String label, Set<String> taken) {
+            String name = routine + label;
+            while (!taken.add(name) || home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && hasName(each, routine + label)) && !name.endsWith("Only")) {
+                name = name + "Only";
+            }
+            return name;
+        }
+
+        private static boolean hasName(Element each, String name) {
+            return each.getSimpleName().contentEquals(name);
+        }
+
+        private String parameters() {
+            return drafting.imports().parameters(outcome.needs(), unit);
+        }
+
+        private String thrown() {
+            return drafting.imports().thrown(outcome.thrown(), unit);
+        }
+
+        private String result() {
+            return drafting.imports().name(outcome.type(), unit);
+        }
+
+        private String extracted(Arm arm, String name) {
+            String code = outcome.code(workspace, arm, each -> Optional.empty(), type -> drafting.imports().name(type, unit));
+            return "private " + (isBound ? "" : "static ") + result() + " " + name + "(" + parameters() + ")" + thrown()
+                    + Code.block(code);
+        }
+
+        private void addTable(Map<Arm, String> routines) {
+            String keyName = drafting.imports().name(key, unit);
+            boolean constants = ((DeclaredType) key).asElement().getKind() == ElementKind.ENUM;
+            String map = drafting.imports().platform("java.util.Map", unit);
+            String made = constants ? "new " + drafting.imports().platform("java.util.EnumMap", unit) + "<>(" + keyName + ".class)"
+                    : "new " + drafting.imports().platform("java.util.HashMap", unit) + "<>()";
+            StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + handler + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + handler
+                    + "> handlers = " + made + ";\n");
+            routines.forEach((arm, name) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
+                    .append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
+            fill.append("    return handlers;\n}");
+            String before = isBound ? home.getSimpleName() + " " + Words.lower(home.getSimpleName().toString()) + (outcome.needs().isEmpty() ? "" : ", ") : "";
+            // A key that is no constant of the compiler must have its value before the table is made.
+            boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
+                    || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
+            add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + Words.lower(handler) + "s();");
+            drafting.declarations().add(homePath, fill.toString(), Where.END);
+            drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters() + ")" + thrown() + ";\n}", Where.END);
+        }
+
+        private void add(boolean first, String field) {
+            if (first) {
+                drafting.declarations().addFirst(homePath, field);
+            } else {
+                drafting.declarations().add(homePath, field, Where.FIELDS);
+            }
+        }
+
+        private void replace(String other) {
+            List<String> arguments = new ArrayList<>();
+            if (isBound) {
+                arguments.add("this");
+            }
+            outcome.needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
+            String apply = ".apply(" + String.join(", ", arguments) + ")";
+            String subject = workspace.text(decision.subject());
+            boolean failing = !decision.takesNull() && !workspace.trees().getTypeMirror(decision.subject()).getKind().isPrimitive() && Nulls.mayBe(workspace, decision);
+            String asked = failing ? drafting.imports().platform("java.util.Objects", unit) + ".requireNonNull(" + subject + ")" : subject;
+            String indent = unit.indentAt(decision.from());
+            if (outcome.kind() == OutcomeKind.VALUE) {
+                String found = other.isEmpty() ? table + ".get(" + asked + ")" : table + ".getOrDefault(" + asked + ", " + home.getSimpleName() + "::" + other + ")";
+                drafting.script().replace(unit.file(), decision.from(), decision.to(), found + apply);
+                return;
+            }
+            String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), "handler");
+            String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
+            StringBuilder text = new StringBuilder(handler + " " + local + " = " + table + ".get(" + asked + ");\n");
+            String use = outcome.use(local + apply).replace("\n", "\n    ");
+            if (outcome.kind() == OutcomeKind.RETURNS) {
+                text.append("if (").append(local).append(" != null) {\n    ").append(use).append("\n}\n").append(today);
+            } else {
+                text.append("if (").append(local).append(" != null) {\n    ").append(use).append("\n}").append(today.isEmpty() ? "" : " else {\n    " + today.replace("\n", "\n    ") + "\n}");
+            }
+            drafting.script().replace(unit.file(), decision.from(), decision.to(), unit.styled(text.toString().stripTrailing(), indent).substring(indent.length()));
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Recipes for decisions by kind, by limit or by tag: who is asked about answers. */
+package driftwood.refactor.java.recipe.kind;

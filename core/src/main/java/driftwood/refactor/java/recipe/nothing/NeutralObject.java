@@ -1,0 +1,236 @@
+package driftwood.refactor.java.recipe.nothing;
+
+import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.NewFile;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.refactor.java.recipe.nothing.GuardReader.Guard;
+import driftwood.smell.Detail.Nothing;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+
+/** null-object: one shared instance that does nothing, or what all guards do instead, stands where null stood. */
+public final class NeutralObject implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "null-object";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Nothing;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Nothing fact = (Nothing) finding.detail();
+        return new LinkedHashSet<>(List.of(Symbol.of(fact.source()).simpleType(), Symbol.of(fact.source()).member(), fact.yields().replaceAll("<.*", "")));
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Nothing fact = (Nothing) drafting.finding().detail();
+        if (!Symbol.of(fact.source()).isRoutine()) {
+            throw new Refused("the source is a field: who sets it to nothing must be known first");
+        }
+        new Neutral(drafting, drafting.workspace().routine(fact.source())).write();
+    }
+
+    private static final class Neutral {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final ExecutableElement source;
+        private final Set<ExecutableElement> family;
+        private final TypeElement type;
+        private final List<Guard> guards = new ArrayList<>();
+        private final GuardReader reader;
+
+        Neutral(Drafting drafting, ExecutableElement source) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.source = source;
+            this.reader = new GuardReader(workspace);
+            if (!(source.getReturnType() instanceof DeclaredType declared)) {
+                throw new Refused("what it answers is no object");
+            }
+            this.type = (TypeElement) declared.asElement();
+            if (!workspace.isHere(type) || !type.getKind().isInterface() || !type.getTypeParameters().isEmpty() || type.getModifiers().contains(Modifier.SEALED)) {
+                throw new Refused(type.getSimpleName() + (workspace.isHere(type) ? " is a class, is sealed, or has type parameters: a neutral object would have to descend from it" : " is a library's own type"));
+            }
+            Calls all = new Calls(workspace);
+            this.family = all.family(source);
+            for (Call each : all.of(family)) {
+                understand(each);
+            }
+            if (guards.isEmpty()) {
+                throw new Refused("no guard is found");
+            }
+        }
+
+        /** @throws Refused where a caller does something with nothing that a neutral object could not do */
+        private void understand(Call call) {
+            drafting.callSite(call.path());
+            String where = workspace.unit(call.path()).file() + ":" + workspace.unit(call.path()).line(workspace.from(call.path()));
+            TreePath declared = call.path().getParentPath();
+            if (!(declared.getLeaf() instanceof VariableTree) || !(workspace.element(declared) instanceof VariableElement local)) {
+                if (call.path().getParentPath().getLeaf() instanceof MemberSelectTree) {
+                    throw new Refused("a caller does not guard, and fails today where there is nothing: " + where);
+                }
+                throw new Refused("a caller hands on what it gets: " + where);
+            }
+            Set<Tree> seen = new LinkedHashSet<>();
+            for (TreePath use : workspace.uses().of(local)) {
+                if (seen.contains(use.getLeaf())) {
+                    continue;
+                }
+                Guard guard = reader.guard(use, local);
+                if (guard == null) {
+                    throw new Refused("a caller does more than one thing where there is nothing: " + where);
+                }
+                guards.add(guard);
+                new TreePathScanner<Void, Void>() {
+                    @Override
+                    public Void visitIdentifier(IdentifierTree tree, Void nothing) {
+                        seen.add(tree);
+                        return null;
+                    }
+                }.scan(guard.whole(), null);
+                if (guard.stays() != null) {
+                    new TreePathScanner<Void, Void>() {
+                        @Override
+                        public Void visitIdentifier(IdentifierTree tree, Void nothing) {
+                            seen.add(tree);
+                            return null;
+                        }
+                    }.scan(guard.stays(), null);
+                }
+            }
+        }
+
+        void write() {
+            Unit beside = workspace.unit(workspace.path(type).orElseThrow());
+            String name = drafting.typeName("null object", type, "No" + type.getSimpleName(), "Absent" + type.getSimpleName());
+            drafting.script().stage("Add " + name + ", which does nothing or what the guards do instead, with one shared instance", List.of(workspace.place(workspace.path(type).orElseThrow(), "its neutral object")));
+            writeType(beside, name);
+            List<Evidence> places = new ArrayList<>();
+            guards.forEach(each -> places.add(workspace.place(each.whole(), "no guard")));
+            drafting.script().stage("Let " + source.getSimpleName() + "() answer it instead of null, and take the guards out", places);
+            family.forEach(each -> change(each, name));
+            guards.forEach(this::open);
+        }
+
+        private void writeType(Unit beside, String name) {
+            NewFile file = new NewFile(drafting, beside, name);
+            StringBuilder code = new StringBuilder("/** A " + type.getSimpleName() + " where there is none. */\n" + Drafting.openness(type) + "final class " + name + " implements " + type.getSimpleName() + " {\n    /** The one instance: it holds nothing. */\n    "
+                    + Drafting.openness(type) + "static final " + name + " INSTANCE = new " + name + "();\n\n    private " + name + "() {\n    }\n");
+            for (ExecutableElement each : ElementFilter.methodsIn(workspace.elements().getAllMembers(type))) {
+                if (each.getModifiers().contains(Modifier.ABSTRACT) || reader.answers().containsKey(each)) {
+                    StringBuilder parameters = new StringBuilder();
+                    for (VariableElement one : each.getParameters()) {
+                        parameters.append(parameters.isEmpty() ? "" : ", ").append(file.name(one.asType())).append(' ').append(one.getSimpleName());
+                    }
+                    String value = reader.answers().getOrDefault(each, neutral(each.getReturnType()));
+                    code.append("\n    @Override\n    public ").append(file.name(each.getReturnType())).append(' ').append(each.getSimpleName()).append('(').append(parameters).append(") {\n")
+                            .append(value.isEmpty() ? "" : "        return " + value + ";\n").append("    }\n");
+                }
+            }
+            file.write(code + "}\n");
+        }
+
+        private String neutral(TypeMirror of) {
+            return switch (of.getKind()) {
+                case VOID -> "";
+                case BOOLEAN -> "false";
+                case DECLARED, ARRAY, TYPEVAR -> of.toString().equals("java.lang.String") ? "\"\"" : of instanceof DeclaredType declared && declared.asElement().equals(type) ? "this" : "null";
+                default -> "0";
+            };
+        }
+
+        /** Its null becomes the neutral object. */
+        private void change(ExecutableElement each, String name) {
+            TreePath path = workspace.path(each).orElseThrow();
+            MethodTree tree = (MethodTree) path.getLeaf();
+            if (tree.getBody() == null) {
+                return;
+            }
+            Unit unit = workspace.unit(path);
+            String around = workspace.elements().getPackageOf(type).getQualifiedName().toString();
+            String none = drafting.imports().platform((around.isEmpty() ? "" : around + ".") + name, unit) + ".INSTANCE";
+            new TreePathScanner<Void, Void>() {
+                @Override
+                public Void visitReturn(ReturnTree back, Void nothing) {
+                    wrap(new TreePath(getCurrentPath(), back.getExpression()), none, unit);
+                    return null;
+                }
+
+                @Override
+                public Void visitLambdaExpression(LambdaExpressionTree inner, Void nothing) {
+                    return null;
+                }
+            }.scan(new TreePath(path, tree.getBody()), null);
+        }
+
+        private static boolean isNull(Tree tree) {
+            return tree.getKind() == Tree.Kind.NULL_LITERAL;
+        }
+
+        private void wrap(TreePath value, String none, Unit unit) {
+            Tree tree = value.getLeaf();
+            Element named = workspace.element(value);
+            if (isNull(tree)) {
+                drafting.script().replace(unit.file(), workspace.from(value), workspace.to(value), none);
+            } else if (tree instanceof ConditionalExpressionTree choice && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
+                wrap(new TreePath(value, choice.getTrueExpression()), none, unit);
+                wrap(new TreePath(value, choice.getFalseExpression()), none, unit);
+            } else if (tree.getKind() != Tree.Kind.NEW_CLASS && !(named != null && named.getKind() == ElementKind.LOCAL_VARIABLE && isLoopVariable(named))) {
+                String objects = drafting.imports().platform("java.util.Objects", unit);
+                drafting.script().insert(unit.file(), workspace.from(value), objects + ".requireNonNullElse(");
+                drafting.script().insert(unit.file(), workspace.to(value), ", " + none + ")");
+            }
+        }
+
+        /** Lists of nothing are no habit: the variable of a loop is taken to be there. */
+        private boolean isLoopVariable(Element local) {
+            return workspace.path(local).map(each -> each.getParentPath().getLeaf().getKind() == Tree.Kind.ENHANCED_FOR_LOOP).orElse(false);
+        }
+
+        private void open(Guard guard) {
+            Unit unit = workspace.unit(guard.whole());
+            if (guard.call() != null) {
+                drafting.script().replace(unit.file(), workspace.from(guard.whole()), workspace.to(guard.whole()), drafting.script().text(unit.file(), workspace.from(guard.call()), workspace.to(guard.call())) + guard.suffix());
+            } else {
+                int from = unit.lineStart(workspace.from(guard.whole()));
+                drafting.script().replace(unit.file(), from, unit.lineEnd(workspace.to(guard.whole())), "");
+            }
+        }
+    }
+}

@@ -1,0 +1,180 @@
+package driftwood.refactor.java.recipe.nothing;
+
+import com.sun.source.tree.BinaryTree;
+import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Nothing;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.type.TypeKind;
+
+/** optional-value: a routine says by its type that there may be nothing; its callers ask for it, or take null as before. */
+public final class OptionalResult implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "optional-value";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Nothing;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Symbol source = Symbol.of(((Nothing) finding.detail()).source());
+        return new LinkedHashSet<>(List.of(source.simpleType(), source.member()));
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Nothing fact = (Nothing) drafting.finding().detail();
+        if (!Symbol.of(fact.source()).isRoutine()) {
+            throw new Refused("the source is a field: it stays null inside, and an accessor that answers an optional value is the way; name one first");
+        }
+        new Answering(drafting, drafting.workspace().routine(fact.source())).write();
+    }
+
+    private static final class Answering {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final ExecutableElement source;
+        private final Set<ExecutableElement> family;
+        private final List<Call> calls;
+
+        Answering(Drafting drafting, ExecutableElement source) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.source = source;
+            if (source.getKind() == ElementKind.CONSTRUCTOR || source.getReturnType().getKind() != TypeKind.DECLARED) {
+                throw new Refused("what it answers is no object of a type that could be optional: " + source.getReturnType());
+            }
+            Calls all = new Calls(workspace);
+            this.family = all.family(source);
+            this.calls = all.of(family);
+        }
+
+        void write() {
+            List<Evidence> places = new ArrayList<>();
+            family.forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), "says that there may be nothing")));
+            calls.forEach(each -> places.add(workspace.place(each.path(), comparison(each).isPresent() ? "asks whether there is one" : "takes null as before")));
+            drafting.script().stage("Let " + source.getSimpleName() + "() answer an Optional; its callers ask whether there is one, or take null out of it as before", places);
+            family.forEach(this::change);
+            for (Call each : calls) {
+                drafting.callSite(each.path());
+                Optional<TreePath> compared = comparison(each);
+                if (compared.isPresent()) {
+                    ask(each, compared.get());
+                } else if (!isHandedOn(each)) {
+                    drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".orElse(null)");
+                }
+            }
+        }
+
+        private void change(ExecutableElement each) {
+            drafting.changes(each);
+            TreePath path = workspace.path(each).orElseThrow();
+            Unit unit = workspace.unit(path);
+            MethodTree tree = (MethodTree) path.getLeaf();
+            TreePath type = new TreePath(path, tree.getReturnType());
+            String optional = drafting.imports().platform("java.util.Optional", unit);
+            drafting.script().insert(unit.file(), workspace.from(type), optional + "<");
+            drafting.script().insert(unit.file(), workspace.to(type), ">");
+            if (tree.getBody() == null) {
+                return;
+            }
+            new TreePathScanner<Void, Void>() {
+                @Override
+                public Void visitReturn(ReturnTree back, Void nothing) {
+                    TreePath value = new TreePath(getCurrentPath(), back.getExpression());
+                    wrap(value, optional, unit);
+                    return null;
+                }
+
+                @Override
+                public Void visitLambdaExpression(LambdaExpressionTree inner, Void nothing) {
+                    return null;
+                }
+
+                @Override
+                public Void visitClass(ClassTree inner, Void nothing) {
+                    return null;
+                }
+            }.scan(new TreePath(path, tree.getBody()), null);
+        }
+
+        private void wrap(TreePath value, String optional, Unit unit) {
+            Tree tree = value.getLeaf();
+            if (tree.getKind() == Tree.Kind.NULL_LITERAL) {
+                drafting.script().replace(unit.file(), workspace.from(value), workspace.to(value), optional + ".empty()");
+            } else if (tree instanceof ParenthesizedTree inside) {
+                wrap(new TreePath(value, inside.getExpression()), optional, unit);
+            } else if (tree instanceof ConditionalExpressionTree choice && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
+                wrap(new TreePath(value, choice.getTrueExpression()), optional, unit);
+                wrap(new TreePath(value, choice.getFalseExpression()), optional, unit);
+            } else if (calls.stream().noneMatch(each -> each.path().getLeaf() == tree)) {
+                boolean there = tree.getKind() == Tree.Kind.NEW_CLASS || tree.getKind() == Tree.Kind.STRING_LITERAL || tree.toString().equals("this");
+                drafting.script().insert(unit.file(), workspace.from(value), optional + (there ? ".of(" : ".ofNullable("));
+                drafting.script().insert(unit.file(), workspace.to(value), ")");
+            }
+        }
+
+        private static boolean isNull(ExpressionTree tree) {
+            return tree.getKind() == Tree.Kind.NULL_LITERAL;
+        }
+
+        /** A call whose result one of these routines returns as it is. */
+        private boolean isHandedOn(Call call) {
+            TreePath at = call.path().getParentPath();
+            while (at.getLeaf() instanceof ParenthesizedTree || at.getLeaf() instanceof ConditionalExpressionTree choice && choice.getCondition() != call.path().getLeaf()
+                    && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
+                at = at.getParentPath();
+            }
+            if (!(at.getLeaf() instanceof ReturnTree)) {
+                return false;
+            }
+            while (at != null && !(at.getLeaf() instanceof MethodTree) && !(at.getLeaf() instanceof LambdaExpressionTree)) {
+                at = at.getParentPath();
+            }
+            return at != null && family.contains(workspace.element(at));
+        }
+
+        /** The comparison with null that a call stands in; empty where it stands in none. */
+        private static Optional<TreePath> comparison(Call call) {
+            boolean compared = call.path().getParentPath().getLeaf() instanceof BinaryTree both && (both.getKind() == Tree.Kind.EQUAL_TO || both.getKind() == Tree.Kind.NOT_EQUAL_TO)
+                    && (isNull(both.getLeftOperand()) || isNull(both.getRightOperand()));
+            return compared ? Optional.of(call.path().getParentPath()) : Optional.empty();
+        }
+
+        private void ask(Call call, TreePath compared) {
+            Unit unit = workspace.unit(compared);
+            String asked = drafting.script().text(unit.file(), workspace.from(call.path()), workspace.to(call.path()));
+            boolean absent = compared.getLeaf().getKind() == Tree.Kind.EQUAL_TO;
+            drafting.script().replace(unit.file(), workspace.from(compared), workspace.to(compared), (absent ? "!" : "") + asked + ".isPresent()");
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Recipes for what stands for nothing. */
+package driftwood.refactor.java.recipe.nothing;

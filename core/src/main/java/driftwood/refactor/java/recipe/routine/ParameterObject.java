@@ -1,0 +1,270 @@
+package driftwood.refactor.java.recipe.routine;
+
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.Script;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Comments;
+import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.NewFile;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.ValueType;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Ladder;
+import driftwood.smell.Finding;
+import driftwood.smell.RoutineFacts.Parameters;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.util.ElementFilter;
+
+/** parameter-object: what always travels together becomes a value of its own. */
+public final class ParameterObject implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "parameter-object";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Parameters || finding.detail() instanceof Ladder ladder && ladder.ladder().size() == 1;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Symbol symbol = Symbol.of(finding.detail() instanceof Parameters fact ? fact.routine() : finding.symbol());
+        return new LinkedHashSet<>(List.of(symbol.simpleType(), symbol.member().equals("new") ? symbol.simpleType() : symbol.member()));
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        String symbol = drafting.finding().detail() instanceof Ladder ladder ? ladder.ladder().get(0).symbol() : ((Parameters) drafting.finding().detail()).routine();
+        new Gathering(drafting, drafting.workspace().routine(symbol)).write();
+    }
+
+    private static final class Gathering {
+        private static final int FEWEST = 3;
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final Script script;
+        private final ExecutableElement routine;
+        private final TypeElement owner;
+        private final Set<ExecutableElement> family;
+        private final List<Call> calls;
+        private final List<Integer> gathered;
+        private final String type;
+        private final String parameter;
+
+        Gathering(Drafting drafting, ExecutableElement routine) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.script = drafting.script();
+            this.routine = routine;
+            this.owner = (TypeElement) routine.getEnclosingElement();
+            refuse();
+            Calls all = new Calls(workspace);
+            this.family = all.family(routine);
+            this.calls = all.of(family);
+            this.gathered = cluster();
+            String named = routine.getKind() == ElementKind.CONSTRUCTOR ? owner.getSimpleName().toString() : Words.upper(routine.getSimpleName().toString().replaceFirst("^(get|set|do|make|create|build)(?=[A-Z])", ""));
+            this.type = drafting.typeName("parameter object", owner, named + "Details", named + "Terms", named + "Request");
+            String proposed = type.endsWith("Details") ? "details" : Words.lower(type);
+            this.parameter = isTaken(proposed) ? "all" + type : proposed;
+        }
+
+        private boolean isTaken(String name) {
+            return family.stream().anyMatch(each -> workspace.text(workspace.path(each).orElseThrow()).matches("(?s).*\\b" + name + "\\b.*"));
+        }
+
+        private void refuse() {
+            if (owner.getKind() == ElementKind.RECORD && routine.getKind() == ElementKind.CONSTRUCTOR) {
+                throw new Refused(owner.getSimpleName() + " is a record: it is the parameter object");
+            }
+            if (routine.getKind() == ElementKind.CONSTRUCTOR) {
+                Constructors.refuseAnnotated(routine);
+            }
+            for (VariableElement each : routine.getParameters()) {
+                if (!each.getAnnotationMirrors().isEmpty()) {
+                    throw new Refused("parameter " + each.getSimpleName() + " is annotated with " + each.getAnnotationMirrors().get(0) + ", which would have to move with it");
+                }
+            }
+        }
+
+        /** The parameters that other routines take together as well; all of them where none does. */
+        private List<Integer> cluster() {
+            List<? extends VariableElement> all = routine.getParameters();
+            Set<String> best = new LinkedHashSet<>();
+            for (ExecutableElement other : ElementFilter.methodsIn(owner.getEnclosedElements())) {
+                if (!family.contains(other) && !other.getSimpleName().equals(routine.getSimpleName())) {
+                    Set<String> shared = new LinkedHashSet<>(all.stream().map(Gathering::told).toList());
+                    shared.retainAll(other.getParameters().stream().map(Gathering::told).toList());
+                    best = shared.size() > best.size() ? shared : best;
+                }
+            }
+            List<Integer> chosen = new ArrayList<>();
+            for (int i = 0; i < all.size(); i++) {
+                boolean variadic = routine.isVarArgs() && i == all.size() - 1;
+                if (!variadic && (best.size() < FEWEST || all.size() - best.size() > 4 || best.contains(told(all.get(i))))) {
+                    chosen.add(i);
+                }
+            }
+            for (int each : chosen) {
+                if (mentionsVariable(all.get(each))) {
+                    throw new Refused("the type of " + all.get(each).getSimpleName() + " is a type parameter: " + all.get(each).asType());
+                }
+            }
+            for (int i = 1; i < chosen.size(); i++) {
+                if (chosen.get(i) != chosen.get(i - 1) + 1) {
+                    return chosen.stream().sorted().toList();
+                }
+            }
+            return chosen;
+        }
+
+        private static String told(VariableElement parameter) {
+            return parameter.asType() + " " + parameter.getSimpleName();
+        }
+
+        private boolean mentionsVariable(VariableElement parameter) {
+            Set<String> variables = new LinkedHashSet<>(routine.getTypeParameters().stream().map(Object::toString).toList());
+            owner.getTypeParameters().forEach(each -> variables.add(each.toString()));
+            return parameter.asType().getKind() == TypeKind.TYPEVAR || variables.stream().anyMatch(each -> parameter.asType().toString().matches(".*\\b" + each + "\\b.*"));
+        }
+
+        void write() {
+            refuseAssigned();
+            script.stage("Add " + type + " for what is handed over together", List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parts")));
+            addType();
+            script.stage("Let " + told() + " take " + ("AEIOU".indexOf(type.charAt(0)) >= 0 ? "an " : "a ") + type + ", and its callers make one", calls.stream().map(each -> workspace.place(each.path(), "makes one")).toList());
+            family.forEach(this::change);
+            calls.forEach(this::redirect);
+        }
+
+        private String told() {
+            return routine.getKind() == ElementKind.CONSTRUCTOR ? "the constructor of " + owner.getSimpleName() : routine.getSimpleName() + "()";
+        }
+
+        private void refuseAssigned() {
+            for (ExecutableElement each : family) {
+                MethodTree tree = workspace.tree(each);
+                if (tree.getBody() != null) {
+                    Set<VariableElement> written = Captures.of(workspace, List.of(new TreePath(workspace.path(each).orElseThrow(), tree.getBody()))).written();
+                    for (int at : gathered) {
+                        if (written.contains(each.getParameters().get(at))) {
+                            throw new Refused(Constructors.told(each) + " gives its parameter " + each.getParameters().get(at).getSimpleName() + " another value");
+                        }
+                    }
+                }
+            }
+        }
+
+        private void addType() {
+            Unit beside = workspace.unit(workspace.path(owner).orElseThrow());
+            NewFile file = new NewFile(drafting, beside, type);
+            Map<String, String> parts = new LinkedHashMap<>();
+            String comment = Comments.before(workspace, workspace.path(routine).orElseThrow());
+            StringBuilder said = new StringBuilder("/**\n * What ").append(routine.getKind() == ElementKind.CONSTRUCTOR ? "a " + owner.getSimpleName() + " is made of"
+                    : routine.getSimpleName() + "() is told").append(".\n");
+            StringBuilder tags = new StringBuilder();
+            for (int at : gathered) {
+                VariableElement each = routine.getParameters().get(at);
+                parts.put(each.getSimpleName().toString(), file.name(each.asType()));
+                String text = Comments.ofParameter(comment, each.getSimpleName().toString());
+                tags.append(text.isEmpty() ? "" : "\n * @param " + each.getSimpleName() + " " + text);
+            }
+            said.append(tags.isEmpty() ? "" : " *" + tags + "\n").append(" */\n");
+            String head = tags.isEmpty() ? said.toString().replace("/**\n * ", "/** ").replace(".\n */\n", ". */\n") : said.toString();
+            file.write(head + ValueType.code(drafting, Drafting.openness(owner), type, parts));
+        }
+
+        private void change(ExecutableElement each) {
+            drafting.changes(each);
+            TreePath path = workspace.path(each).orElseThrow();
+            MethodTree tree = (MethodTree) path.getLeaf();
+            Unit unit = workspace.unit(path);
+            List<String> left = new ArrayList<>();
+            boolean placed = false;
+            for (int i = 0; i < tree.getParameters().size(); i++) {
+                if (!gathered.contains(i)) {
+                    left.add(workspace.text(new TreePath(path, tree.getParameters().get(i))));
+                } else if (!placed) {
+                    placed = true;
+                    left.add(type + " " + parameter);
+                }
+            }
+            script.replace(unit.file(), workspace.from(new TreePath(path, tree.getParameters().get(0))),
+                    workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))), String.join(", ", left));
+            comment(each, path);
+            if (tree.getBody() != null) {
+                Set<VariableElement> going = new LinkedHashSet<>(gathered.stream().map(at -> each.getParameters().get(at)).toList());
+                TreePath body = new TreePath(path, tree.getBody());
+                for (VariableElement one : going) {
+                    for (TreePath use : workspace.uses().of(one, body)) {
+                        script.replace(unit.file(), workspace.from(use), workspace.to(use), parameter + "." + one.getSimpleName() + "()");
+                    }
+                }
+            }
+        }
+
+        private void comment(ExecutableElement each, TreePath path) {
+            String before = Comments.before(workspace, path);
+            String after = before;
+            for (int at : gathered) {
+                after = Comments.without(after, each.getParameters().get(at).getSimpleName().toString());
+            }
+            if (!after.equals(before)) {
+                Unit unit = workspace.unit(path);
+                script.replace(unit.file(), workspace.from(path) - before.length(), workspace.from(path), after);
+            }
+        }
+
+        private void redirect(Call call) {
+            drafting.callSite(call.path());
+            Unit site = workspace.unit(call.path());
+            String file = site.file();
+            String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
+            String made = drafting.imports().platform(around.isEmpty() ? type : around + "." + type, site);
+            if (gathered.get(gathered.size() - 1) - gathered.get(0) == gathered.size() - 1) {
+                TreePath last = call.arguments().get(gathered.get(gathered.size() - 1));
+                script.insert(file, workspace.from(call.arguments().get(gathered.get(0))), "new " + made + "(");
+                script.insert(file, workspace.to(last), ")");
+                return;
+            }
+            List<String> arguments = new ArrayList<>();
+            List<String> parts = new ArrayList<>();
+            int place = -1;
+            for (int i = 0; i < call.arguments().size(); i++) {
+                TreePath each = call.arguments().get(i);
+                String text = script.text(file, workspace.from(each), workspace.to(each));
+                if (gathered.contains(i)) {
+                    place = place < 0 ? arguments.size() : place;
+                    parts.add(text);
+                } else {
+                    arguments.add(text);
+                }
+            }
+            arguments.add(place, "new " + made + "(" + String.join(", ", parts) + ")");
+            int open = site.text().indexOf('(', workspace.to(call.name()));
+            int close = call.path().getLeaf() instanceof NewClassTree creation && creation.getClassBody() != null
+                    ? site.text().lastIndexOf(')', workspace.from(new TreePath(call.path(), creation.getClassBody()))) : workspace.to(call.path()) - 1;
+            script.replace(file, open + 1, close, String.join(", ", arguments));
+        }
+    }
+}

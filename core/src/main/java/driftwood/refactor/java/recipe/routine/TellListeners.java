@@ -1,0 +1,161 @@
+package driftwood.refactor.java.recipe.routine;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Rewriting;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Finding;
+import driftwood.smell.RoutineFacts.Telling;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.util.ElementFilter;
+
+/** observer: those who were told one by one register, in the order of today, each with an adapter for its own routine. */
+public final class TellListeners implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "observer";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Telling;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        return Set.of(Symbol.of(((Telling) finding.detail()).routine()).simpleType());
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Workspace workspace = drafting.workspace();
+        Telling fact = (Telling) drafting.finding().detail();
+        ExecutableElement routine = workspace.routine(fact.routine());
+        TypeElement subject = (TypeElement) routine.getEnclosingElement();
+        TreePath path = workspace.path(routine).orElseThrow();
+        TreePath home = workspace.path(subject).orElseThrow();
+        Unit unit = workspace.unit(path);
+        if (routine.getModifiers().contains(Modifier.STATIC) || subject.getKind() != ElementKind.CLASS || !subject.getTypeParameters().isEmpty()) {
+            throw new Refused("there is no object that could keep its observers");
+        }
+        TreePath body = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
+        List<TreePath> told = run(workspace, body, fact);
+        if (workspace.uses().of(routine).stream().anyMatch(use -> ElementFilter.constructorsIn(subject.getEnclosedElements()).stream().flatMap(each -> workspace.written(each).stream())
+                .anyMatch(constructor -> Uses.isWithin(use, constructor)))) {
+            throw new Refused("a constructor tells them already, before anybody could be registered");
+        }
+        Captures captures = Captures.of(workspace, told);
+        List<VariableElement> event = List.copyOf(captures.read());
+        if (!captures.written().isEmpty()) {
+            throw new Refused("a call sets a local on its way");
+        }
+        String own = routine.getSimpleName().toString();
+        String listener = drafting.name("observer", Words.upper(own.replaceFirst("^(on|do|handle)(?=[A-Z])", "")) + "Listener");
+        String list = drafting.name("observers", "listeners");
+        if (subject.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(listener) || each.getSimpleName().contentEquals(list))) {
+            throw new Refused(subject.getSimpleName() + " has a " + listener + " or " + list + " already");
+        }
+        String open = Drafting.visibility(routine).replace("private ", "");
+        String parameters = drafting.imports().parameters(event, unit);
+        String arguments = Imports.arguments(event);
+        String lambda = event.size() == 1 ? arguments : "(" + arguments + ")";
+        drafting.script().stage("Let " + subject.getSimpleName() + " keep listeners, and register those whom " + own + "() tells, in the order of today", told.stream().map(each -> workspace.place(each, "registers")).toList());
+        String made = drafting.imports().platform("java.util.List", unit) + "<" + listener + "> " + list + " = new " + drafting.imports().platform("java.util.concurrent.CopyOnWriteArrayList", unit) + "<>();";
+        drafting.declarations().add(home, "private final " + made, Where.FIELDS);
+        StringBuilder registered = new StringBuilder();
+        for (TreePath each : told) {
+            TreePath call = new TreePath(each, ((ExpressionStatementTree) each.getLeaf()).getExpression());
+            registered.append("register(").append(lambda).append(" -> ").append(unit.bare(new Rewriting(workspace, one -> Optional.empty()).of(call), unit.indentAt(workspace.from(each)))).append(");\n");
+        }
+        register(drafting, subject, home, unit, registered.toString());
+        drafting.declarations().add(home, "/** Whoever wants to be told by " + own + "(). */\n" + open + "interface " + listener + " {\n    void told(" + parameters + ");\n}\n\n/** Told from now on, after those who registered before. */\n" + open
+                + "void register(" + listener + " listener) {\n    " + list + ".add(listener);\n}\n\n/** No longer told. */\n" + open + "void unregister(" + listener + " listener) {\n    " + list + ".remove(listener);\n}", Where.END);
+        drafting.script().stage("Let " + own + "() tell its listeners instead of naming them", List.of(workspace.place(told.get(0), "the calls")));
+        drafting.script().replace(unit.file(), workspace.from(told.get(0)), workspace.to(told.get(told.size() - 1)), list + ".forEach(each -> each.told(" + arguments + "));");
+    }
+
+    /** The calls of today: statements in a row, each on a field of the object. */
+    private static List<TreePath> run(Workspace workspace, TreePath body, Telling fact) {
+        List<TreePath> told = new ArrayList<>();
+        for (StatementTree each : ((BlockTree) body.getLeaf()).getStatements()) {
+            TreePath statement = new TreePath(body, each);
+            boolean tells = each instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call && call.getMethodSelect() instanceof MemberSelectTree select
+                    && fact.collaborators().stream().anyMatch(one -> one.equals(select.getExpression().toString()) || one.equals(select.getExpression().toString().replaceFirst("^this\\.", "")));
+            if (tells) {
+                MemberSelectTree select = (MemberSelectTree) ((MethodInvocationTree) ((ExpressionStatementTree) each).getExpression()).getMethodSelect();
+                TreePath on = new TreePath(new TreePath(new TreePath(statement, ((ExpressionStatementTree) each).getExpression()), select), select.getExpression());
+                Element field = workspace.element(on);
+                if (field == null || field.getKind() != ElementKind.FIELD || !thrown(workspace, on).isEmpty()) {
+                    throw new Refused(workspace.text(on) + " is no field of the object that tells");
+                }
+                told.add(statement);
+            } else if (!told.isEmpty() && told.size() < fact.collaborators().size()) {
+                throw new Refused("other things are done between the calls");
+            }
+        }
+        if (told.size() < 2) {
+            throw new Refused("the calls stand under conditions, or on what is no field of the object that tells");
+        }
+        return told;
+    }
+
+    private static Set<String> thrown(Workspace workspace, TreePath on) {
+        Set<String> all = new LinkedHashSet<>();
+        if (workspace.element(on.getParentPath()) instanceof ExecutableElement called) {
+            called.getThrownTypes().stream().filter(each -> !workspace.types().isSubtype(each, workspace.elements().getTypeElement("java.lang.RuntimeException").asType())).forEach(each -> all.add(each.toString()));
+        }
+        return all;
+    }
+
+    /** At the end of each constructor that does not hand on; in one of its own where there is none. */
+    private static void register(Drafting drafting, TypeElement subject, TreePath home, Unit unit, String registered) {
+        Workspace workspace = drafting.workspace();
+        List<TreePath> written = ElementFilter.constructorsIn(subject.getEnclosedElements()).stream().flatMap(each -> workspace.written(each).stream()).toList();
+        if (written.isEmpty()) {
+            drafting.declarations().add(home, (subject.getModifiers().contains(Modifier.PUBLIC) ? "public " : "") + subject.getSimpleName() + "() {\n    " + registered.stripTrailing().replace("\n", "\n    ") + "\n}", Where.CONSTRUCTORS);
+            return;
+        }
+        for (TreePath each : written) {
+            BlockTree block = ((MethodTree) each.getLeaf()).getBody();
+            if (!block.getStatements().isEmpty() && block.getStatements().get(0).toString().startsWith("this(")) {
+                continue;
+            }
+            for (VariableElement parameter : ((ExecutableElement) workspace.element(each)).getParameters()) {
+                if (registered.matches("(?s).*\\b" + parameter.getSimpleName() + "\\b.*")) {
+                    // The field of the same name is meant: the lambda asks the object.
+                    registered = registered.replaceAll("(?<![.\\w])" + parameter.getSimpleName() + "\\.", "this." + parameter.getSimpleName() + ".");
+                }
+            }
+            int end = workspace.to(new TreePath(each, block)) - 1;
+            String indent = unit.indentAt(workspace.from(each)) + unit.indent();
+            boolean alone = unit.text().substring(unit.lineStart(end), end).isBlank();
+            drafting.script().insert(unit.file(), alone ? unit.lineStart(end) : end, (alone ? "" : unit.newLine()) + unit.styled(registered.stripTrailing(), indent) + unit.newLine() + (alone ? "" : unit.indentAt(workspace.from(each))));
+        }
+    }
+}

@@ -1,0 +1,197 @@
+package driftwood.refactor.java.recipe.routine;
+
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.NewFile;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.ValueType;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Finding;
+import driftwood.smell.RoutineFacts.Swap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+
+/**
+ * parameter-object for arguments that stand in each other's place: the call is corrected, which is meant to change what
+ * it does, and what was mixed up gets types of its own, so that it does not fit any more.
+ */
+public final class TypesForValues implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "parameter-object";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Swap;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Symbol symbol = Symbol.of(((Swap) finding.detail()).routine());
+        return new LinkedHashSet<>(List.of(symbol.simpleType(), symbol.member().equals("new") ? symbol.simpleType() : symbol.member()));
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        new Telling(drafting, (Swap) drafting.finding().detail()).write();
+    }
+
+    private static final class Telling {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final ExecutableElement routine;
+        private final TypeElement owner;
+        private final Set<ExecutableElement> family;
+        private final List<Call> calls;
+        /** Names of the new types, by the place of the parameter. */
+        private final Map<Integer, String> types = new LinkedHashMap<>();
+
+        Telling(Drafting drafting, Swap fact) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.routine = workspace.routine(fact.routine());
+            this.owner = (TypeElement) routine.getEnclosingElement();
+            if (routine.getKind() == ElementKind.CONSTRUCTOR) {
+                Constructors.refuseAnnotated(routine);
+            }
+            if (routine.getKind() == ElementKind.CONSTRUCTOR && owner.getKind() == ElementKind.RECORD) {
+                throw new Refused("the parameters are the parts of a record");
+            }
+            Calls all = new Calls(workspace);
+            this.family = all.family(routine);
+            this.calls = all.of(family);
+            for (int i = 0; i < routine.getParameters().size(); i++) {
+                VariableElement each = routine.getParameters().get(i);
+                if (fact.parameters().contains(each.getSimpleName().toString())) {
+                    refuse(each, i);
+                    String word = Words.upper(each.getSimpleName().toString());
+                    types.put(i, drafting.typeName(each.getSimpleName().toString(), owner, word, Words.upper(routine.getSimpleName().toString().replace("<init>", owner.getSimpleName())) + word));
+                }
+            }
+            if (types.size() < 2) {
+                throw new Refused("what is mixed up are no parameters of " + Constructors.told(routine));
+            }
+        }
+
+        private void refuse(VariableElement parameter, int at) {
+            boolean variadic = routine.isVarArgs() && at == routine.getParameters().size() - 1;
+            if (variadic || parameter.asType().getKind() == TypeKind.TYPEVAR || !parameter.getAnnotationMirrors().isEmpty()) {
+                throw new Refused("parameter " + parameter.getSimpleName() + " can have no type of its own: " + (variadic ? "it takes any number of values"
+                        : parameter.getAnnotationMirrors().isEmpty() ? "its type is a type parameter" : "it is annotated with " + parameter.getAnnotationMirrors().get(0)));
+            }
+            for (ExecutableElement each : family) {
+                MethodTree tree = workspace.tree(each);
+                if (tree.getBody() != null && Captures.of(workspace, List.of(new TreePath(workspace.path(each).orElseThrow(), tree.getBody()))).written().contains(each.getParameters().get(at))) {
+                    throw new Refused(Constructors.told(each) + " gives its parameter " + parameter.getSimpleName() + " another value");
+                }
+            }
+        }
+
+        void write() {
+            Finding finding = drafting.finding();
+            Call swapped = calls.stream().filter(each -> workspace.unit(each.path()).file().equals(finding.file()) && isAt(each, finding)).findFirst()
+                    .orElseThrow(() -> new Refused("which argument belongs to which parameter does not show at line " + finding.line()));
+            drafting.script().stage("Hand each argument to the parameter of its name", List.of(workspace.place(swapped.path(), "they stand in each other's place")));
+            correct(swapped);
+            drafting.means("the call at " + finding.file() + ":" + finding.line() + " hands over " + String.join(" and ", names()) + " in their own places from now on");
+            drafting.script().stage("Add " + String.join(" and ", types.values()) + ", so that what was mixed up has types of its own", List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parameters")));
+            types.forEach(this::add);
+            drafting.script().stage("Let " + (routine.getKind() == ElementKind.CONSTRUCTOR ? "the constructor of " + owner.getSimpleName() : routine.getSimpleName() + "()") + " take them",
+                    calls.stream().map(each -> workspace.place(each.path(), "names what it hands over")).toList());
+            family.forEach(this::change);
+            calls.forEach(this::wrap);
+        }
+
+        private List<String> names() {
+            return types.keySet().stream().map(each -> routine.getParameters().get(each).getSimpleName().toString()).toList();
+        }
+
+        private boolean isAt(Call call, Finding finding) {
+            Unit unit = workspace.unit(call.path());
+            int from = unit.line(workspace.from(call.path()));
+            return from <= finding.line() && unit.line(workspace.to(call.path())) >= finding.line()
+                    && types.keySet().stream().allMatch(to -> !matches(call, to, to) && types.keySet().stream().anyMatch(each -> matches(call, each, to)));
+        }
+
+        private boolean matches(Call call, int argument, int parameter) {
+            return bare(call.arguments().get(argument)).equalsIgnoreCase(routine.getParameters().get(parameter).getSimpleName().toString());
+        }
+
+        /** The name of what is handed over, without what getters begin with. */
+        private static String bare(TreePath argument) {
+            Tree tree = argument.getLeaf() instanceof MethodInvocationTree call ? call.getMethodSelect() : argument.getLeaf();
+            String name = tree instanceof MemberSelectTree select ? select.getIdentifier().toString() : tree.toString();
+            return name.replaceFirst("^(?:get|is)(?=[A-Z])", "").replace("_", "");
+        }
+
+        private void correct(Call call) {
+            Unit unit = workspace.unit(call.path());
+            for (int to : types.keySet()) {
+                int from = types.keySet().stream().filter(each -> matches(call, each, to)).findFirst().orElseThrow();
+                TreePath place = call.arguments().get(to);
+                drafting.script().replace(unit.file(), workspace.from(place), workspace.to(place), workspace.text(call.arguments().get(from)));
+            }
+        }
+
+        private void add(int at, String type) {
+            VariableElement parameter = routine.getParameters().get(at);
+            NewFile file = new NewFile(drafting, workspace.unit(workspace.path(owner).orElseThrow()), type);
+            String code = ValueType.code(drafting, Drafting.openness(owner), type, Map.of("value", file.name(parameter.asType())));
+            file.write("/** The " + parameter.getSimpleName() + " that " + (routine.getKind() == ElementKind.CONSTRUCTOR ? "a " + owner.getSimpleName() + " has" : routine.getSimpleName() + "() is told") + ". */\n" + code);
+        }
+
+        private void change(ExecutableElement each) {
+            drafting.changes(each);
+            TreePath path = workspace.path(each).orElseThrow();
+            MethodTree tree = workspace.tree(each);
+            Unit unit = workspace.unit(path);
+            types.forEach((at, type) -> {
+                TreePath declared = new TreePath(path, tree.getParameters().get(at));
+                TreePath kind = new TreePath(declared, tree.getParameters().get(at).getType());
+                drafting.script().replace(unit.file(), workspace.from(kind), workspace.to(kind), typeName(type, unit));
+                if (tree.getBody() != null) {
+                    for (TreePath use : workspace.uses().of(each.getParameters().get(at), new TreePath(path, tree.getBody()))) {
+                        drafting.script().insert(unit.file(), workspace.to(use), ".value()");
+                    }
+                }
+            });
+        }
+
+        private void wrap(Call call) {
+            drafting.callSite(call.path());
+            Unit unit = workspace.unit(call.path());
+            types.forEach((at, type) -> {
+                TreePath argument = call.arguments().get(at);
+                drafting.script().replace(unit.file(), workspace.from(argument), workspace.to(argument),
+                        "new " + typeName(type, unit) + "(" + drafting.script().text(unit.file(), workspace.from(argument), workspace.to(argument)) + ")");
+            });
+        }
+
+        private String typeName(String type, Unit unit) {
+            String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
+            return drafting.imports().platform(around.isEmpty() ? type : around + "." + type, unit);
+        }
+    }
+}

@@ -1,0 +1,109 @@
+package driftwood.refactor.java.recipe.twin;
+
+import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import driftwood.refactor.java.ground.Rewriting;
+import driftwood.refactor.java.ground.Workspace;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Routines of twins that are the same but for literals: the routine is shared, and a hook gives each twin its own literal.
+ *
+ * @param workspace where they are
+ * @param routines  the routine in each twin, in the order of the twins
+ * @param literals  the literals that differ, in the order of the text; for each, what it is in each twin
+ */
+record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<TreePath>> literals) {
+    private static final int MOST = 3;
+
+    /** Of routines with the same head; empty where more than a few literals differ. */
+    static Optional<LiteralHooks> of(Workspace workspace, List<TreePath> routines) {
+        List<List<TreePath>> all = routines.stream().map(LiteralHooks::literals).toList();
+        String masked = masked(workspace, routines.get(0));
+        if (all.stream().anyMatch(each -> each.size() != all.get(0).size()) || routines.stream().anyMatch(each -> !masked(workspace, each).equals(masked))) {
+            return Optional.empty();
+        }
+        List<List<TreePath>> differing = new ArrayList<>();
+        for (int i = 0; i < all.get(0).size(); i++) {
+            int at = i;
+            List<TreePath> these = all.stream().map(each -> each.get(at)).toList();
+            if (these.stream().map(workspace::text).distinct().count() > 1) {
+                if (these.stream().map(each -> each.getLeaf().getKind()).distinct().count() > 1 || type(these.get(0).getLeaf().getKind()).isEmpty()) {
+                    return Optional.empty();
+                }
+                differing.add(these);
+            }
+        }
+        return differing.isEmpty() || differing.size() > MOST ? Optional.empty() : Optional.of(new LiteralHooks(workspace, routines, differing));
+    }
+
+    private static List<TreePath> literals(TreePath routine) {
+        List<TreePath> all = new ArrayList<>();
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitLiteral(LiteralTree tree, Void nothing) {
+                all.add(getCurrentPath());
+                return null;
+            }
+        }.scan(new TreePath(routine, ((MethodTree) routine.getLeaf()).getBody()), null);
+        return all;
+    }
+
+    private static String masked(Workspace workspace, TreePath routine) {
+        return new Rewriting(workspace, each -> each.getLeaf() instanceof LiteralTree ? Optional.of("_") : Optional.empty()).of(routine).replaceAll("\\s+", "");
+    }
+
+    private static String type(Tree.Kind kind) {
+        return switch (kind) {
+            case STRING_LITERAL -> "String";
+            case INT_LITERAL -> "int";
+            case LONG_LITERAL -> "long";
+            case DOUBLE_LITERAL -> "double";
+            case FLOAT_LITERAL -> "float";
+            case CHAR_LITERAL -> "char";
+            case BOOLEAN_LITERAL -> "boolean";
+            default -> "";
+        };
+    }
+
+    private String name(int hook) {
+        String kind = literals.get(hook).get(0).getLeaf().getKind() == Tree.Kind.STRING_LITERAL ? "Word" : "Value";
+        return ((MethodTree) routines.get(0).getLeaf()).getName() + kind + (literals.size() == 1 ? "" : Integer.toString(hook + 1));
+    }
+
+    /** The shared routine as it stands in the first twin, with hooks where the literals were. */
+    String shared() {
+        return new Rewriting(workspace, each -> {
+            for (int i = 0; i < literals.size(); i++) {
+                if (literals.get(i).get(0).getLeaf() == each.getLeaf()) {
+                    return Optional.of(name(i) + "()");
+                }
+            }
+            return Optional.empty();
+        }).of(routines.get(0));
+    }
+
+    /** The hooks as the parent declares them. */
+    List<String> declared() {
+        List<String> all = new ArrayList<>();
+        for (int i = 0; i < literals.size(); i++) {
+            all.add("abstract " + type(literals.get(i).get(0).getLeaf().getKind()) + " " + name(i) + "();");
+        }
+        return all;
+    }
+
+    /** The hooks as a twin fills them, with four blanks a level. @param twin from 0 */
+    String filled(int twin) {
+        StringBuilder all = new StringBuilder();
+        for (int i = 0; i < literals.size(); i++) {
+            all.append(all.isEmpty() ? "" : "\n\n").append("@Override\n").append(type(literals.get(i).get(0).getLeaf().getKind())).append(' ').append(name(i)).append("() {\n    return ")
+                    .append(workspace.text(literals.get(i).get(twin))).append(";\n}");
+        }
+        return all.toString();
+    }
+}

@@ -1,0 +1,300 @@
+package driftwood.refactor.java.recipe.twin;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Code;
+import driftwood.refactor.java.ground.Comments;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.NewFile;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Finding;
+import driftwood.smell.TypeFacts.Twins;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+
+/** template-method: what twins share moves into a parent of theirs; what differs is a hook that each fills. */
+public final class SharedParent implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "template-method";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Twins;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        return ((Twins) finding.detail()).types().stream().map(each -> Symbol.of(each).simpleType()).collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        new Sharing(drafting, (Twins) drafting.finding().detail()).write();
+    }
+
+    private static final class Sharing {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final List<TypeElement> twins;
+        private final TypeElement first;
+        private final Unit unit;
+        private final String parent;
+        /** Text without white space of each member of a twin, with the member. */
+        private final Map<TypeElement, Map<String, TreePath>> members = new LinkedHashMap<>();
+        private final Set<String> shared;
+        private final List<LiteralHooks> hooks = new ArrayList<>();
+
+        Sharing(Drafting drafting, Twins fact) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.twins = fact.types().stream().map(workspace::type).toList();
+            this.first = twins.get(0);
+            this.unit = workspace.unit(workspace.path(first).orElseThrow());
+            for (TypeElement each : twins) {
+                refuse(each);
+                members.put(each, members(each));
+            }
+            this.shared = new LinkedHashSet<>(members.get(first).keySet());
+            members.values().forEach(each -> shared.retainAll(each.keySet()));
+            findHooks();
+            if (hooks.isEmpty() && shared.stream().noneMatch(each -> members.get(first).get(each).getLeaf() instanceof MethodTree method && method.getReturnType() != null)) {
+                throw new Refused("no routine is the same in all of them word for word: what differs is within the routines");
+            }
+            refuseUnsharedState();
+            String common = common();
+            this.parent = drafting.typeName("template", first, common, "Abstract" + common, common + "Base");
+        }
+
+        private void refuse(TypeElement each) {
+            if (each.getKind() != ElementKind.CLASS || !each.getTypeParameters().isEmpty() || each.getEnclosingElement().getKind() != ElementKind.PACKAGE) {
+                throw new Refused(each.getSimpleName() + " is no class of its own, or has type parameters");
+            }
+            if (!each.getSuperclass().toString().equals(first.getSuperclass().toString())) {
+                throw new Refused("they have different parents already");
+            }
+            if (!workspace.elements().getPackageOf(each).equals(workspace.elements().getPackageOf(first))) {
+                throw new Refused("they are in different packages");
+            }
+        }
+
+        private Map<String, TreePath> members(TypeElement type) {
+            TreePath path = workspace.path(type).orElseThrow();
+            Map<String, TreePath> all = new LinkedHashMap<>();
+            for (Tree each : ((ClassTree) path.getLeaf()).getMembers()) {
+                TreePath member = new TreePath(path, each);
+                if (workspace.to(member) > 0 && (!(each instanceof MethodTree) || workspace.written(workspace.element(member)).isPresent())) {
+                    String text = workspace.text(member).replaceAll("\\s+", "");
+                    boolean constructor = each instanceof MethodTree method && method.getReturnType() == null;
+                    all.put(constructor ? text.replaceFirst("\\b" + type.getSimpleName() + "\\(", "<init>(") : text, member);
+                }
+            }
+            return all;
+        }
+
+        /** Routines that are the same in all but for literals. */
+        private void findHooks() {
+            for (Map.Entry<String, TreePath> each : members.get(first).entrySet()) {
+                if (!shared.contains(each.getKey()) && each.getValue().getLeaf() instanceof MethodTree method && method.getReturnType() != null && method.getBody() != null) {
+                    List<TreePath> all = new ArrayList<>();
+                    twins.forEach(twin -> members.get(twin).values().stream().filter(one -> one.getLeaf() instanceof MethodTree other && other.getBody() != null && isSameHead(method, other))
+                            .findFirst().ifPresent(all::add));
+                    if (all.size() == twins.size()) {
+                        LiteralHooks.of(workspace, all).ifPresent(hooks::add);
+                    }
+                }
+            }
+        }
+
+        private boolean isParametrised(TreePath member) {
+            return hooks.stream().anyMatch(each -> each.routines().stream().anyMatch(one -> one.getLeaf() == member.getLeaf()));
+        }
+
+        private boolean isConstructor(String member) {
+            return member.contains("<init>(") && members.get(first).containsKey(member) && members.get(first).get(member).getLeaf() instanceof MethodTree method && method.getReturnType() == null;
+        }
+
+        /** Fields move only where every constructor moves with them, or none sets them. */
+        private void refuseUnsharedState() {
+            for (TypeElement each : twins) {
+                boolean own = members.get(each).entrySet().stream().anyMatch(member -> member.getValue().getLeaf() instanceof MethodTree method && method.getReturnType() == null && !shared.contains(member.getKey()));
+                boolean set = members.get(each).entrySet().stream().anyMatch(member -> shared.contains(member.getKey()) && member.getValue().getLeaf() instanceof VariableTree field
+                        && field.getModifiers().getFlags().contains(Modifier.FINAL) && field.getInitializer() == null);
+                if (own && set) {
+                    throw new Refused("their constructors differ, and set what would move");
+                }
+            }
+            long constructors = shared.stream().filter(this::isConstructor).count();
+            if (constructors > 1) {
+                throw new Refused("they have several constructors");
+            }
+        }
+
+        /** The words that all names have at their end, or at their beginning. */
+        private String common() {
+            String end = first.getSimpleName().toString();
+            String begin = end;
+            for (TypeElement each : twins) {
+                String name = each.getSimpleName().toString();
+                while (!name.endsWith(end)) {
+                    end = end.substring(1);
+                }
+                while (!name.startsWith(begin)) {
+                    begin = begin.substring(0, begin.length() - 1);
+                }
+            }
+            String suffix = end.replaceFirst("^[^A-Z]*", "");
+            String prefix = begin.replaceFirst("(?<=[a-z0-9])[A-Z][a-z]*$", "");
+            return suffix.length() > 2 ? suffix : prefix.length() > 2 ? prefix : first.getSimpleName() + "Kind";
+        }
+
+        void write() {
+            drafting.script().stage("Add " + parent + " with what " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " share", twins.stream()
+                    .map(each -> workspace.place(workspace.path(each).orElseThrow(), "shares it")).toList());
+            writeParent();
+            for (TypeElement each : twins) {
+                drafting.script().stage("Let " + each.getSimpleName() + " descend from it and keep what is its own", List.of(workspace.place(workspace.path(each).orElseThrow(), "keeps what differs")));
+                descend(each);
+            }
+        }
+
+        private void writeParent() {
+            Map<String, TreePath> own = members.get(first);
+            Set<String> rest = own.keySet().stream().filter(each -> !shared.contains(each)).collect(Collectors.toCollection(LinkedHashSet::new));
+            StringBuilder body = new StringBuilder();
+            for (String each : shared) {
+                body.append(body.isEmpty() ? "" : members.get(first).get(each).getLeaf() instanceof VariableTree ? "" : "\n").append(member(each, own.get(each))).append("\n");
+            }
+            for (LiteralHooks each : hooks) {
+                TreePath path = each.routines().get(0);
+                String text = unit.bare(Comments.before(workspace, path) + each.shared(), unit.indentAt(workspace.from(path)));
+                body.append("\n    ").append(Code.deeper(text)).append("\n");
+                each.declared().forEach(hook -> body.append("\n    ").append(hook).append("\n"));
+            }
+            for (String each : rest) {
+                TreePath path = own.get(each);
+                if (!isParametrised(path) && path.getLeaf() instanceof MethodTree method && method.getReturnType() != null && isHook(method)) {
+                    body.append("\n    ").append(hook(path, method)).append("\n");
+                }
+            }
+            boolean parented = !first.getSuperclass().toString().equals("java.lang.Object");
+            String extended = parented ? " extends " + workspace.text(new TreePath(workspace.path(first).orElseThrow(), ((ClassTree) workspace.path(first).orElseThrow().getLeaf()).getExtendsClause())) : "";
+            Set<String> contracts = new LinkedHashSet<>(contracts(first));
+            twins.forEach(each -> contracts.retainAll(contracts(each)));
+            String implemented = contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts);
+            boolean open = twins.stream().anyMatch(each -> each.getModifiers().contains(Modifier.PUBLIC));
+            String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + extended + implemented + " {\n" + body + "}\n";
+            new NewFile(drafting, unit, parent).importing(code).write(code);
+        }
+
+        private List<String> contracts(TypeElement type) {
+            TreePath path = workspace.path(type).orElseThrow();
+            return ((ClassTree) path.getLeaf()).getImplementsClause().stream().map(each -> workspace.text(new TreePath(path, each))).toList();
+        }
+
+        /** A shared member as it stands in the parent: reached from the twins where they need it. */
+        private String member(String key, TreePath path) {
+            String comment = Comments.before(workspace, path);
+            String text = workspace.text(path);
+            Element element = workspace.element(path);
+            if (isConstructor(key)) {
+                text = text.replaceFirst("^(public |protected |private )", "").replaceFirst("\\b" + first.getSimpleName() + "\\(", parent + "(");
+            } else if (element.getModifiers().contains(Modifier.PRIVATE) && isNeeded(element)) {
+                text = text.replaceFirst("\\bprivate\\s+", "");
+            }
+            return "    " + Code.deeper(unit.bare(comment + text, unit.indentAt(workspace.from(path))));
+        }
+
+        /** Whether what stays in a twin names a member of the same name. */
+        private boolean isNeeded(Element member) {
+            for (TypeElement each : twins) {
+                for (Map.Entry<String, TreePath> one : members.get(each).entrySet()) {
+                    if (!shared.contains(one.getKey()) && !isParametrised(one.getValue()) && workspace.text(one.getValue()).matches("(?s).*\\b" + member.getSimpleName() + "\\b.*")) {
+                        return true;
+                    }
+                }
+            }
+            return false;
+        }
+
+        /** A routine that each twin has with the same head, and that the shared code calls. */
+        private boolean isHook(MethodTree method) {
+            boolean called = shared.stream().anyMatch(each -> members.get(first).get(each).getLeaf() instanceof MethodTree && workspace.text(members.get(first).get(each)).matches("(?s).*\\b" + method.getName() + "\\(.*"));
+            return called && twins.stream().allMatch(each -> members.get(each).values().stream().anyMatch(one -> one.getLeaf() instanceof MethodTree other && isSameHead(method, other)));
+        }
+
+        private static boolean isSameHead(MethodTree one, MethodTree other) {
+            return one.getName().equals(other.getName()) && String.valueOf(one.getReturnType()).equals(String.valueOf(other.getReturnType()))
+                    && one.getParameters().stream().map(each -> each.getType().toString()).toList().equals(other.getParameters().stream().map(each -> each.getType().toString()).toList());
+        }
+
+        private String hook(TreePath path, MethodTree method) {
+            String text = workspace.text(path);
+            String head = text.substring(0, workspace.from(new TreePath(path, method.getBody())) - workspace.from(path)).strip();
+            return head.replaceAll("@Override\\s+", "").replaceFirst("\\b(private|final)\\s+", "").replaceFirst("^(public |protected )?", "$1abstract ") + ";";
+        }
+
+        private void descend(TypeElement twin) {
+            TreePath path = workspace.path(twin).orElseThrow();
+            Unit file = workspace.unit(path);
+            ClassTree tree = (ClassTree) path.getLeaf();
+            if (tree.getExtendsClause() != null) {
+                TreePath clause = new TreePath(path, tree.getExtendsClause());
+                drafting.script().replace(file.file(), workspace.from(clause), workspace.to(clause), parent);
+            } else {
+                int at = file.text().indexOf(twin.getSimpleName().toString(), file.text().indexOf("class ", workspace.from(path))) + twin.getSimpleName().length();
+                drafting.script().insert(file.file(), at, " extends " + parent);
+            }
+            hooks.forEach(each -> drafting.declarations().add(path, each.filled(twins.indexOf(twin)), Where.END));
+            members.get(twin).forEach((key, member) -> {
+                if (isParametrised(member)) {
+                    drafting.declarations().remove(member);
+                } else if (!shared.contains(key)) {
+                    fill(member, file);
+                } else if (isConstructor(key)) {
+                    MethodTree constructor = (MethodTree) member.getLeaf();
+                    TreePath body = new TreePath(member, constructor.getBody());
+                    String handed = constructor.getParameters().stream().map(each -> each.getName().toString()).collect(Collectors.joining(", "));
+                    String indent = file.indentAt(workspace.from(member));
+                    drafting.script().replace(file.file(), workspace.from(body), workspace.to(body), file.styled("{\n    super(" + handed + ");\n}", indent).substring(indent.length()));
+                } else {
+                    drafting.declarations().remove(member);
+                }
+            });
+        }
+
+        /** What stays and fills a hook says so. */
+        private void fill(TreePath member, Unit file) {
+            if (!(member.getLeaf() instanceof MethodTree method) || method.getReturnType() == null || !isHook(method)) {
+                return;
+            }
+            int from = workspace.from(member);
+            if (method.getModifiers().getAnnotations().stream().noneMatch(each -> each.getAnnotationType().toString().equals("Override"))) {
+                drafting.script().insert(file.file(), from, "@Override" + file.newLine() + file.indentAt(from));
+            }
+            if (method.getModifiers().getFlags().contains(Modifier.PRIVATE)) {
+                int at = file.text().indexOf("private", from);
+                drafting.script().replace(file.file(), at, at + "private ".length(), "");
+            }
+        }
+    }
+}

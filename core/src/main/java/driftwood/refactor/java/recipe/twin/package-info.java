@@ -1,0 +1,2 @@
+/** Recipes for types that repeat one another. */
+package driftwood.refactor.java.recipe.twin;
