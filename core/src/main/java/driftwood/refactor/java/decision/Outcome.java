@@ -1,10 +1,6 @@
 package driftwood.refactor.java.decision;
 
-import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
@@ -20,6 +16,7 @@ import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -39,14 +36,15 @@ import javax.lang.model.type.TypeMirror;
  * How the arms of a decision hand on what they come to, and what a routine made of one needs to be told.
  *
  * @param kind     how
- * @param variable the local that they all set, for {@link OutcomeKind#SETS}; else null
+ * @param variable the local or field that they all set or add to; else null
+ * @param target   how that local or field is named here; empty where there is none
  * @param needsOld whether an arm asks for that local's value before, or leaves it
  * @param type     what a routine made of an arm returns
  * @param needs    locals and parameters of the routine around that it must be handed
  * @param asks     whether it needs the object around
  * @param thrown   checked exceptions that it throws
  */
-public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsOld, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
+public record Outcome(OutcomeKind kind, VariableElement variable, String target, boolean needsOld, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
 
     /**
      * Of a decision.
@@ -69,7 +67,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsO
         OutcomeKind kind = kind(workspace, decision, captures, written);
         VariableElement variable = kind == OutcomeKind.SETS ? written.iterator().next() : null;
         boolean old = variable != null && (decision.otherwise().isEmpty() && !isUnset(workspace, decision, variable)
-                || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && lastSet(workspace, each, variable).isEmpty() && !isUnset(workspace, decision, variable)));
+                || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && Endings.last(workspace, each, variable, Tree.Kind.ASSIGNMENT).isEmpty() && !isUnset(workspace, decision, variable)));
         Set<VariableElement> needs = new LinkedHashSet<>();
         captures.values().forEach(each -> needs.addAll(each.read()));
         if (kind == OutcomeKind.RETURNS) {
@@ -85,7 +83,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsO
         if (captures.values().stream().anyMatch(Captures::asksSuper)) {
             throw new Refused("an arm asks super");
         }
-        return new Outcome(kind, variable, old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
+        return new Outcome(kind, variable, variable == null ? "" : variable.getSimpleName().toString(), old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
     }
 
     private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written) {
@@ -163,40 +161,14 @@ public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsO
                 && workspace.uses().of(variable).stream().noneMatch(each -> workspace.from(each) < decision.from());
     }
 
-    /** The last statement of an arm where it sets the local, and nothing else in the arm names it. */
-    private static Optional<TreePath> lastSet(Workspace workspace, Arm arm, VariableElement variable) {
-        return last(workspace, arm, variable, Tree.Kind.ASSIGNMENT);
-    }
-
-    private static Optional<TreePath> last(Workspace workspace, Arm arm, VariableElement variable, Tree.Kind how) {
-        if (arm.body().isEmpty()) {
-            return Optional.empty();
-        }
-        TreePath last = arm.body().get(arm.body().size() - 1);
-        long uses = arm.body().stream().mapToLong(each -> workspace.uses().of(variable, each).size()).sum();
-        if (uses == 1 && last.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression().getKind() == how) {
-            TreePath set = new TreePath(last, evaluate.getExpression());
-            ExpressionTree target = set.getLeaf() instanceof AssignmentTree plain ? plain.getVariable() : ((CompoundAssignmentTree) set.getLeaf()).getVariable();
-            ExpressionTree value = set.getLeaf() instanceof AssignmentTree plain ? plain.getExpression() : ((CompoundAssignmentTree) set.getLeaf()).getExpression();
-            return variable.equals(workspace.element(new TreePath(set, target))) ? Optional.of(new TreePath(set, value)) : Optional.empty();
-        }
-        return Optional.empty();
-    }
-
-    /** The same where each arm adds to the local that they set: what an arm comes to is what it adds. @param all whether there is always an arm */
-    public Outcome adding(Workspace workspace, Decision decision, boolean all) {
-        if (kind != OutcomeKind.SETS || decision.otherwise().isEmpty() && !all || decision.all().stream().anyMatch(each -> !Completion.canComplete(each.body()))) {
-            return this;
-        }
-        Set<VariableElement> left = new LinkedHashSet<>(needs);
-        left.remove(variable);
-        List<Optional<TreePath>> added = decision.all().stream().map(each -> last(workspace, each, variable, Tree.Kind.PLUS_ASSIGNMENT)).toList();
-        if (added.stream().anyMatch(Optional::isEmpty)) {
-            return this;
-        }
-        List<TypeMirror> types = added.stream().map(each -> workspace.trees().getTypeMirror(each.orElseThrow())).toList();
-        boolean same = types.stream().allMatch(each -> workspace.types().isSameType(each, types.get(0)));
-        return same ? new Outcome(OutcomeKind.ADDS, variable, false, types.get(0), left, asks, thrown) : this;
+    /**
+     * The same where each arm ends by giving one value to one local or field, or by adding it: what an arm comes to is that
+     * value.
+     *
+     * @param all whether there is always an arm
+     */
+    public Outcome ending(Workspace workspace, Decision decision, boolean all) {
+        return new Endings(workspace, decision).of(this, all);
     }
 
     /** Whether a routine made of an arm gives something back. */
@@ -242,7 +214,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsO
         if (kind == OutcomeKind.VALUE && !(last.getLeaf() instanceof StatementTree)) {
             return "return " + unit.bare(rewriting.of(last), unit.indentAt(workspace.from(last))) + ";";
         }
-        Optional<TreePath> set = kind.ending().flatMap(how -> last(workspace, arm, variable, how));
+        Optional<TreePath> set = kind.ending().flatMap(how -> Endings.last(workspace, arm, variable, how));
         boolean drops = kind == OutcomeKind.ACTS && last.getLeaf() instanceof ReturnTree;
         List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
         String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], workspace.to(kept.get(kept.size() - 1))), unit.indentAt(arm.whole()[0]));
@@ -251,7 +223,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, boolean needsO
             return code.isEmpty() ? value : code + "\n" + value;
         }
         if (kind == OutcomeKind.SETS) {
-            String before = needsOld ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + ";\n";
+            String before = needsOld || !Completion.canComplete(kept) && workspace.uses().of(variable).stream().noneMatch(use -> kept.stream().anyMatch(each -> Uses.isWithin(use, each))) ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + ";\n";
             return before + code + (Completion.canComplete(kept) ? "\nreturn " + variable.getSimpleName() + ";" : "");
         }
         return code;

@@ -19,11 +19,11 @@ public enum OutcomeKind {
             return outcome.gives() ? "return " + call + ";" : call + ";\nreturn;";
         }
     },
-    /** Every arm may set one local. */
+    /** Every arm may set one local, or ends by setting one field. */
     SETS {
         @Override
         String use(Outcome outcome, String call) {
-            return outcome.variable().getSimpleName() + " = " + call + ";";
+            return outcome.target() + " = " + call + ";";
         }
 
         @Override
@@ -31,11 +31,11 @@ public enum OutcomeKind {
             return Optional.of(Tree.Kind.ASSIGNMENT);
         }
     },
-    /** Every arm adds a value of one type to one local at its end, and does not ask for it otherwise. */
+    /** Every arm adds a value of one type to one local or field at its end, and does not ask for it otherwise. */
     ADDS {
         @Override
         String use(Outcome outcome, String call) {
-            return outcome.variable().getSimpleName() + " += " + call + ";";
+            return outcome.target() + " += " + call + ";";
         }
 
         @Override

@@ -1,7 +1,12 @@
 package driftwood.refactor.java.ground;
 
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
 /** Code that is put together, with four blanks a level; {@link Unit#styled} gives it the manner of its file. */
 public final class Code {
+    private static final Pattern PARTS = Pattern.compile("\"\"\"[\\s\\S]*?\"\"\"|\"(?:\\\\.|[^\"\\\\])*\"|'(?:\\\\.|[^'\\\\])*'|\\s+");
+
     private Code() {
     }
 
@@ -13,5 +18,11 @@ public final class Code {
     /** The same one level deeper, but for the first line. */
     public static String deeper(String code) {
         return code.replace("\n", "\n    ");
+    }
+
+    /** Code without its white space, but for that in literals: the same for code that differs in layout alone. */
+    public static String compact(String code) {
+        Matcher parts = PARTS.matcher(code);
+        return parts.replaceAll(each -> each.group().isBlank() ? "" : Matcher.quoteReplacement(each.group()));
     }
 }

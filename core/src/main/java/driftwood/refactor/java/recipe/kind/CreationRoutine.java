@@ -102,7 +102,7 @@ public final class CreationRoutine implements Recipe {
             this.homePath = place.path();
             this.unit = place.unit();
             this.decision = place.decision();
-            this.outcome = Outcome.of(workspace, decision, Set.of());
+            this.outcome = outcome(decision);
             if (outcome.kind() == OutcomeKind.ACTS) {
                 throw new Refused("the arms use what they create at once, each in its own way");
             }
@@ -110,6 +110,11 @@ public final class CreationRoutine implements Recipe {
             String proposed = "create" + product.replaceAll("[^A-Za-z0-9].*", "");
             boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && each.getSimpleName().contentEquals(proposed));
             this.name = drafting.name("creator", taken ? proposed + "For" + Words.upper(place.word()) : proposed);
+        }
+
+        private Outcome outcome(Decision each) {
+            Outcome seen = Outcome.of(workspace, each, Set.of());
+            return seen.kind() == OutcomeKind.ACTS ? seen.ending(workspace, each, false) : seen;
         }
 
         void write() {
@@ -120,7 +125,7 @@ public final class CreationRoutine implements Recipe {
             repeats.forEach(each -> places.add(place(each, "asks it")));
             drafting.script().stage("Let " + home.getSimpleName() + " ask it" + (repeats.isEmpty() ? "" : ", in all " + places.size() + " places"), places);
             replace(decision, outcome, name);
-            repeats.forEach(each -> replace(each, Outcome.of(workspace, each, Set.of()), name));
+            repeats.forEach(each -> replace(each, outcome(each), name));
         }
 
         /** The routine in a type of its own; each type that decides is given one, and makes one where nobody gives it. */
@@ -151,11 +156,19 @@ public final class CreationRoutine implements Recipe {
                         if (routineAround(each).getModifiers().contains(Modifier.STATIC)) {
                             throw new Refused("a static routine has no object that could be given a factory");
                         }
-                        replace(each, Outcome.of(workspace, each, Set.of()), field + ".create");
+                        if (routineAround(each).getKind() != ElementKind.CONSTRUCTOR) {
+                            replace(each, outcome(each), field + ".create");
+                        } else if (each.toEnd() || outcome(each).kind() == OutcomeKind.RETURNS) {
+                            throw new Refused("a constructor ends with the decision");
+                        }
                     }
                 }
-                drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + type + " " + field + ";", Where.FIELDS);
-                new Injection(drafting, client).inject(type, field, "this." + field + " = " + field + ";", each -> "new " + type + "()", path -> Optional.empty());
+                boolean kept = all.stream().anyMatch(each -> around(each).equals(client) && routineAround(each).getKind() != ElementKind.CONSTRUCTOR);
+                if (kept) {
+                    drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + type + " " + field + ";", Where.FIELDS);
+                }
+                new Injection(drafting, client).inject(type, field, kept ? "this." + field + " = " + field + ";" : "", each -> "new " + type + "()",
+                        path -> all.stream().filter(each -> each.around().getLeaf() == path.getLeaf()).findFirst().map(each -> outcome(each).use(call(field + ".create"))));
             }
         }
 
@@ -183,7 +196,7 @@ public final class CreationRoutine implements Recipe {
                 try {
                     DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), true);
                     Decision found = other.decision();
-                    if ((anywhere || other.home().equals(home)) && shape(found).equals(shape(decision)) && Outcome.of(workspace, found, Set.of()).kind() != OutcomeKind.ACTS) {
+                    if ((anywhere || other.home().equals(home)) && shape(found).equals(shape(decision)) && outcome(found).kind() != OutcomeKind.ACTS) {
                         same.add(found);
                     }
                 } catch (Refused e) {
@@ -194,7 +207,7 @@ public final class CreationRoutine implements Recipe {
         }
 
         private String shape(Decision each) {
-            Outcome how = Outcome.of(workspace, each, Set.of());
+            Outcome how = outcome(each);
             String names = how.needs().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(","));
             return names + each.all().stream().map(arm -> arm.labels().stream().map(workspace::text).toList()
                     + how.code(workspace, arm, path -> Optional.empty(), Object::toString)).toList();
@@ -218,7 +231,7 @@ public final class CreationRoutine implements Recipe {
         }
 
         private boolean asksFields() {
-            return captures().needsObject();
+            return captures().namesThis() || captures().asksSuper() || captures().members().stream().anyMatch(each -> !each.equals(outcome.variable()));
         }
 
         private Captures captures() {
@@ -261,8 +274,12 @@ public final class CreationRoutine implements Recipe {
             return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
         }
 
+        private String call(String routine) {
+            return routine + "(" + Imports.arguments(decisionNeeds()) + ")";
+        }
+
         private void replace(Decision each, Outcome how, String routine) {
-            String call = routine + "(" + Imports.arguments(decisionNeeds()) + ")";
+            String call = call(routine);
             Unit file = workspace.unit(each.around());
             Optional<TreePath> declared = how.declaredBefore(workspace, each);
             if (declared.isPresent()) {

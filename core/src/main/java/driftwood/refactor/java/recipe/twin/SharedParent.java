@@ -103,9 +103,9 @@ public final class SharedParent implements Recipe {
             for (Tree each : ((ClassTree) path.getLeaf()).getMembers()) {
                 TreePath member = new TreePath(path, each);
                 if (workspace.to(member) > 0 && (!(each instanceof MethodTree) || workspace.written(workspace.element(member)).isPresent())) {
-                    String text = workspace.text(member).replaceAll("\\s+", "");
                     boolean constructor = each instanceof MethodTree method && method.getReturnType() == null;
-                    all.put(constructor ? text.replaceFirst("\\b" + type.getSimpleName() + "\\(", "<init>(") : text, member);
+                    String text = workspace.text(member);
+                    all.put(Code.compact(constructor ? text.replaceFirst("\\b" + type.getSimpleName() + "\\s*\\(", "<init>(") : text), member);
                 }
             }
             return all;
