@@ -70,7 +70,11 @@ public final class OptionalResult implements Recipe {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.source = source;
-            if (source.getKind() == ElementKind.CONSTRUCTOR || source.getReturnType().getKind() != TypeKind.DECLARED) {
+            TypeKind answers = source.getReturnType().getKind();
+            if (answers == TypeKind.ARRAY) {
+                throw new Refused("it answers an array: where nothing is no different from nothing in it, an empty one is the simpler answer");
+            }
+            if (source.getKind() == ElementKind.CONSTRUCTOR || answers != TypeKind.DECLARED && answers != TypeKind.TYPEVAR) {
                 throw new Refused("what it answers is no object of a type that could be optional: " + source.getReturnType());
             }
             Calls all = new Calls(workspace);

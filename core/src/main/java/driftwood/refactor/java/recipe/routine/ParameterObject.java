@@ -1,7 +1,9 @@
 package driftwood.refactor.java.recipe.routine;
 
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.program.Symbol;
@@ -100,11 +102,13 @@ public final class ParameterObject implements Recipe {
             if (routine.getKind() == ElementKind.CONSTRUCTOR) {
                 Constructors.refuseAnnotated(routine);
             }
-            for (VariableElement each : routine.getParameters()) {
-                if (!each.getAnnotationMirrors().isEmpty()) {
-                    throw new Refused("parameter " + each.getSimpleName() + " is annotated with " + each.getAnnotationMirrors().get(0) + ", which would have to move with it");
-                }
-            }
+        }
+
+        /** Whether a parameter can be a part of a value: what is of a type parameter, annotated or variadic stays where it is. */
+        private boolean isPart(int at) {
+            VariableElement each = routine.getParameters().get(at);
+            boolean variadic = routine.isVarArgs() && at == routine.getParameters().size() - 1;
+            return !variadic && !mentionsVariable(each) && family.stream().allMatch(one -> one.getParameters().get(at).getAnnotationMirrors().isEmpty());
         }
 
         /** The parameters that other routines take together as well; all of them where none does. */
@@ -120,20 +124,12 @@ public final class ParameterObject implements Recipe {
             }
             List<Integer> chosen = new ArrayList<>();
             for (int i = 0; i < all.size(); i++) {
-                boolean variadic = routine.isVarArgs() && i == all.size() - 1;
-                if (!variadic && (best.size() < FEWEST || all.size() - best.size() > 4 || best.contains(told(all.get(i))))) {
+                if (isPart(i) && (best.size() < FEWEST || all.size() - best.size() > 4 || best.contains(told(all.get(i))))) {
                     chosen.add(i);
                 }
             }
-            for (int each : chosen) {
-                if (mentionsVariable(all.get(each))) {
-                    throw new Refused("the type of " + all.get(each).getSimpleName() + " is a type parameter: " + all.get(each).asType());
-                }
-            }
-            for (int i = 1; i < chosen.size(); i++) {
-                if (chosen.get(i) != chosen.get(i - 1) + 1) {
-                    return chosen.stream().sorted().toList();
-                }
+            if (chosen.size() < FEWEST) {
+                throw new Refused("most of its parameters are of type parameters, or annotated, and have to stay");
             }
             return chosen;
         }
@@ -149,7 +145,6 @@ public final class ParameterObject implements Recipe {
         }
 
         void write() {
-            refuseAssigned();
             script.stage("Add " + type + " for what is handed over together", List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parts")));
             addType();
             script.stage("Let " + told() + " take " + ("AEIOU".indexOf(type.charAt(0)) >= 0 ? "an " : "a ") + type + ", and its callers make one", calls.stream().map(each -> workspace.place(each.path(), "makes one")).toList());
@@ -159,20 +154,6 @@ public final class ParameterObject implements Recipe {
 
         private String told() {
             return routine.getKind() == ElementKind.CONSTRUCTOR ? "the constructor of " + owner.getSimpleName() : routine.getSimpleName() + "()";
-        }
-
-        private void refuseAssigned() {
-            for (ExecutableElement each : family) {
-                MethodTree tree = workspace.tree(each);
-                if (tree.getBody() != null) {
-                    Set<VariableElement> written = Captures.of(workspace, List.of(new TreePath(workspace.path(each).orElseThrow(), tree.getBody()))).written();
-                    for (int at : gathered) {
-                        if (written.contains(each.getParameters().get(at))) {
-                            throw new Refused(Constructors.told(each) + " gives its parameter " + each.getParameters().get(at).getSimpleName() + " another value");
-                        }
-                    }
-                }
-            }
         }
 
         private void addType() {
@@ -213,14 +194,33 @@ public final class ParameterObject implements Recipe {
                     workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))), String.join(", ", left));
             comment(each, path);
             if (tree.getBody() != null) {
-                Set<VariableElement> going = new LinkedHashSet<>(gathered.stream().map(at -> each.getParameters().get(at)).toList());
                 TreePath body = new TreePath(path, tree.getBody());
-                for (VariableElement one : going) {
+                Set<VariableElement> assigned = Captures.of(workspace, List.of(body)).written();
+                int begin = begin(body);
+                StringBuilder locals = new StringBuilder();
+                for (int at : gathered) {
+                    VariableElement one = each.getParameters().get(at);
+                    boolean local = assigned.contains(one);
+                    locals.append(local ? unit.newLine() + unit.indentAt(workspace.from(path)) + unit.indent() + drafting.imports().name(one.asType(), unit) + " "
+                            + one.getSimpleName() + " = " + parameter + "." + one.getSimpleName() + "();" : "");
                     for (TreePath use : workspace.uses().of(one, body)) {
-                        script.replace(unit.file(), workspace.from(use), workspace.to(use), parameter + "." + one.getSimpleName() + "()");
+                        if (!local || workspace.to(use) < begin) {
+                            script.replace(unit.file(), workspace.from(use), workspace.to(use), parameter + "." + one.getSimpleName() + "()");
+                        }
                     }
                 }
+                if (!locals.isEmpty()) {
+                    script.insert(unit.file(), begin, locals.toString());
+                }
             }
+        }
+
+        /** Where statements may stand: behind the brace, or behind a call of another constructor. */
+        private int begin(TreePath body) {
+            List<? extends StatementTree> statements = ((BlockTree) body.getLeaf()).getStatements();
+            boolean chained = !statements.isEmpty() && statements.get(0).toString().matches("(?s)(this|super)\\(.*");
+            TreePath first = chained ? new TreePath(body, statements.get(0)) : null;
+            return first != null && workspace.to(first) > 0 ? workspace.to(first) : workspace.from(body) + 1;
         }
 
         private void comment(ExecutableElement each, TreePath path) {
