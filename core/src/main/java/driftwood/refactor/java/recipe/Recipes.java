@@ -13,6 +13,7 @@ import driftwood.refactor.java.recipe.kind.CreationRoutine;
 import driftwood.refactor.java.recipe.kind.HandlerTable;
 import driftwood.refactor.java.recipe.kind.HandlersInTurn;
 import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
+import driftwood.refactor.java.recipe.kind.VisitedVariants;
 import driftwood.refactor.java.recipe.nothing.NeutralObject;
 import driftwood.refactor.java.recipe.nothing.OptionalResult;
 import driftwood.refactor.java.recipe.routine.MoveRoutine;
@@ -30,7 +31,8 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues());
+            new HandlersInTurn(), new SharedParent(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
+            new VisitedVariants());
 
     private Recipes() {
     }

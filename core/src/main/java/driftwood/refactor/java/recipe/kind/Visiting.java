@@ -1,0 +1,194 @@
+package driftwood.refactor.java.recipe.kind;
+
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeCastTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Completion;
+import driftwood.refactor.java.decision.Decision;
+import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.Nulls;
+import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.ground.Code;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Moving;
+import driftwood.refactor.java.ground.Rewriting;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.type.PrimitiveType;
+import javax.lang.model.type.TypeMirror;
+
+/** One decision that becomes a visitor in its own place. */
+final class Visiting {
+    private static final Set<String> OF_EVERY_OBJECT = Set.of("toString", "hashCode", "equals", "getClass", "clone", "finalize", "wait", "notify", "notifyAll");
+    private final Drafting drafting;
+    private final Workspace workspace;
+    private final DecisionPlace place;
+    private final Decision decision;
+    private final Variants kinds;
+    private final Outcome outcome;
+
+    Visiting(Drafting drafting, DecisionPlace place, Variants kinds) {
+        this.drafting = drafting;
+        this.workspace = drafting.workspace();
+        this.place = place;
+        this.kinds = kinds;
+        this.decision = kinds.decision();
+        Set<Element> known = new HashSet<>();
+        Optional.ofNullable(workspace.element(decision.subject())).ifPresent(known::add);
+        decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
+        this.outcome = Outcome.of(workspace, decision, known).ending(workspace, decision, kinds.areAll());
+        if (kinds.areConstants()) {
+            throw new Refused("constants of an enum have behaviour of their own: a visitor would only hide the switch");
+        }
+        if (!outcome.thrown().isEmpty()) {
+            throw new Refused("an arm throws " + outcome.thrown().iterator().next() + ", which the routines of a visitor cannot");
+        }
+        if (outcome.needsOld()) {
+            throw new Refused("an arm works on with " + outcome.target() + ", which an object in its place cannot set");
+        }
+    }
+
+    void write(VisitorType visitor) {
+        Unit unit = place.unit();
+        drafting.script().stage("Let " + place.home().getSimpleName() + "." + place.around().getSimpleName() + "() visit " + workspace.text(decision.subject()) + " instead of telling its kind",
+                List.of(place.evidence("the decision")));
+        List<String> routines = new ArrayList<>();
+        kinds.arms().forEach((kind, arm) -> routines.add(routine(VisitorType.routine(kind), kind, arm)));
+        if (!kinds.areAll()) {
+            routines.add(routine(VisitorType.other(), kinds.base(), decision.otherwise().orElse(null)));
+        }
+        String subject = workspace.text(decision.subject());
+        String call = subject + "." + visitor.accept() + "(new " + visitor.in(unit, answer(unit)) + "() {\n    " + Code.deeper(String.join("\n\n", routines)) + "\n})";
+        String use = decision.takesNull() && Nulls.mayBe(workspace, decision) ? new Nulls(workspace, decision, outcome).guarded(subject, call) : outcome.use(call);
+        String indent = unit.indentAt(decision.from());
+        Optional<TreePath> declared = use.startsWith("if ") ? Optional.empty() : outcome.declaredBefore(workspace, decision);
+        int from = declared.map(each -> workspace.to(each) - 1).orElse(decision.from());
+        String text = declared.isPresent() ? " = " + call + ";" : use;
+        drafting.script().replace(unit.file(), from, decision.to(), unit.styled(text, indent).substring(indent.length()).replaceFirst("^=", " ="));
+    }
+
+    private String answer(Unit unit) {
+        return !outcome.gives() ? "Void" : drafting.imports().name(boxed(outcome.type()), unit);
+    }
+
+    private TypeMirror boxed(TypeMirror type) {
+        return type instanceof PrimitiveType primitive ? workspace.types().boxedClass(primitive).asType() : type;
+    }
+
+    private String routine(String name, Element kind, Arm arm) {
+        Unit unit = place.unit();
+        String parameter = parameter(kind, arm);
+        String code = arm == null ? outcome.nothing() : outcome.code(workspace, arm, new Told(kind, arm, parameter)::anew, type -> drafting.imports().name(type, unit)).replaceAll("^\\s*\\n", "");
+        if (!outcome.gives() && (arm == null || Completion.canComplete(arm.body()) || arm.body().get(arm.body().size() - 1).getLeaf() instanceof ReturnTree)) {
+            code += (code.isEmpty() ? "" : "\n") + "return null;";
+        }
+        return "@Override\npublic " + answer(unit) + " " + name + "(" + drafting.imports().name(kind.asType(), unit) + " " + parameter + ")" + Code.block(code);
+    }
+
+    /** What the visited one is called: as the arm calls it, where it does. */
+    private String parameter(Element kind, Arm arm) {
+        String bound = arm == null ? "" : arm.binding() != null ? arm.binding().getSimpleName().toString() : alias(arm).map(each -> each.getSimpleName().toString()).orElse("");
+        String own = Words.lower(kind.getSimpleName().toString());
+        boolean taken = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(own)) || arm != null && arm.body().stream().anyMatch(each -> workspace.text(each).matches("(?s).*\\b" + own + "\\b.*"));
+        return !bound.isEmpty() ? bound : taken ? "visited" : own;
+    }
+
+    /** The local that an arm begins with, where it is what was asked about. */
+    private Optional<Element> alias(Arm arm) {
+        return arm.body().stream().limit(1).filter(each -> each.getLeaf() instanceof VariableTree local && local.getInitializer() != null
+                && isAsked(new TreePath(each, local.getInitializer()))).map(workspace::element).filter(each -> workspace.uses().of(each).stream().noneMatch(Moving::isWritten)).findFirst();
+    }
+
+    private boolean isAsked(TreePath path) {
+        Tree tree = path.getLeaf();
+        if (tree instanceof ParenthesizedTree inside) {
+            return isAsked(new TreePath(path, inside.getExpression()));
+        }
+        return tree instanceof TypeCastTree cast ? isAsked(new TreePath(path, cast.getExpression())) : tree instanceof ExpressionTree && workspace.text(path).equals(workspace.text(decision.subject()));
+    }
+
+    /** What trees of an arm become within the visitor. */
+    private final class Told {
+        private final Element kind;
+        private final Optional<Element> alias;
+        private final Arm arm;
+        private final String parameter;
+
+        Told(Element kind, Arm arm, String parameter) {
+            this.kind = kind;
+            this.arm = arm;
+            this.alias = alias(arm);
+            this.parameter = parameter;
+        }
+
+        Optional<String> anew(TreePath path) {
+            Tree tree = path.getLeaf();
+            if (alias.isPresent() && tree instanceof VariableTree && alias.get().equals(workspace.element(path))) {
+                return Optional.of("");
+            }
+            if (tree instanceof ReturnTree leaves && leaves.getExpression() == null && !isInner(path)) {
+                return Optional.of("return null;");
+            }
+            if (tree instanceof ReturnTree leaves && leaves.getExpression() != null && !isInner(path) && outcome.type() instanceof PrimitiveType wanted) {
+                TreePath value = new TreePath(path, leaves.getExpression());
+                TypeMirror type = workspace.trees().getTypeMirror(value);
+                return workspace.types().isSameType(type, wanted) ? Optional.empty() : Optional.of("return (" + wanted + ") (" + new Rewriting(workspace, this::anew).of(value) + ");");
+            }
+            if (isAsked(path) && isSame(path)) {
+                return Optional.of(parameter);
+            }
+            return tree instanceof IdentifierTree name ? identifier(path, name.getName().toString()) : Optional.empty();
+        }
+
+        /** A cast to the kind, or what is no cast: a cast to something else stays. */
+        private boolean isSame(TreePath path) {
+            Tree tree = path.getLeaf();
+            if (tree instanceof ParenthesizedTree inside) {
+                return isSame(new TreePath(path, inside.getExpression()));
+            }
+            return !(tree instanceof TypeCastTree cast) || kind.equals(workspace.element(new TreePath(path, cast.getType())));
+        }
+
+        private Optional<String> identifier(TreePath path, String name) {
+            String outer = place.home().getSimpleName() + ".this";
+            if (name.equals("this") && !isInner(path)) {
+                return Optional.of(outer);
+            }
+            Element element = workspace.element(path);
+            boolean hidden = element != null && element.getKind() == ElementKind.METHOD && (OF_EVERY_OBJECT.contains(name) || name.startsWith("visit"))
+                    && path.getParentPath().getLeaf() instanceof MethodInvocationTree;
+            return hidden && !isInner(path) ? Optional.of((element.getModifiers().contains(Modifier.STATIC) ? place.home().getSimpleName().toString() : outer) + "." + name) : Optional.empty();
+        }
+
+        /** Whether a tree stands in a lambda or a class of the arm, where returns are its own. */
+        private boolean isInner(TreePath path) {
+            for (TreePath at = path; at != null; at = at.getParentPath()) {
+                Tree leaf = at.getLeaf();
+                if (arm.body().stream().anyMatch(each -> each.getLeaf() == leaf)) {
+                    return false;
+                }
+                if (leaf.getKind() == Tree.Kind.LAMBDA_EXPRESSION || leaf.getKind() == Tree.Kind.CLASS || leaf.getKind() == Tree.Kind.METHOD) {
+                    return true;
+                }
+            }
+            return false;
+        }
+    }
+}
