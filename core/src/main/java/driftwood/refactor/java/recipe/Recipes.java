@@ -12,6 +12,7 @@ import driftwood.refactor.java.recipe.kind.BehaviourOnVariants;
 import driftwood.refactor.java.recipe.kind.CreationRoutine;
 import driftwood.refactor.java.recipe.kind.HandlerTable;
 import driftwood.refactor.java.recipe.kind.HandlersInTurn;
+import driftwood.refactor.java.recipe.kind.OneWay;
 import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
 import driftwood.refactor.java.recipe.kind.VisitedVariants;
 import driftwood.refactor.java.recipe.nothing.NeutralObject;
@@ -32,7 +33,7 @@ public final class Recipes {
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants());
+            new VisitedVariants(), new OneWay());
 
     private Recipes() {
     }

@@ -1,7 +1,5 @@
 package driftwood.refactor.java.recipe.kind;
 
-import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
@@ -20,6 +18,7 @@ import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Within;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -185,24 +184,7 @@ public final class HandlersInTurn implements Recipe {
 
         /** The object around is not the handler. */
         private Function<TreePath, Optional<String>> moved() {
-            return each -> {
-                if (each.getLeaf() instanceof IdentifierTree name) {
-                    String word = name.getName().toString();
-                    if (word.equals("accepts") || word.equals("answer")) {
-                        throw new Refused("the code calls a routine named " + word + "(), as the handlers' own are");
-                    }
-                    return word.equals("this") && !isInner(each) ? Optional.of(home.getSimpleName() + ".this") : Optional.empty();
-                }
-                return Optional.empty();
-            };
-        }
-
-        private boolean isInner(TreePath path) {
-            TreePath at = path;
-            while (at != null && !(at.getLeaf() instanceof ClassTree)) {
-                at = at.getParentPath();
-            }
-            return at != null && !home.equals(workspace.element(at));
+            return new Within(workspace, home, Set.of("accepts", "answer")::contains)::anew;
         }
 
         private String text(TreePath condition) {

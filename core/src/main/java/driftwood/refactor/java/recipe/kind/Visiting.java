@@ -1,8 +1,6 @@
 package driftwood.refactor.java.recipe.kind;
 
 import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
@@ -22,6 +20,7 @@ import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Within;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -29,14 +28,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.type.PrimitiveType;
 import javax.lang.model.type.TypeMirror;
 
 /** One decision that becomes a visitor in its own place. */
 final class Visiting {
-    private static final Set<String> OF_EVERY_OBJECT = Set.of("toString", "hashCode", "equals", "getClass", "clone", "finalize", "wait", "notify", "notifyAll");
     private final Drafting drafting;
     private final Workspace workspace;
     private final DecisionPlace place;
@@ -154,7 +150,7 @@ final class Visiting {
             if (isAsked(path) && isSame(path)) {
                 return Optional.of(parameter);
             }
-            return tree instanceof IdentifierTree name ? identifier(path, name.getName().toString()) : Optional.empty();
+            return new Within(workspace, place.home(), name -> name.startsWith("visit")).anew(path);
         }
 
         /** A cast to the kind, or what is no cast: a cast to something else stays. */
@@ -164,17 +160,6 @@ final class Visiting {
                 return isSame(new TreePath(path, inside.getExpression()));
             }
             return !(tree instanceof TypeCastTree cast) || kind.equals(workspace.element(new TreePath(path, cast.getType())));
-        }
-
-        private Optional<String> identifier(TreePath path, String name) {
-            String outer = place.home().getSimpleName() + ".this";
-            if (name.equals("this") && !isInner(path)) {
-                return Optional.of(outer);
-            }
-            Element element = workspace.element(path);
-            boolean hidden = element != null && element.getKind() == ElementKind.METHOD && (OF_EVERY_OBJECT.contains(name) || name.startsWith("visit"))
-                    && path.getParentPath().getLeaf() instanceof MethodInvocationTree;
-            return hidden && !isInner(path) ? Optional.of((element.getModifiers().contains(Modifier.STATIC) ? place.home().getSimpleName().toString() : outer) + "." + name) : Optional.empty();
         }
 
         /** Whether a tree stands in a lambda or a class of the arm, where returns are its own. */
