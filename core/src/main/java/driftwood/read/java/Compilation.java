@@ -37,6 +37,9 @@ import javax.tools.ToolProvider;
 public final class Compilation {
     private static final int MOST_ERRORS = 1000;
     private static final String MEMORY = "memory";
+    /** Knows what is in libraries and in the platform: one plan asks for many compilations. */
+    private static final ThreadLocal<StandardJavaFileManager> FILES = ThreadLocal.withInitial(() ->
+            ToolProvider.getSystemJavaCompiler().getStandardFileManager(null, Locale.ROOT, StandardCharsets.UTF_8));
     private final JavacTask task;
     private final DiagnosticCollector<JavaFileObject> told;
     private final List<CompilationUnitTree> units = new ArrayList<>();
@@ -66,7 +69,7 @@ public final class Compilation {
     public static Compilation of(Map<String, String> texts, Set<Path> roots, List<Path> classPath) {
         DiagnosticCollector<JavaFileObject> told = new DiagnosticCollector<>();
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
-        StandardJavaFileManager files = compiler.getStandardFileManager(told, Locale.ROOT, StandardCharsets.UTF_8);
+        StandardJavaFileManager files = FILES.get();
         List<JavaFileObject> sources = texts.entrySet().stream().<JavaFileObject>map(each -> new InMemory(each.getKey(), each.getValue())).toList();
         JavacTask task = (JavacTask) compiler.getTask(new StringWriter(), new Unnamed(files), told, List.of("-proc:none", "-implicit:none",
                 "-sourcepath", joined(roots), "-classpath", joined(classPath), "-Xmaxerrs", Integer.toString(MOST_ERRORS), "-XDcompilePolicy=byTodo",

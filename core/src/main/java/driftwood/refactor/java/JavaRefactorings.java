@@ -11,6 +11,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.EarlyRecipe;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.refactor.java.recipe.Recipes;
@@ -19,7 +20,6 @@ import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -44,7 +44,7 @@ public final class JavaRefactorings {
     private final Site site;
     private final Libraries known;
     private final Set<Path> roots;
-    private final Map<Set<String>, Ground> grounds = new HashMap<>();
+    private final Map<Scope, Ground> grounds = new HashMap<>();
     private List<Path> libraries;
 
     /** Of the project as it is now: what is looked at is read once. */
@@ -99,25 +99,35 @@ public final class JavaRefactorings {
 
     private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names) {
         try {
-            Ground ground = grounds.computeIfAbsent(recipe.words(finding), this::ground);
+            boolean records = Level.of(site.root()).hasRecords();
+            if (recipe instanceof EarlyRecipe early) {
+                Ground home = grounds.computeIfAbsent(new Scope(Set.of(), Set.of(finding.file())), this::ground);
+                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), names, records));
+            }
+            Set<String> files = recipe.files(finding);
+            Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? recipe.words(finding) : Set.of(), files), this::ground);
             Script script = new Script(ground.texts());
-            Drafting drafting = new Drafting(finding, ground.workspace(), script, names, Level.of(site.root()).hasRecords());
+            Drafting drafting = new Drafting(finding, ground.workspace(), script, names, records);
             recipe.write(drafting);
             List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
             if (stages.isEmpty()) {
                 throw new Refused("there is nothing to change");
             }
-            check(stages, ground.texts(), ground.compilation().troubles());
+            new StageCheck(roots, libraries, ground.texts(), ground.compilation().troubles()).of(stages);
             return new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(), counts(stages, ground.texts(), ground.tests(), drafting));
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
     }
 
-    private Ground ground(Set<String> words) {
+    /** Which files a recipe looks at: those named, or where none are, all that have one of the words in them. */
+    private record Scope(Set<String> words, Set<String> files) {
+    }
+
+    private Ground ground(Scope scope) {
         Map<String, String> texts = new LinkedHashMap<>();
         Set<String> tests = new LinkedHashSet<>();
-        gather(words, texts, tests);
+        gather(scope, texts, tests);
         Compilation before = Compilation.of(texts, roots, libraries);
         if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
             libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
@@ -127,15 +137,18 @@ public final class JavaRefactorings {
         return new Ground(texts, tests, before, new Workspace(before, texts, tests));
     }
 
-    /** Every file with one of the words in it; those with tests last. */
-    private void gather(Set<String> words, Map<String, String> texts, Set<String> tests) {
-        Pattern any = Pattern.compile("\\b(?:" + words.stream().map(Pattern::quote).collect(Collectors.joining("|")) + ")\\b");
+    /** The files of a scope; those with tests last. */
+    private void gather(Scope scope, Map<String, String> texts, Set<String> tests) {
+        Pattern any = Pattern.compile("\\b(?:" + scope.words().stream().map(Pattern::quote).collect(Collectors.joining("|")) + ")\\b");
         List<Outline> all = site.program().outlines().stream().filter(each -> each.language().key().equals(LANGUAGE) && !each.file().endsWith("module-info.java"))
                 .sorted(Comparator.comparing(Outline::test).thenComparing(Outline::file)).toList();
         for (Outline each : all) {
+            if (!scope.files().isEmpty() && !scope.files().contains(each.file())) {
+                continue;
+            }
             try {
                 String text = SourceText.read(new SourceFile(each.file(), site.root().resolve(each.file()), each.language(), each.test())).text();
-                if (any.matcher(text).find()) {
+                if (!scope.files().isEmpty() || scope.words().stream().anyMatch(text::contains) && any.matcher(text).find()) {
                     texts.put(each.file(), text);
                     if (each.test()) {
                         tests.add(each.file());
@@ -164,20 +177,6 @@ public final class JavaRefactorings {
 
     private static Optional<Trouble> isUnknown(List<Trouble> troubles, Set<String> tests) {
         return troubles.stream().filter(each -> !each.file().isEmpty() && !tests.contains(each.file())).findFirst();
-    }
-
-    private void check(List<Stage> stages, Map<String, String> texts, List<Trouble> before) {
-        Map<String, String> now = new LinkedHashMap<>(texts);
-        for (Stage stage : stages) {
-            stage.files().forEach((file, text) -> text.ifPresentOrElse(said -> now.put(file, said), () -> now.remove(file)));
-            List<String> known = new ArrayList<>(before.stream().map(each -> each.file() + each.message()).toList());
-            for (Trouble each : Compilation.of(now, roots, libraries).troubles()) {
-                if (!known.remove(each.file() + each.message())) {
-                    throw new Refused("it would not compile after '" + stage.does() + "' (" + each.file() + ":" + each.line() + ": "
-                            + each.message().lines().map(String::strip).limit(3).collect(Collectors.joining(" ")) + ")");
-                }
-            }
-        }
     }
 
     private static Map<String, String> touched(List<Stage> stages, Map<String, String> texts) {

@@ -16,6 +16,11 @@ public interface Recipe {
     /** Simple names of the types and members that it will follow: files without any of them are not looked at. Never empty. */
     Set<String> words(Finding finding);
 
+    /** Relative paths of the files that it can come to, where it knows them: what it adds is seen by no others. Empty where names tell. */
+    default Set<String> files(Finding finding) {
+        return Set.of();
+    }
+
     /** Writes the stages. @throws Refused where the code does not allow it, with the reason */
     void write(Drafting drafting);
 }

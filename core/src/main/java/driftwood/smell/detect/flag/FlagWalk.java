@@ -11,10 +11,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 8, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 9, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -51,12 +52,24 @@ final class FlagWalk extends Walk {
     private static List<Node> core(List<Node> statements) {
         int from = 0;
         int to = statements.size();
+        Optional<Return> kept = keptChoice(statements);
+        if (kept.isPresent()) {
+            return core(Stream.concat(statements.subList(0, to - 2).stream(), kept.stream()).toList());
+        }
         while (from < to && (statements.get(from) instanceof Local || isCheck(statements.get(from)))) {
             from++;
         }
         boolean plainEnd = to > from + 1 && statements.get(to - 1) instanceof Return back
                 && back.value().map(value -> value instanceof Name || value instanceof Literal || isHandedOut(value)).orElse(true);
         return statements.subList(from, plainEnd && !leavesEarly(statements.get(from)) ? to - 1 : to);
+    }
+
+    /** One value or another that is kept in a local and given back, as if it were given back at once. */
+    private static Optional<Return> keptChoice(List<Node> statements) {
+        int at = statements.size() - 2;
+        boolean kept = at >= 0 && statements.get(at) instanceof Local local && local.initial().orElse(null) instanceof Conditional
+                && statements.get(at + 1) instanceof Return back && back.value().orElse(null) instanceof Name name && name.name().equals(local.name());
+        return kept ? Optional.of(new Return(statements.get(at).start(), statements.get(at).end(), ((Local) statements.get(at)).initial())) : Optional.empty();
     }
 
     /** As in {@code return text.toString()}. */

@@ -194,7 +194,7 @@ public final class HardCodedInstantiation implements Detector {
                 ? new Evidence(made.file(), made.line(), made.line(), "no abstraction of it exists yet to be given instead")
                 : new Evidence(abstractions.get(0).file(), abstractions.get(0).line(), abstractions.get(0).line(),
                         abstractions.get(0).simpleName() + " could be asked for instead"));
-        Drag drag = Drag.of(group.instantiations().size(), 1, reached.size())
+        Drag drag = Drag.of(group.instantiations().size(), 1, (int) reaches.stream().map(each -> each.resource().kind()).distinct().count())
                 .risk(true, 0.5, "no test can use the class without " + first.resource().kind().title())
                 .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet")
                 .risk(group.instantiations().stream().allMatch(each -> each.how() == How.RECEIVER), -0.8, "each is made for one call, and let go of")

@@ -1,6 +1,8 @@
 package driftwood.refactor.java.recipe.construction;
 
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
@@ -12,12 +14,14 @@ import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Wrapping;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -60,8 +64,8 @@ public final class MandatoryWrapper implements Recipe {
         Set<ExecutableElement> all = new LinkedHashSet<>(constructors);
         List<Call> calls = new Calls(workspace).of(all).stream().filter(each -> !each.isChained()).toList();
         String name = drafting.name("creator", ElementFilter.methodsIn(wrapped.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals("create")) ? "createGuarded" : "create");
-        List<Call> guarded = calls.stream().filter(each -> wrapping(workspace, each, wrapper) != null).toList();
-        List<Call> bypass = calls.stream().filter(each -> wrapping(workspace, each, wrapper) == null).toList();
+        List<Call> guarded = calls.stream().filter(each -> wrapping(workspace, each, wrapper) != null || wrappingLocal(workspace, each, wrapper).isPresent()).toList();
+        List<Call> bypass = calls.stream().filter(each -> !guarded.contains(each)).toList();
         for (Call each : bypass) {
             if (workspace.isTest(workspace.unit(each.path()))) {
                 throw new Refused("tests create a " + wrapped.getSimpleName() + " without its " + wrapper.getSimpleName() + " on purpose");
@@ -83,7 +87,11 @@ public final class MandatoryWrapper implements Recipe {
                     + name + "(" + parameters + ")" + thrown + " {\n    return new " + drafting.imports().name(wrapper, unit) + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
         }
         drafting.script().stage("Let those who wrap it themselves call it", guarded.stream().map(each -> workspace.place(each.path(), "wraps it")).toList());
-        guarded.forEach(each -> replace(drafting, each, wrapping(workspace, each, wrapper), wrapped, name));
+        guarded.forEach(each -> {
+            Optional<TreePath> later = wrappingLocal(workspace, each, wrapper);
+            replace(drafting, each, later.orElse(wrapping(workspace, each, wrapper)), wrapped, name);
+            later.ifPresent(around -> drafting.declarations().remove(each.path().getParentPath()));
+        });
         drafting.script().stage("Mend the places that went around the " + wrapper.getSimpleName(), bypass.stream().map(each -> workspace.place(each.path(), "went around it")).toList());
         bypass.forEach(each -> replace(drafting, each, each.path(), wrapped, name));
         if (!bypass.isEmpty()) {
@@ -103,6 +111,20 @@ public final class MandatoryWrapper implements Recipe {
         TreePath parent = call.path().getParentPath();
         return parent.getLeaf() instanceof NewClassTree around && around.getArguments().size() == 1 && around.getArguments().get(0) == call.path().getLeaf()
                 && workspace.element(parent).getEnclosingElement().equals(wrapper) ? parent : null;
+    }
+
+    /** The creation of the wrapper in the next statement, where the local that holds what was created is for it alone. */
+    private static Optional<TreePath> wrappingLocal(Workspace workspace, Call call, TypeElement wrapper) {
+        TreePath local = call.path().getParentPath();
+        if (!(local.getLeaf() instanceof VariableTree) || !(local.getParentPath().getLeaf() instanceof BlockTree block)) {
+            return Optional.empty();
+        }
+        List<TreePath> uses = workspace.uses().of(workspace.element(local));
+        TreePath around = uses.size() == 1 ? uses.get(0).getParentPath() : local;
+        int next = block.getStatements().indexOf(local.getLeaf()) + 1;
+        boolean follows = next < block.getStatements().size() && Uses.isWithin(around, new TreePath(local.getParentPath(), block.getStatements().get(next)));
+        return follows && around.getLeaf() instanceof NewClassTree made && made.getArguments().size() == 1 && made.getArguments().get(0) == uses.get(0).getLeaf()
+                && workspace.element(around).getEnclosingElement().equals(wrapper) ? Optional.of(around) : Optional.empty();
     }
 
     /** What both are: the type that the creation routine hands out. */

@@ -2,8 +2,9 @@ package driftwood.refactor.java.recipe.kind;
 
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.EarlyRecipe;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Finding;
@@ -16,7 +17,7 @@ import java.util.Set;
  * strategy and state, where the variants are types or enum constants of the project: each answers for itself, and the
  * decision becomes one call. State does so for all decisions of its type or none.
  */
-public final class BehaviourOnVariants implements Recipe {
+public final class BehaviourOnVariants implements EarlyRecipe {
     private final String pattern;
 
     public BehaviourOnVariants(String pattern) {
@@ -50,6 +51,11 @@ public final class BehaviourOnVariants implements Recipe {
 
     private static String simple(String qualified) {
         return qualified.substring(qualified.lastIndexOf('.') + 1);
+    }
+
+    @Override
+    public void probe(Drafting drafting) {
+        Variants.refuseEarly(drafting.workspace(), DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), false).decision());
     }
 
     @Override

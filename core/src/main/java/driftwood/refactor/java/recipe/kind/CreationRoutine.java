@@ -71,6 +71,12 @@ public final class CreationRoutine implements Recipe {
         return words;
     }
 
+    /** A routine of its own is seen by nobody else. */
+    @Override
+    public Set<String> files(Finding finding) {
+        return apart ? Set.of() : Set.of(finding.file());
+    }
+
     @Override
     public void write(Drafting drafting) {
         Creating creating = new Creating(drafting, (Choosing) drafting.finding().detail());

@@ -56,6 +56,11 @@ public final class HandlerTable implements Recipe {
     }
 
     @Override
+    public Set<String> files(Finding finding) {
+        return Set.of(finding.file());
+    }
+
+    @Override
     public void write(Drafting drafting) {
         Chain chain = drafting.finding().detail() instanceof Branching branching ? branching.chain() : ((Choosing) drafting.finding().detail()).chain();
         new Tabling(drafting, chain).write();

@@ -59,6 +59,11 @@ public final class HandlersInTurn implements Recipe {
     }
 
     @Override
+    public Set<String> files(Finding finding) {
+        return Set.of(finding.file());
+    }
+
+    @Override
     public void write(Drafting drafting) {
         new Chaining(drafting, (Limits) drafting.finding().detail()).write();
     }

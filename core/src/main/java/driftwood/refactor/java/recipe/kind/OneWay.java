@@ -62,6 +62,11 @@ public final class OneWay implements Recipe {
     }
 
     @Override
+    public Set<String> files(Finding finding) {
+        return Set.of(finding.file());
+    }
+
+    @Override
     public void write(Drafting drafting) {
         new Adapting(drafting, (Mismatch) drafting.finding().detail()).write();
     }
@@ -136,7 +141,7 @@ public final class OneWay implements Recipe {
                 public Void visitMemberSelect(MemberSelectTree tree, Void nothing) {
                     TreePath on = new TreePath(getCurrentPath(), tree.getExpression());
                     if (isPlain(on) && workspace.trees().getTypeMirror(on) != null && workspace.types().asElement(workspace.trees().getTypeMirror(on)) instanceof TypeElement type
-                            && fact.adaptees().stream().anyMatch(one -> workspace.type(one).equals(type)) && !(workspace.element(on) instanceof TypeElement)) {
+                            && fact.adaptees().stream().anyMatch(type.getQualifiedName()::contentEquals) && !(workspace.element(on) instanceof TypeElement)) {
                         asked.put(workspace.text(on), type);
                     }
                     return super.visitMemberSelect(tree, nothing);
@@ -171,7 +176,7 @@ public final class OneWay implements Recipe {
                 types.add(adapter(arm, each));
             });
             drafting.script().stage("Add " + target + " for what " + place.around().getSimpleName() + "() wants, and an adapter to it for each who does it",
-                    adaptees.values().stream().map(each -> workspace.place(workspace.path(each.type()).orElseThrow(), each.adapter())).toList());
+                    adaptees.entrySet().stream().map(each -> workspace.place(each.getKey().body().get(0), each.getValue().adapter())).toList());
             drafting.declarations().add(place.path(), String.join("\n\n", types), Where.END);
             drafting.script().stage("Let " + place.around().getSimpleName() + "() choose once, and ask whom it chose", List.of(place.evidence("the choice")));
             drafting.declarations().add(place.path(), choice(), Where.END);

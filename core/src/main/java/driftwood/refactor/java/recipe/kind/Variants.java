@@ -8,6 +8,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Nulls;
+import driftwood.refactor.java.decision.Outcome;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.LinkedHashMap;
@@ -36,6 +37,20 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
 
     /** @param common their common type as a symbol; empty where what is asked about says it @throws Refused where they cannot have behaviour */
     static Variants of(Workspace workspace, Decision decision, String common) {
+        Map<Element, Arm> arms = kinds(workspace, decision);
+        TypeElement base = base(workspace, decision, common);
+        for (Element each : arms.keySet()) {
+            if (!workspace.isHere(each)) {
+                throw new Refused(each.getSimpleName() + " is a type of a library: nothing can be moved onto it");
+            }
+            if (each.equals(base)) {
+                throw new Refused("one of the arms is for every " + base.getSimpleName());
+            }
+        }
+        return new Variants(workspace, decision, base, arms).withRestAsKind();
+    }
+
+    private static Map<Element, Arm> kinds(Workspace workspace, Decision decision) {
         Map<Element, Arm> arms = new LinkedHashMap<>();
         for (Arm arm : decision.arms()) {
             for (TreePath label : arm.labels()) {
@@ -47,16 +62,15 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
                 arms.putIfAbsent(element, arm);
             }
         }
-        TypeElement base = base(workspace, decision, common);
-        for (Element each : arms.keySet()) {
-            if (!workspace.isHere(each)) {
-                throw new Refused(each.getSimpleName() + " is a type of a library: nothing can be moved onto it");
-            }
-            if (each.equals(base)) {
-                throw new Refused("one of the arms is for every " + base.getSimpleName());
-            }
-        }
-        return new Variants(workspace, decision, base, arms).withRestAsKind();
+        return arms;
+    }
+
+    /** What shows where the decision stands already: constants that are no kinds, arms that cannot leave. @throws Refused as the recipe itself would */
+    static void refuseEarly(Workspace workspace, Decision decision) {
+        kinds(workspace, decision);
+        Set<Element> known = new LinkedHashSet<>();
+        decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
+        Outcome.of(workspace, decision, known);
     }
 
     private static TypeElement base(Workspace workspace, Decision decision, String common) {

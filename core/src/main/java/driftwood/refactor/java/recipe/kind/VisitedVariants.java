@@ -4,7 +4,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.EarlyRecipe;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Finding;
@@ -17,7 +17,7 @@ import java.util.Set;
  * visitor: variants hand themselves over to an object with one routine for each kind; what is done for them stays where it
  * is, with all that is private there.
  */
-public final class VisitedVariants implements Recipe {
+public final class VisitedVariants implements EarlyRecipe {
 
     @Override
     public String pattern() {
@@ -37,6 +37,11 @@ public final class VisitedVariants implements Recipe {
         branching.siblings().forEach(each -> words.add(Symbol.of(each.symbol()).simpleType()));
         words.remove("");
         return words;
+    }
+
+    @Override
+    public void probe(Drafting drafting) {
+        Variants.refuseEarly(drafting.workspace(), DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), false).decision());
     }
 
     @Override

@@ -15,8 +15,8 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.EarlyRecipe;
 import driftwood.refactor.java.ground.NewFile;
-import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.refactor.java.recipe.nothing.GuardReader.Guard;
@@ -38,7 +38,7 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 
 /** null-object: one shared instance that does nothing, or what all guards do instead, stands where null stood. */
-public final class NeutralObject implements Recipe {
+public final class NeutralObject implements EarlyRecipe {
 
     @Override
     public String pattern() {
@@ -57,11 +57,24 @@ public final class NeutralObject implements Recipe {
     }
 
     @Override
-    public void write(Drafting drafting) {
+    public void probe(Drafting drafting) {
         Nothing fact = (Nothing) drafting.finding().detail();
         if (!Symbol.of(fact.source()).isRoutine()) {
             throw new Refused("the source is a field: who sets it to nothing must be known first");
         }
+        if (!(drafting.workspace().routine(fact.source()).getReturnType() instanceof DeclaredType declared)) {
+            throw new Refused("what it answers is no object");
+        }
+        TypeElement type = (TypeElement) declared.asElement();
+        if (!type.getKind().isInterface() || !type.getTypeParameters().isEmpty() || type.getModifiers().contains(Modifier.SEALED)) {
+            throw new Refused(type.getSimpleName() + " is a class, is sealed, or has type parameters: a neutral object would have to descend from it");
+        }
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        probe(drafting);
+        Nothing fact = (Nothing) drafting.finding().detail();
         new Neutral(drafting, drafting.workspace().routine(fact.source())).write();
     }
 
@@ -79,12 +92,9 @@ public final class NeutralObject implements Recipe {
             this.workspace = drafting.workspace();
             this.source = source;
             this.reader = new GuardReader(workspace);
-            if (!(source.getReturnType() instanceof DeclaredType declared)) {
-                throw new Refused("what it answers is no object");
-            }
-            this.type = (TypeElement) declared.asElement();
-            if (!workspace.isHere(type) || !type.getKind().isInterface() || !type.getTypeParameters().isEmpty() || type.getModifiers().contains(Modifier.SEALED)) {
-                throw new Refused(type.getSimpleName() + (workspace.isHere(type) ? " is a class, is sealed, or has type parameters: a neutral object would have to descend from it" : " is a library's own type"));
+            this.type = (TypeElement) ((DeclaredType) source.getReturnType()).asElement();
+            if (!workspace.isHere(type)) {
+                throw new Refused(type.getSimpleName() + " is a library's own type");
             }
             Calls all = new Calls(workspace);
             this.family = all.family(source);

@@ -46,8 +46,7 @@ public final class OptionalResult implements Recipe {
 
     @Override
     public Set<String> words(Finding finding) {
-        Symbol source = Symbol.of(((Nothing) finding.detail()).source());
-        return new LinkedHashSet<>(List.of(source.simpleType(), source.member()));
+        return Set.of(Symbol.of(((Nothing) finding.detail()).source()).member());
     }
 
     @Override

@@ -52,7 +52,7 @@ public final class ParameterObject implements Recipe {
     @Override
     public Set<String> words(Finding finding) {
         Symbol symbol = Symbol.of(finding.detail() instanceof Parameters fact ? fact.routine() : finding.symbol());
-        return new LinkedHashSet<>(List.of(symbol.simpleType(), symbol.member().equals("new") ? symbol.simpleType() : symbol.member()));
+        return Set.of(symbol.member().equals("new") ? symbol.simpleType() : symbol.member());
     }
 
     @Override

@@ -49,7 +49,7 @@ public final class SplitFlag implements Recipe {
 
     @Override
     public Set<String> words(Finding finding) {
-        return Set.of(Symbol.of(((Flag) finding.detail()).routine()).member(), Symbol.of(finding.symbol()).simpleType());
+        return Set.of(Symbol.of(((Flag) finding.detail()).routine()).member());
     }
 
     @Override

@@ -50,7 +50,7 @@ public final class TypesForValues implements Recipe {
     @Override
     public Set<String> words(Finding finding) {
         Symbol symbol = Symbol.of(((Swap) finding.detail()).routine());
-        return new LinkedHashSet<>(List.of(symbol.simpleType(), symbol.member().equals("new") ? symbol.simpleType() : symbol.member()));
+        return Set.of(symbol.member().equals("new") ? symbol.simpleType() : symbol.member());
     }
 
     @Override
