@@ -48,10 +48,11 @@ final class Tidy {
     }
 
     private static int uses(String text, String name) {
-        Matcher word = Pattern.compile("\\b" + name + "\\b").matcher(text);
         int count = 0;
-        while (word.find()) {
-            count++;
+        for (int at = text.indexOf(name); at >= 0; at = text.indexOf(name, at + name.length())) {
+            int end = at + name.length();
+            boolean whole = (at == 0 || !Character.isJavaIdentifierPart(text.charAt(at - 1))) && (end == text.length() || !Character.isJavaIdentifierPart(text.charAt(end)));
+            count += whole ? 1 : 0;
         }
         return count;
     }

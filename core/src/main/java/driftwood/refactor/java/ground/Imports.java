@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.regex.Matcher;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.TypeElement;
@@ -103,6 +104,19 @@ public final class Imports {
         }
         boolean own = type != outer && workspace.path(outer).filter(path -> workspace.unit(path) == unit).isPresent();
         return own ? inside.substring(1) : outer(outer.getQualifiedName().toString(), outer.getSimpleName().toString(), unit) + inside;
+    }
+
+    /** Code of one file as it is written in another: what it names by an import is imported there too. */
+    public String carried(String code, Unit from, Unit to) {
+        String carried = code;
+        for (ImportTree each : from == to ? List.<ImportTree>of() : from.tree().getImports()) {
+            String qualified = each.getQualifiedIdentifier().toString();
+            String simple = qualified.substring(qualified.lastIndexOf('.') + 1);
+            if (!each.isStatic() && carried.matches("(?s).*(?<![\\w.\"])" + Pattern.quote(simple) + "\\b.*")) {
+                carried = carried.replaceAll("(?<![\\w.\"])" + Pattern.quote(simple) + "\\b", Matcher.quoteReplacement(platform(qualified, to)));
+            }
+        }
+        return carried;
     }
 
     /** A type of the platform, as it is written in a file. @param qualified not nested */

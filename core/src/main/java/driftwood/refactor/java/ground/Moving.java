@@ -5,11 +5,13 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreeScanner;
 import driftwood.refactor.Refused;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -79,7 +81,8 @@ public final class Moving implements Function<TreePath, Optional<String>> {
         if (tree instanceof MemberSelectTree select) {
             TreePath on = new TreePath(path, select.getExpression());
             if (isSelf(on) || on.getLeaf() instanceof ParenthesizedTree inside && isSelf(new TreePath(on, inside.getExpression()))) {
-                return Optional.of(select.getIdentifier().toString());
+                Element member = workspace.element(path);
+                return Optional.of((member != null && member.getKind().isField() && isHidden(path, select.getIdentifier().toString()) ? "this." : "") + select.getIdentifier());
             }
             if (select.getExpression().toString().equals("this") && !isInner(on)) {
                 needed.add(workspace.element(path));
@@ -88,6 +91,23 @@ public final class Moving implements Function<TreePath, Optional<String>> {
             return Optional.empty();
         }
         return tree instanceof IdentifierTree name ? identifier(path, name.getName().toString()) : Optional.empty();
+    }
+
+    /** Whether a local or parameter of the routine around has the name. */
+    private static boolean isHidden(TreePath path, String name) {
+        TreePath around = path;
+        while (around != null && !(around.getLeaf() instanceof MethodTree)) {
+            around = around.getParentPath();
+        }
+        boolean[] hidden = new boolean[1];
+        new TreeScanner<Void, Void>() {
+            @Override
+            public Void visitVariable(VariableTree tree, Void nothing) {
+                hidden[0] |= tree.getName().contentEquals(name);
+                return super.visitVariable(tree, nothing);
+            }
+        }.scan(around == null ? null : around.getLeaf(), null);
+        return hidden[0];
     }
 
     private Optional<String> identifier(TreePath path, String name) {

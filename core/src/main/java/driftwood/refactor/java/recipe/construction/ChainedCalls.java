@@ -24,9 +24,10 @@ record ChainedCalls(Drafting drafting, List<ExecutableElement> ladder, Executabl
     List<String> values(Call call) {
         Workspace workspace = drafting.workspace();
         String file = workspace.unit(call.path()).file();
+        Unit home = workspace.unit(workspace.path(longest).orElseThrow());
         List<String> values = new ArrayList<>();
         for (Filled each : new Constructors(workspace, longest).of(called(call))) {
-            values.add(each.parameter().map(at -> drafting.script().text(file, workspace.from(call.arguments().get(at)), workspace.to(call.arguments().get(at)))).orElse(each.value()));
+            values.add(each.parameter().map(at -> drafting.script().text(file, workspace.from(call.arguments().get(at)), workspace.to(call.arguments().get(at)))).orElseGet(() -> drafting.imports().carried(each.value(), home, workspace.unit(call.path()))));
         }
         return values;
     }

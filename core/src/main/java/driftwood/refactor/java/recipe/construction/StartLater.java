@@ -68,6 +68,9 @@ public final class StartLater implements Recipe {
         MethodTree tree = (MethodTree) path.getLeaf();
         TreePath body = new TreePath(path, tree.getBody());
         List<TreePath> statements = tree.getBody().getStatements().stream().map(each -> new TreePath(body, each)).toList();
+        if (!statements.isEmpty() && statements.get(0).getLeaf().toString().startsWith("this(")) {
+            throw new Refused("it hands on to another constructor, which takes the values");
+        }
         int first = firstWork(workspace, statements, type);
         List<TreePath> work = statements.subList(first, statements.size());
         Captures captures = Captures.of(workspace, work);

@@ -139,6 +139,9 @@ public final class CreationRoutine implements Recipe {
             if (outcome.asks() || asksFields()) {
                 throw new Refused("what is created depends on the object around: " + home.getSimpleName());
             }
+            if (!captures().statics().isEmpty()) {
+                throw new Refused("what is created depends on " + captures().statics().iterator().next().getSimpleName() + ", which is " + home.getSimpleName() + "'s own");
+            }
             String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
             String factory = drafting.typeName("factory", home, product + "Factory", product + "Creation");
             String field = Words.lower(factory);

@@ -200,12 +200,13 @@ public final class ParameterObject implements Recipe {
                 StringBuilder locals = new StringBuilder();
                 for (int at : gathered) {
                     VariableElement one = each.getParameters().get(at);
+                    String part = parameter + "." + routine.getParameters().get(at).getSimpleName() + "()";
                     boolean local = assigned.contains(one);
                     locals.append(local ? unit.newLine() + unit.indentAt(workspace.from(path)) + unit.indent() + drafting.imports().name(one.asType(), unit) + " "
-                            + one.getSimpleName() + " = " + parameter + "." + one.getSimpleName() + "();" : "");
+                            + one.getSimpleName() + " = " + part + ";" : "");
                     for (TreePath use : workspace.uses().of(one, body)) {
                         if (!local || workspace.to(use) < begin) {
-                            script.replace(unit.file(), workspace.from(use), workspace.to(use), parameter + "." + one.getSimpleName() + "()");
+                            script.replace(unit.file(), workspace.from(use), workspace.to(use), part);
                         }
                     }
                 }
