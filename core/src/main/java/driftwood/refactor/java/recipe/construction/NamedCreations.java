@@ -119,7 +119,7 @@ public final class NamedCreations implements Recipe {
             for (int i = 0; i < filled.size(); i++) {
                 if (!shared.contains(i) && filled.get(i).parameter().isPresent()) {
                     String word = longest.getParameters().get(i).getSimpleName().toString();
-                    given.add(Words.upper(word));
+                    given.add(Words.upper(word.replaceFirst("^(?:with|is|has)(?=[A-Z])", "")));
                 }
             }
             String name = given.isEmpty() ? "plain" : each.equals(longest) && given.size() > 2 ? "complete" : "with" + String.join("And", given);

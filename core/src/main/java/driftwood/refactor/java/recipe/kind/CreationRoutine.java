@@ -1,28 +1,20 @@
 package driftwood.refactor.java.recipe.kind;
 
-import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.BreakTree;
-import com.sun.source.tree.CaseTree;
-import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.OutcomeKind;
 import driftwood.refactor.java.decision.Outcome;
-import driftwood.refactor.java.ground.Captures;
-import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Injection;
 import driftwood.refactor.java.ground.NewFile;
 import driftwood.refactor.java.ground.Recipe;
-import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Detail.Choosing;
@@ -30,7 +22,6 @@ import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -98,6 +89,7 @@ public final class CreationRoutine implements Recipe {
         private final Decision decision;
         private final Outcome outcome;
         private final String name;
+        private final CreationCode code;
 
         Creating(Drafting drafting, Choosing choosing) {
             this.drafting = drafting;
@@ -116,6 +108,7 @@ public final class CreationRoutine implements Recipe {
             String proposed = "create" + product.replaceAll("[^A-Za-z0-9].*", "");
             boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && each.getSimpleName().contentEquals(proposed));
             this.name = drafting.name("creator", taken ? proposed + "For" + Words.upper(place.word()) : proposed);
+            this.code = new CreationCode(drafting, unit, decision, outcome, name);
         }
 
         private Outcome outcome(Decision each) {
@@ -125,7 +118,7 @@ public final class CreationRoutine implements Recipe {
 
         void write() {
             drafting.script().stage("Add " + name + "(), which decides what is created", List.of(place(decision, "the decision")));
-            drafting.declarations().add(homePath, routine(), Where.END);
+            drafting.declarations().add(homePath, code.routine(), Where.END);
             List<Decision> repeats = repeats(false);
             List<Evidence> places = new ArrayList<>(List.of(place(decision, "asks it")));
             repeats.forEach(each -> places.add(place(each, "asks it")));
@@ -136,19 +129,19 @@ public final class CreationRoutine implements Recipe {
 
         /** The routine in a type of its own; each type that decides is given one, and makes one where nobody gives it. */
         void writeApart() {
-            if (outcome.asks() || asksFields()) {
+            if (outcome.asks() || code.asksFields()) {
                 throw new Refused("what is created depends on the object around: " + home.getSimpleName());
             }
-            if (!captures().statics().isEmpty()) {
-                throw new Refused("what is created depends on " + captures().statics().iterator().next().getSimpleName() + ", which is " + home.getSimpleName() + "'s own");
+            if (!code.captures().statics().isEmpty()) {
+                throw new Refused("what is created depends on " + code.captures().statics().iterator().next().getSimpleName() + ", which is " + home.getSimpleName() + "'s own");
             }
             String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
             String factory = drafting.typeName("factory", home, product + "Factory", product + "Creation");
             String field = Words.lower(factory);
             drafting.script().stage("Add " + factory + ", which decides what is created", List.of(place(decision, "the decision")));
             String open = Drafting.openness(home);
-            String code = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(").replace("\n", "\n    ") + "\n}\n";
-            new NewFile(drafting, unit, factory).importing(code).write(code);
+            String text = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + code.routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(").replace("\n", "\n    ") + "\n}\n";
+            new NewFile(drafting, unit, factory).importing(text).write(text);
             List<Decision> all = new ArrayList<>(List.of(decision));
             all.addAll(repeats(true));
             Set<TypeElement> clients = new LinkedHashSet<>();
@@ -222,69 +215,8 @@ public final class CreationRoutine implements Recipe {
                     + how.code(workspace, arm, path -> Optional.empty(), Object::toString)).toList();
         }
 
-        private String routine() {
-            String parameters = drafting.imports().parameters(decisionNeeds(), unit);
-            String thrown = drafting.imports().thrown(outcome.thrown(), unit);
-            boolean bound = outcome.asks() || asksFields();
-            return "private " + (bound ? "" : "static ") + drafting.imports().name(outcome.type(), unit) + " " + name + "(" + parameters + ")" + thrown + Code.block(body());
-        }
-
-        /** Locals that the arms or the conditions need. */
-        private Set<VariableElement> decisionNeeds() {
-            Set<VariableElement> needs = new LinkedHashSet<>(captures().read());
-            needs.remove(outcome.variable());
-            if (outcome.needsOld()) {
-                needs.add(outcome.variable());
-            }
-            return needs;
-        }
-
-        private boolean asksFields() {
-            return captures().namesThis() || captures().asksSuper() || captures().members().stream().anyMatch(each -> !each.equals(outcome.variable()));
-        }
-
-        private Captures captures() {
-            List<TreePath> code = new ArrayList<>();
-            if (decision.toEnd()) {
-                BlockTree block = (BlockTree) decision.around().getParentPath().getLeaf();
-                block.getStatements().stream().map(each -> new TreePath(decision.around().getParentPath(), each)).filter(each -> workspace.from(each) >= decision.from()).forEach(code::add);
-            } else {
-                code.add(decision.around());
-            }
-            return Captures.of(workspace, code);
-        }
-
-        private String body() {
-            // driftwood: leave type-switch because the ways in which a value leaves an arm are the language's, and closed
-            if (outcome.kind() == OutcomeKind.VALUE) {
-                return "return " + unit.bare(decision.from(), decision.to()) + ";";
-            }
-            if (outcome.kind() == OutcomeKind.RETURNS) {
-                return unit.bare(decision.from(), decision.to());
-            }
-            Set<Object> sets = new HashSet<>();
-            decision.all().stream().map(Arm::body).filter(each -> !each.isEmpty()).forEach(each -> sets.add(each.get(each.size() - 1).getLeaf()));
-            String code = new Rewriting(workspace, each -> {
-                if (each.getLeaf() instanceof BreakTree && each.getParentPath().getLeaf() instanceof CaseTree) {
-                    return Optional.of("");
-                }
-                if (!sets.contains(each.getLeaf()) || !(each.getLeaf() instanceof ExpressionStatementTree)) {
-                    return Optional.empty();
-                }
-                Arm arm = decision.all().stream().filter(one -> !one.body().isEmpty() && one.body().get(one.body().size() - 1).getLeaf() == each.getLeaf()).findFirst().orElseThrow();
-                String last = outcome.code(workspace, new Arm(arm.labels(), null, List.of(each), new int[] {workspace.from(each), workspace.to(each)}), path -> Optional.empty(), type -> "");
-                if (!last.startsWith("return ")) {
-                    throw new Refused("an arm does more than create");
-                }
-                return Optional.of(last);
-            }).of(decision.around());
-            String bare = unit.bare(code, unit.indentAt(decision.from())).replaceAll("(?m)^\\s*\\n", "");
-            String old = outcome.needsOld() ? "\nreturn " + outcome.variable().getSimpleName() + ";" : "";
-            return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
-        }
-
         private String call(String routine) {
-            return routine + "(" + Imports.arguments(decisionNeeds()) + ")";
+            return routine + "(" + Imports.arguments(code.needs()) + ")";
         }
 
         private void replace(Decision each, Outcome how, String routine) {

@@ -82,17 +82,25 @@ public final class OptionalResult implements Recipe {
         }
 
         void write() {
+            List<Call> plain = calls.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && !isHandedOn(each)).toList();
+            if (!plain.isEmpty() && plain.size() == calls.size()) {
+                throw new Refused("every caller would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
+            }
             List<Evidence> places = new ArrayList<>();
             family.forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), "says that there may be nothing")));
-            calls.forEach(each -> places.add(workspace.place(each.path(), comparison(each).isPresent() ? "asks whether there is one" : "takes null as before")));
-            drafting.script().stage("Let " + source.getSimpleName() + "() answer an Optional; its callers ask whether there is one, or take null out of it as before", places);
+            calls.forEach(each -> places.add(workspace.place(each.path(), plain.contains(each) ? "takes null as before" : "asks whether there is one")));
+            boolean all = plain.isEmpty();
+            drafting.script().stage("Let " + source.getSimpleName() + "() answer an Optional" + (all ? ", and its callers ask whether there is one" : "; its callers ask whether there is one, or take null out of it as before"), places);
             family.forEach(this::change);
             for (Call each : calls) {
                 drafting.callSite(each.path());
                 Optional<TreePath> compared = comparison(each);
+                Optional<OptionalLocal> local = OptionalLocal.of(workspace, each);
                 if (compared.isPresent()) {
                     ask(each, compared.get());
-                } else if (!isHandedOn(each)) {
+                } else if (local.isPresent()) {
+                    local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())));
+                } else if (plain.contains(each)) {
                     drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".orElse(null)");
                 }
             }
@@ -140,7 +148,8 @@ public final class OptionalResult implements Recipe {
                 wrap(new TreePath(value, choice.getTrueExpression()), optional, unit);
                 wrap(new TreePath(value, choice.getFalseExpression()), optional, unit);
             } else if (calls.stream().noneMatch(each -> each.path().getLeaf() == tree)) {
-                boolean there = tree.getKind() == Tree.Kind.NEW_CLASS || tree.getKind() == Tree.Kind.STRING_LITERAL || tree.toString().equals("this");
+                boolean there = tree.getKind() == Tree.Kind.NEW_CLASS || tree.getKind() == Tree.Kind.STRING_LITERAL || tree.toString().equals("this") || tree.toString().endsWith(".toString()")
+                        || tree.getKind() == Tree.Kind.PLUS;
                 drafting.script().insert(unit.file(), workspace.from(value), optional + (there ? ".of(" : ".ofNullable("));
                 drafting.script().insert(unit.file(), workspace.to(value), ")");
             }

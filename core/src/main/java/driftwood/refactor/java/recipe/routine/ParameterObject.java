@@ -172,7 +172,7 @@ public final class ParameterObject implements Recipe {
             }
             said.append(tags.isEmpty() ? "" : " *" + tags + "\n").append(" */\n");
             String head = tags.isEmpty() ? said.toString().replace("/**\n * ", "/** ").replace(".\n */\n", ". */\n") : said.toString();
-            file.write(head + ValueType.code(drafting, Drafting.openness(owner), type, parts));
+            file.write(head + ValueType.code(drafting, Drafting.openness(routine), type, parts));
         }
 
         private void change(ExecutableElement each) {

@@ -158,7 +158,7 @@ public final class TypesForValues implements Recipe {
         private void add(int at, String type) {
             VariableElement parameter = routine.getParameters().get(at);
             NewFile file = new NewFile(drafting, workspace.unit(workspace.path(owner).orElseThrow()), type);
-            String code = ValueType.code(drafting, Drafting.openness(owner), type, Map.of("value", file.name(parameter.asType())));
+            String code = ValueType.code(drafting, Drafting.openness(routine), type, Map.of("value", file.name(parameter.asType())));
             file.write("/** The " + parameter.getSimpleName() + " that " + (routine.getKind() == ElementKind.CONSTRUCTOR ? "a " + owner.getSimpleName() + " has" : routine.getSimpleName() + "() is told") + ". */\n" + code);
         }
 
