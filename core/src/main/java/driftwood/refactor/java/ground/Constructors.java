@@ -42,15 +42,16 @@ public final class Constructors {
      *
      * @param parameter of the constructor that is asked; empty where it is a value
      * @param value     as written; it means the same anywhere in the type
+     * @param acts      whether working it out may do more than make a value
      */
-    public record Filled(Optional<Integer> parameter, String value) {
+    public record Filled(Optional<Integer> parameter, String value, boolean acts) {
 
         static Filled by(int parameter) {
-            return new Filled(Optional.of(parameter), "");
+            return new Filled(Optional.of(parameter), "", false);
         }
 
-        static Filled with(String value) {
-            return new Filled(Optional.empty(), value);
+        static Filled with(String value, boolean acts) {
+            return new Filled(Optional.empty(), value, acts);
         }
     }
 
@@ -104,7 +105,7 @@ public final class Constructors {
         for (Element parameter : longest.getParameters()) {
             Element field = longestStores.entrySet().stream().filter(each -> parameter.equals(workspace.element(each.getValue()))).map(Map.Entry::getKey)
                     .findFirst().orElseThrow(() -> new Refused(told(longest) + " does more than store its parameters, and others do not call it"));
-            all.add(stores.containsKey(field) ? filled(constructor, stores.get(field)) : Filled.with(initial(field)));
+            all.add(stores.containsKey(field) ? filled(constructor, stores.get(field)) : Filled.with(initial(field), false));
         }
         for (Element field : stores.keySet()) {
             if (!longestStores.containsKey(field)) {
@@ -148,7 +149,7 @@ public final class Constructors {
 
     private Filled filled(ExecutableElement constructor, TreePath value) {
         int parameter = constructor.getParameters().indexOf(workspace.element(value));
-        return parameter >= 0 ? Filled.by(parameter) : Filled.with(constant(value, told(constructor)));
+        return parameter >= 0 ? Filled.by(parameter) : Filled.with(constant(value, told(constructor)), Purity.mayActOutside(workspace, value));
     }
 
     private String constant(TreePath value, String where) {

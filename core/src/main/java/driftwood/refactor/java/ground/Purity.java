@@ -1,18 +1,30 @@
 package driftwood.refactor.java.ground;
 
+import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import com.sun.source.util.TreeScanner;
 import driftwood.refactor.Refused;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
 
 /** Expressions that may have an effect: their order is part of the behaviour. */
 public final class Purity {
     private static final Set<Tree.Kind> ACTING = EnumSet.of(Tree.Kind.METHOD_INVOCATION, Tree.Kind.NEW_CLASS, Tree.Kind.ASSIGNMENT, Tree.Kind.PREFIX_INCREMENT,
             Tree.Kind.PREFIX_DECREMENT, Tree.Kind.POSTFIX_INCREMENT, Tree.Kind.POSTFIX_DECREMENT);
+
+    private static final Set<String> PLAIN = Set.of("java.lang", "java.util", "java.math", "java.time", "java.text", "java.nio.charset");
+    private static final Set<String> BUSY = Set.of("Thread", "ThreadGroup", "Runtime", "System", "ProcessBuilder", "Process", "Timer", "Scanner", "Class", "ClassLoader");
 
     private Purity() {
     }
@@ -31,6 +43,55 @@ public final class Purity {
             }
         }.scan(expression.getLeaf(), null);
         return acts[0];
+    }
+
+    /**
+     * Whether working an expression out may do more than make a value: it could not be done once more, or for nothing. Calls
+     * of the platform's plain values do no more, nor constructors that only store what they get.
+     */
+    public static boolean mayActOutside(Workspace workspace, TreePath expression) {
+        boolean[] acts = new boolean[1];
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void scan(TreePath path, Void nothing) {
+                look(path);
+                return super.scan(path, nothing);
+            }
+
+            @Override
+            public Void scan(Tree tree, Void nothing) {
+                if (tree == null || tree.getKind() == Tree.Kind.LAMBDA_EXPRESSION || tree.getKind() == Tree.Kind.MEMBER_REFERENCE) {
+                    return null;
+                }
+                look(new TreePath(getCurrentPath(), tree));
+                return super.scan(tree, nothing);
+            }
+
+            private void look(TreePath path) {
+                Tree tree = path.getLeaf();
+                boolean made = tree.getKind() == Tree.Kind.NEW_CLASS || tree.getKind() == Tree.Kind.METHOD_INVOCATION;
+                acts[0] |= made ? !isPlain(workspace, path) : tree instanceof CompoundAssignmentTree || ACTING.contains(tree.getKind());
+            }
+        }.scan(expression, null);
+        return acts[0];
+    }
+
+    private static boolean isPlain(Workspace workspace, TreePath call) {
+        Element element = workspace.element(call);
+        if (!(element instanceof ExecutableElement routine)) {
+            return false;
+        }
+        TypeElement owner = (TypeElement) routine.getEnclosingElement();
+        if (!workspace.isHere(owner)) {
+            String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
+            return PLAIN.contains(around) && !BUSY.contains(owner.getSimpleName().toString());
+        }
+        boolean fields = owner.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.FIELD).flatMap(each -> workspace.path(each).stream())
+                .noneMatch(each -> ((VariableTree) each.getLeaf()).getInitializer() != null && mayAct(new TreePath(each, ((VariableTree) each.getLeaf()).getInitializer())));
+        boolean stores = workspace.written(routine).map(path -> ((MethodTree) path.getLeaf()).getBody().getStatements().stream()
+                .allMatch(each -> each.toString().startsWith("super()") || each instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof AssignmentTree set
+                        && !mayAct(new TreePath(path, set.getExpression())))).orElse(true);
+        return routine.getKind() == ElementKind.CONSTRUCTOR && fields && stores;
     }
 
     /** @throws Refused where expressions that may act would be worked out in another order */

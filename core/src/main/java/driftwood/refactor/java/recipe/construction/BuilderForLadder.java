@@ -50,11 +50,7 @@ public final class BuilderForLadder implements Recipe {
 
     @Override
     public boolean answers(Finding finding) {
-        return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters fact && isConstructor(Symbol.of(fact.routine()));
-    }
-
-    private static boolean isConstructor(Symbol routine) {
-        return routine.member().equals("new") || routine.member().equals(routine.simpleType());
+        return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters fact && Set.of("new", Symbol.of(fact.routine()).simpleType()).contains(Symbol.of(fact.routine()).member());
     }
 
     @Override
@@ -135,6 +131,10 @@ public final class BuilderForLadder implements Recipe {
             return call.isChained() && ladder.stream().anyMatch(each -> Uses.isWithin(call.path(), workspace.path(each).orElseThrow()));
         }
 
+        private static void refuseActing(String value, VariableElement of) {
+            throw new Refused("the default of " + of.getSimpleName() + ", " + value + ", does something: a builder would do it even where a value is given");
+        }
+
         /** For each parameter of the longest the value that it has where nobody gives one; null for a required part. */
         private void decideDefaults() {
             Constructors constructors = new Constructors(workspace, longest);
@@ -142,6 +142,7 @@ public final class BuilderForLadder implements Recipe {
             List<String> optional = drafting.finding().detail() instanceof Ladder fact ? fact.optional() : List.of();
             for (int i = 0; i < longest.getParameters().size(); i++) {
                 int at = i;
+                filled.stream().map(each -> each.get(at)).filter(Filled::acts).findFirst().ifPresent(each -> refuseActing(each.value(), longest.getParameters().get(at)));
                 Optional<String> given = filled.stream().map(each -> each.get(at)).filter(each -> each.parameter().isEmpty()).map(Filled::value).findFirst();
                 boolean left = optional.contains(longest.getParameters().get(i).getSimpleName().toString()) || ladder.size() == 1 && optional.isEmpty();
                 defaults.add(given.or(() -> left && ladder.size() == 1 ? filler(at) : Optional.empty()).orElse(null));

@@ -11,6 +11,7 @@ import driftwood.refactor.java.decision.Labels;
 import driftwood.refactor.java.decision.Nulls;
 import driftwood.refactor.java.decision.OutcomeKind;
 import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
@@ -25,6 +26,7 @@ import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -147,8 +149,18 @@ public final class HandlerTable implements Recipe {
             return each.getSimpleName().contentEquals(name);
         }
 
+        /** What a handler is told; what stands where it is needs nothing to be handed to it. */
+        private Set<VariableElement> needs() {
+            if (outcome.kind() == OutcomeKind.VALUE) {
+                return outcome.needs();
+            }
+            Set<VariableElement> needs = new LinkedHashSet<>(outcome.needs());
+            needs.removeIf(each -> !each.equals(outcome.variable()) && decision.arms().stream().noneMatch(arm -> Captures.of(workspace, arm.body()).read().contains(each) || Captures.of(workspace, arm.body()).written().contains(each)));
+            return needs;
+        }
+
         private String parameters() {
-            return drafting.imports().parameters(outcome.needs(), unit);
+            return drafting.imports().parameters(needs(), unit);
         }
 
         private String thrown() {
@@ -176,7 +188,7 @@ public final class HandlerTable implements Recipe {
             routines.forEach((arm, name) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
                     .append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
             fill.append("    return handlers;\n}");
-            String before = isBound ? home.getSimpleName() + " " + Words.lower(home.getSimpleName().toString()) + (outcome.needs().isEmpty() ? "" : ", ") : "";
+            String before = isBound ? home.getSimpleName() + " " + Words.lower(home.getSimpleName().toString()) + (needs().isEmpty() ? "" : ", ") : "";
             // A key that is no constant of the compiler must have its value before the table is made.
             boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
                     || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
@@ -198,7 +210,7 @@ public final class HandlerTable implements Recipe {
             if (isBound) {
                 arguments.add("this");
             }
-            outcome.needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
+            needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
             String apply = ".apply(" + String.join(", ", arguments) + ")";
             String subject = workspace.text(decision.subject());
             boolean failing = !decision.takesNull() && !workspace.trees().getTypeMirror(decision.subject()).getKind().isPrimitive() && Nulls.mayBe(workspace, decision);
