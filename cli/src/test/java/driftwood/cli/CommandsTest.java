@@ -183,7 +183,7 @@ class CommandsTest {
 
     @Test
     void characterizeAndConfirmInOneGo() {
-        Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--trial-time", "5", "--project", project);
+        Run recorded = InProcess.run("characterize", "LockGate", "--cases", "40", "--trial-time", "1", "--project", project);
         assertThat(recorded.code()).as(recorded.err()).isEqualTo(ExitCode.FINE);
         assertThat(recorded.out()).contains("Recorded ", "Observed", "For example", "LockGate#open(boolean)");
         Run chosen = InProcess.run("characterize", "LockGate", "--observe", "LockGate#open,Berth#fits", "--trial-time", "0",

@@ -118,7 +118,7 @@ class RefactoringsTest {
         TypeOutline type = type(name, program);
         Characterization way = isPython(name) ? new Characterization(program, project, PYTHON, QUICK)
                 : new Characterization(program, project, Homes.of(project.resolve("classes"), List.of()), QUICK);
-        Recording made = way.record(type.name(), List.of(type.name()), Surface.of(type, program), 200, Duration.ofSeconds(20)).recording();
+        Recording made = way.record(type.name(), List.of(type.name()), Surface.of(type, program), 100, Duration.ofSeconds(20)).recording();
         Recordings store = new Recordings(project);
         return store.read(store.save(made));
     }
