@@ -67,7 +67,7 @@ final class Visitor implements Computed {
         List<Evidence> after = new ArrayList<>(List.of(
                 site.kind(common, "the new " + common.simpleName() + ", with accept()"),
                 site.planned(common, visitor, "visit routine for the new variant"),
-                site.planned(common, operation, "its answer: " + site.idiom(common).reminds() + " asks for it")));
+                new Evidence(finding.file(), chain.line(), chain.endLine(), "its answer, in the visitor made from this chain: " + site.idiom(common).reminds() + " asks for it")));
         branching.siblings().forEach(place -> after.add(new Evidence(place.file(), place.line(), place.endLine(),
                 "its answer in the visitor made from this chain")));
         return new Answer(roles, steps, cost, after);
