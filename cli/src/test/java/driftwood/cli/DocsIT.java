@@ -68,8 +68,8 @@ class DocsIT {
         if (line.startsWith("./driftwood demo")) {
             return "mkdir kelp-quay && cp -r " + HOME.resolve("demo/kelp-quay") + "/. kelp-quay";
         }
-        boolean tries = line.startsWith("driftwood characterize ") && !line.contains("--run") && !line.contains("--at-least");
-        return tries ? line.replaceAll(" --trial-time \\d+", "") + " --trial-time 0" : line;
+        boolean records = line.startsWith("driftwood characterize ") && !line.contains("--run");
+        return records ? line.replaceAll(" --trial-time \\d+", "") + " --trial-time " + (line.contains("--at-least") ? 1 : 0) : line;
     }
 
     @Test

@@ -36,7 +36,7 @@ class KeptTestsTest {
     }
 
     private String write(String type) throws Exception {
-        return InProcess.run("characterize", "--project", folder.toString(), "--trial-time", type.equals("HarbourDues") ? "2" : "0", "--write-tests",
+        return InProcess.run("characterize", "--project", folder.toString(), "--trial-time", type.equals("HarbourDues") ? "1" : "0", "--write-tests",
                 folder.resolve("src/test/java").toString(), type).out();
     }
 

@@ -120,9 +120,8 @@ class WholeWayIT {
     @Test
     void aSlipInAnyOtherClassIsNoticed() throws Exception {
         List<List<String>> slips = List.of(List.of("LockGate", "vessel.getLength() <= 60", "vessel.getLength() < 60"),
-                List.of("TideTable", "away <= 2", "away < 2"), List.of("Voyage", "int sum = 0", "int sum = 1"));
-        assertThat(run("characterize", "LockGate", "TideTable", "Voyage", "--trial-time", "0").code()).isZero();
-        assertThat(run("confirm").code()).isZero();
+                List.of("TideTable", "away <= 2", "away < 2"));
+        assertThat(run("characterize", "LockGate", "TideTable", "--trial-time", "0").code()).isZero();
         for (List<String> slip : slips) {
             Path file = folder.resolve("src/main/java/quay/" + slip.get(0) + ".java");
             String source = Files.readString(file);

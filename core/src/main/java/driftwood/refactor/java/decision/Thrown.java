@@ -17,7 +17,7 @@ import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 
 /** Finds the checked exceptions that code lets out; what handlers within it may catch is not looked at. */
-final class Thrown extends TreePathScanner<Void, Void> {
+public final class Thrown extends TreePathScanner<Void, Void> {
     private final Workspace workspace;
     private final Set<TypeMirror> all = new LinkedHashSet<>();
 
@@ -29,6 +29,13 @@ final class Thrown extends TreePathScanner<Void, Void> {
     static Set<TypeMirror> by(Workspace workspace, Decision decision) {
         Thrown thrown = new Thrown(workspace);
         decision.all().forEach(each -> each.body().forEach(path -> thrown.scan(path, null)));
+        return thrown.all;
+    }
+
+    /** By some code. */
+    public static Set<TypeMirror> by(Workspace workspace, List<TreePath> code) {
+        Thrown thrown = new Thrown(workspace);
+        code.forEach(path -> thrown.scan(path, null));
         return thrown.all;
     }
 

@@ -9,6 +9,7 @@ import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.OutcomeKind;
+import driftwood.refactor.java.decision.Thrown;
 import driftwood.refactor.java.decision.Outcome;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Code;
@@ -78,7 +79,8 @@ public final class HandlersInTurn implements Recipe {
         private final Unit unit;
         private final Decision decision;
         private final Outcome outcome;
-        private final Set<VariableElement> needs = new LinkedHashSet<>();
+        /** What conditions ask. */
+        private final Set<VariableElement> asked = new LinkedHashSet<>();
         private final String handler;
         private final String list;
         private final boolean isStatic;
@@ -106,9 +108,8 @@ public final class HandlersInTurn implements Recipe {
                     throw new Refused("a condition sets a local");
                 }
                 asks |= captures.needsObject();
-                needs.addAll(captures.read());
+                asked.addAll(captures.read());
             }
-            needs.addAll(outcome.needs());
             this.isStatic = !asks || around.getModifiers().contains(Modifier.STATIC);
             String word = around.getSimpleName().toString();
             this.handler = drafting.name("handler", Words.upper(word) + "Handler");
@@ -135,8 +136,7 @@ public final class HandlersInTurn implements Recipe {
                 handlers.append("\n\n").append(handler(order.get(order.size() - 1), "true", decision.otherwise().get()));
             }
             drafting.script().stage("Give each rung of " + around.getSimpleName() + "() a handler, and put them in order in one list", places);
-            String head = "/** One rung of " + around.getSimpleName() + "(): it says whether the request is its own, and answers it. */\nprivate interface " + handler + " {\n    boolean accepts(" + parameters() + ")" + thrown() + ";\n\n    "
-                    + drafting.imports().name(outcome.type(), unit) + " answer(" + parameters() + ")" + thrown() + ";\n}";
+            String head = "/** One rung of " + around.getSimpleName() + "(): it says whether the request is its own, and answers it. */\nprivate interface " + handler + " {\n    " + accepting() + ";\n\n    " + answering() + ";\n}";
             drafting.declarations().add(homePath, head + handlers, Where.END);
             String made = order.stream().map(each -> "new " + each + "()").collect(Collectors.joining(", "));
             String util = drafting.imports().platform("java.util.List", unit) + "<" + handler + ">";
@@ -175,16 +175,14 @@ public final class HandlersInTurn implements Recipe {
             return free;
         }
 
-        private String parameters() {
-            return drafting.imports().parameters(needs, unit);
+        /** How a handler is asked whether a request is its own. */
+        private String accepting() {
+            List<TreePath> conditions = decision.arms().stream().flatMap(each -> each.labels().stream()).toList();
+            return "boolean accepts(" + drafting.imports().parameters(asked, unit) + ")" + drafting.imports().thrown(Thrown.by(workspace, conditions), unit);
         }
 
-        private String arguments() {
-            return Imports.arguments(needs);
-        }
-
-        private String thrown() {
-            return drafting.imports().thrown(outcome.thrown(), unit);
+        private String answering() {
+            return drafting.imports().name(outcome.type(), unit) + " answer(" + drafting.imports().parameters(outcome.needs(), unit) + ")" + drafting.imports().thrown(outcome.thrown(), unit);
         }
 
         /** The object around is not the handler. */
@@ -198,18 +196,17 @@ public final class HandlersInTurn implements Recipe {
 
         private String handler(String name, String condition, Arm arm) {
             String code = outcome.code(workspace, arm, moved(), type -> drafting.imports().name(type, unit));
-            return "private " + (isStatic ? "static " : "") + "final class " + name + " implements " + handler + " {\n    @Override\n    public boolean accepts(" + parameters() + ")" + thrown() + " {\n        return " + condition + ";\n    }\n\n    @Override\n    public "
-                    + drafting.imports().name(outcome.type(), unit) + " answer(" + parameters() + ")" + thrown() + Code.deeper(Code.block(code)) + "\n}";
+            return "private " + (isStatic ? "static " : "") + "final class " + name + " implements " + handler + " {\n    @Override\n    public " + accepting() + " {\n        return " + condition + ";\n    }\n\n    @Override\n    public " + answering() + Code.deeper(Code.block(code)) + "\n}";
         }
 
         private void replace() {
             boolean value = outcome.kind() == OutcomeKind.VALUE;
             int from = value ? workspace.from(decision.around().getParentPath()) : decision.from();
             int to = value ? workspace.to(decision.around().getParentPath()) : decision.to();
-            String call = "each.answer(" + arguments() + ")";
+            String call = "each.answer(" + Imports.arguments(outcome.needs()) + ")";
             boolean returns = value || outcome.kind() == OutcomeKind.RETURNS;
             String use = value ? "return " + call + ";" : outcome.use(call) + (returns ? "" : "\nbreak;");
-            StringBuilder text = new StringBuilder("for (" + handler + " each : " + list + ") {\n    if (each.accepts(" + arguments() + ")) {\n        " + use.replace("\n", "\n        ") + "\n    }\n}");
+            StringBuilder text = new StringBuilder("for (" + handler + " each : " + list + ") {\n    if (each.accepts(" + Imports.arguments(asked) + ")) {\n        " + use.replace("\n", "\n        ") + "\n    }\n}");
             if (returns) {
                 decision.otherwise().filter(arm -> !arm.body().isEmpty()).ifPresent(arm -> text.append("\n").append(value ? "return " + workspace.text(arm.body().get(0)) + ";" : unit.bare(arm.whole()[0], arm.whole()[1])));
             }
