@@ -27,18 +27,22 @@ import java.util.stream.Collectors;
 record StageCheck(Set<Path> roots, List<Path> libraries, Map<String, String> texts, List<Trouble> before) {
     /** The compiler descends as deep as an expression does. */
     private static final long STACK = 64L << 20;
+    /** Kept for the next plan: each knows by then what is in the libraries. */
+    private static final ExecutorService WORKERS = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), work -> {
+        Thread thread = new Thread(null, work, "compile", STACK);
+        thread.setDaemon(true);
+        return thread;
+    });
 
     /** @throws Refused where a stage brings an error, with the first of the first such stage */
     void of(List<Stage> stages) {
-        ExecutorService workers = Executors.newFixedThreadPool(Math.max(1, Math.min(stages.size(), Runtime.getRuntime().availableProcessors())),
-                work -> new Thread(null, work, "compile", STACK));
         try {
             List<Future<List<Trouble>>> all = new ArrayList<>();
             Map<String, String> now = new LinkedHashMap<>(texts);
             for (Stage stage : stages) {
                 stage.files().forEach((file, text) -> text.ifPresentOrElse(said -> now.put(file, said), () -> now.remove(file)));
                 Map<String, String> then = new LinkedHashMap<>(now);
-                all.add(workers.submit(() -> Compilation.of(then, roots, libraries).troubles()));
+                all.add(WORKERS.submit(() -> Compilation.of(then, roots, libraries).troubles()));
             }
             for (int i = 0; i < stages.size(); i++) {
                 refuse(stages.get(i), all.get(i).get());
@@ -48,8 +52,6 @@ record StageCheck(Set<Path> roots, List<Path> libraries, Map<String, String> tex
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new Refused("it was interrupted");
-        } finally {
-            workers.shutdownNow();
         }
     }
 

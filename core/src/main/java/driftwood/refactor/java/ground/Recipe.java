@@ -13,7 +13,7 @@ public interface Recipe {
     /** Whether findings of this kind are what it is for; whether it fits the code is said by {@link #write}. */
     boolean answers(Finding finding);
 
-    /** Simple names of the types and members that it will follow: files without any of them are not looked at. Never empty. */
+    /** Simple names of the types and members that it will follow: files without any of them are not looked at. Empty only where it knows its files. */
     Set<String> words(Finding finding);
 
     /** Relative paths of the files that it can come to, where it knows them: what it adds is seen by no others. Empty where names tell. */

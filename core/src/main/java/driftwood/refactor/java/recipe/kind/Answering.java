@@ -6,7 +6,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
-import driftwood.refactor.java.decision.Nulls;
+import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.Outcome;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Code;
@@ -171,21 +171,12 @@ final class Answering {
     }
 
     private void replace() {
-        Unit unit = workspace.unit(decision.around());
-        String subject = workspace.text(decision.subject());
         List<String> arguments = new ArrayList<>();
         if (outcome.asks()) {
             arguments.add("this");
         }
         outcome.needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
-        String call = subject + "." + routine + "(" + String.join(", ", arguments) + ")";
-        String use = decision.takesNull() && Nulls.mayBe(workspace, decision) ? new Nulls(workspace, decision, outcome).guarded(subject, call) : outcome.use(call);
-        String indent = unit.indentAt(decision.from());
-        Optional<TreePath> declared = use.startsWith("if ") ? Optional.empty() : outcome.declaredBefore(workspace, decision);
-        if (declared.isPresent()) {
-            drafting.script().replace(unit.file(), workspace.to(declared.get()) - 1, decision.to(), " = " + call + ";");
-            return;
-        }
-        drafting.script().replace(unit.file(), decision.from(), decision.to(), unit.styled(use, indent).substring(indent.length()));
+        String call = workspace.text(decision.subject()) + "." + routine + "(" + String.join(", ", arguments) + ")";
+        new InPlace(drafting, decision, outcome).ask(call);
     }
 }

@@ -7,6 +7,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.OutcomeKind;
 import driftwood.refactor.java.decision.Outcome;
 import driftwood.refactor.java.ground.Declarations.Where;
@@ -123,8 +124,8 @@ public final class CreationRoutine implements Recipe {
             List<Evidence> places = new ArrayList<>(List.of(place(decision, "asks it")));
             repeats.forEach(each -> places.add(place(each, "asks it")));
             drafting.script().stage("Let " + home.getSimpleName() + " ask it" + (repeats.isEmpty() ? "" : ", in all " + places.size() + " places"), places);
-            replace(decision, outcome, name);
-            repeats.forEach(each -> replace(each, outcome(each), name));
+            new InPlace(drafting, decision, outcome).put(call(name));
+            repeats.forEach(each -> new InPlace(drafting, each, outcome(each)).put(call(name)));
         }
 
         /** The routine in a type of its own; each type that decides is given one, and makes one where nobody gives it. */
@@ -159,7 +160,7 @@ public final class CreationRoutine implements Recipe {
                             throw new Refused("a static routine has no object that could be given a factory");
                         }
                         if (routineAround(each).getKind() != ElementKind.CONSTRUCTOR) {
-                            replace(each, outcome(each), field + ".create");
+                            new InPlace(drafting, each, outcome(each)).put(call(field + ".create"));
                         } else if (each.toEnd() || outcome(each).kind() == OutcomeKind.RETURNS) {
                             throw new Refused("a constructor ends with the decision");
                         }
@@ -217,17 +218,6 @@ public final class CreationRoutine implements Recipe {
 
         private String call(String routine) {
             return routine + "(" + Imports.arguments(code.needs()) + ")";
-        }
-
-        private void replace(Decision each, Outcome how, String routine) {
-            String call = call(routine);
-            Unit file = workspace.unit(each.around());
-            Optional<TreePath> declared = how.declaredBefore(workspace, each);
-            if (declared.isPresent()) {
-                drafting.script().replace(file.file(), workspace.to(declared.get()) - 1, each.to(), " = " + call + ";");
-            } else {
-                drafting.script().replace(file.file(), each.from(), each.to(), how.use(call));
-            }
         }
     }
 }

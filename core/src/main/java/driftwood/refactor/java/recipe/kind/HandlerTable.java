@@ -2,7 +2,6 @@ package driftwood.refactor.java.recipe.kind;
 
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Decision;
@@ -15,7 +14,7 @@ import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.LocalRecipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Chain;
@@ -40,7 +39,7 @@ import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 
 /** registry: a table from key to what is done for it; unknown keys are answered as they were. */
-public final class HandlerTable implements Recipe {
+public final class HandlerTable implements LocalRecipe {
 
     @Override
     public String pattern() {
@@ -50,16 +49,6 @@ public final class HandlerTable implements Recipe {
     @Override
     public boolean answers(Finding finding) {
         return finding.detail() instanceof Branching || finding.detail() instanceof Choosing;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        return Set.of(Symbol.of(finding.symbol()).simpleType());
-    }
-
-    @Override
-    public Set<String> files(Finding finding) {
-        return Set.of(finding.file());
     }
 
     @Override

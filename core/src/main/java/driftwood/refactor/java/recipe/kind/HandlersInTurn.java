@@ -3,7 +3,6 @@ package driftwood.refactor.java.recipe.kind;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Decision;
@@ -16,7 +15,7 @@ import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
-import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.LocalRecipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Within;
@@ -41,7 +40,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /** chain-of-responsibility: a handler for each rung, asked in the order of one list; what stands past the last answers the rest. */
-public final class HandlersInTurn implements Recipe {
+public final class HandlersInTurn implements LocalRecipe {
     private static final Pattern LIMIT = Pattern.compile("(<=|<|>=|>|==)\\s*([\\w.]+)");
 
     @Override
@@ -52,16 +51,6 @@ public final class HandlersInTurn implements Recipe {
     @Override
     public boolean answers(Finding finding) {
         return finding.detail() instanceof Limits;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        return Set.of(Symbol.of(finding.symbol()).simpleType());
-    }
-
-    @Override
-    public Set<String> files(Finding finding) {
-        return Set.of(finding.file());
     }
 
     @Override

@@ -10,19 +10,19 @@ import com.sun.source.tree.TypeCastTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.pattern.Words;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Completion;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.Outcome;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
-import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.LocalRecipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Within;
 import driftwood.refactor.java.ground.Workspace;
@@ -41,7 +41,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /** adapter: one interface for what a client wants, an adapter to it for each who does it in another way, and one routine that chooses. */
-public final class OneWay implements Recipe {
+public final class OneWay implements LocalRecipe {
 
     @Override
     public String pattern() {
@@ -51,19 +51,6 @@ public final class OneWay implements Recipe {
     @Override
     public boolean answers(Finding finding) {
         return finding.detail() instanceof Mismatch;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Mismatch fact = (Mismatch) finding.detail();
-        Set<String> words = new LinkedHashSet<>(List.of(Symbol.of(finding.symbol()).simpleType()));
-        fact.adaptees().forEach(each -> words.add(Symbol.of(each).simpleType()));
-        return words;
-    }
-
-    @Override
-    public Set<String> files(Finding finding) {
-        return Set.of(finding.file());
     }
 
     @Override
@@ -180,13 +167,7 @@ public final class OneWay implements Recipe {
             drafting.declarations().add(place.path(), String.join("\n\n", types), Where.END);
             drafting.script().stage("Let " + place.around().getSimpleName() + "() choose once, and ask whom it chose", List.of(place.evidence("the choice")));
             drafting.declarations().add(place.path(), choice(), Where.END);
-            String use = outcome.use(Words.lower(target) + "(" + Imports.arguments(choosing()) + ")." + place.word() + "(" + Imports.arguments(needs) + ")");
-            Optional<TreePath> declared = outcome.declaredBefore(workspace, decision);
-            if (declared.isPresent()) {
-                drafting.script().replace(unit.file(), workspace.to(declared.get()) - 1, decision.to(), use.substring(outcome.target().length()));
-            } else {
-                drafting.script().replace(unit.file(), decision.from(), decision.to(), unit.styled(use, unit.indentAt(decision.from())).substring(unit.indentAt(decision.from()).length()));
-            }
+            new InPlace(drafting, decision, outcome).put(Words.lower(target) + "(" + Imports.arguments(choosing()) + ")." + place.word() + "(" + Imports.arguments(needs) + ")");
         }
 
         private String contract() {

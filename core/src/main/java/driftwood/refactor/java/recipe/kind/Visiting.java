@@ -13,7 +13,7 @@ import driftwood.refactor.java.decision.Completion;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.DecisionPlace;
-import driftwood.refactor.java.decision.Nulls;
+import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.Outcome;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Drafting;
@@ -70,14 +70,8 @@ final class Visiting {
         if (!kinds.areAll()) {
             routines.add(routine(VisitorType.other(), kinds.base(), decision.otherwise().orElse(null)));
         }
-        String subject = workspace.text(decision.subject());
-        String call = subject + "." + visitor.accept() + "(new " + visitor.in(unit, answer(unit)) + "() {\n    " + Code.deeper(String.join("\n\n", routines)) + "\n})";
-        String use = decision.takesNull() && Nulls.mayBe(workspace, decision) ? new Nulls(workspace, decision, outcome).guarded(subject, call) : outcome.use(call);
-        String indent = unit.indentAt(decision.from());
-        Optional<TreePath> declared = use.startsWith("if ") ? Optional.empty() : outcome.declaredBefore(workspace, decision);
-        int from = declared.map(each -> workspace.to(each) - 1).orElse(decision.from());
-        String text = declared.isPresent() ? " = " + call + ";" : use;
-        drafting.script().replace(unit.file(), from, decision.to(), unit.styled(text, indent).substring(indent.length()).replaceFirst("^=", " ="));
+        String call = workspace.text(decision.subject()) + "." + visitor.accept() + "(new " + visitor.in(unit, answer(unit)) + "() {\n    " + Code.deeper(String.join("\n\n", routines)) + "\n})";
+        new InPlace(drafting, decision, outcome).ask(call);
     }
 
     private String answer(Unit unit) {
