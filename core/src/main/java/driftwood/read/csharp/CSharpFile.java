@@ -81,6 +81,8 @@ final class CSharpFile extends CSharpMembers {
                     node.part("type").map(this::type).orElse(TypeRef.NONE), node.part("parameters").map(this::parameters).orElse(List.of()), Optional.empty()));
         } else if (kind != TypeKind.RECORD && !primary.isEmpty()) {
             primary(node, name, primary, members);
+        } else {
+            primary.forEach(each -> members.add(new Field(each.start(), each.end(), each.name(), each.type(), each.traits().and(Mark.PUBLIC), Optional.empty())));
         }
         Map<String, TypeRef> around = declared;
         declared = node.part("body").map(this::declaredIn).orElse(Map.of());

@@ -45,12 +45,14 @@ public final class JavaRefactorings {
     private final Libraries known;
     private final Set<Path> roots;
     private final Map<Scope, Ground> grounds = new HashMap<>();
+    private final List<Path> built;
     private List<Path> libraries;
 
     /** Of the project as it is now: what is looked at is read once. */
     public JavaRefactorings(Site site, Libraries libraries) {
         this.site = site;
         this.roots = roots(site);
+        this.built = Built.of(roots);
         this.known = libraries;
         this.libraries = libraries.known();
     }
@@ -113,7 +115,7 @@ public final class JavaRefactorings {
             if (stages.isEmpty()) {
                 throw new Refused("there is nothing to change");
             }
-            new StageCheck(roots, libraries, ground.texts(), ground.compilation().troubles()).of(stages);
+            new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
             return new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(), counts(stages, ground.texts(), ground.tests(), drafting));
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
@@ -128,13 +130,17 @@ public final class JavaRefactorings {
         Map<String, String> texts = new LinkedHashMap<>();
         Set<String> tests = new LinkedHashSet<>();
         gather(scope, texts, tests);
-        Compilation before = Compilation.of(texts, roots, libraries);
+        Compilation before = Compilation.of(texts, roots, classPath());
         if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
             libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
-            before = Compilation.of(texts, roots, libraries);
+            before = Compilation.of(texts, roots, classPath());
         }
         refuseUnknown(before.troubles(), tests);
         return new Ground(texts, tests, before, new Workspace(before, texts, tests));
+    }
+
+    private List<Path> classPath() {
+        return Stream.concat(built.stream(), libraries.stream()).toList();
     }
 
     /** The files of a scope; those with tests last. */

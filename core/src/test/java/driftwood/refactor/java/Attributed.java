@@ -13,9 +13,9 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 
 /** A few sources in memory as recipes see them. The first type of each source names its file. */
-record Attributed(Workspace workspace, Map<String, String> texts) {
+public record Attributed(Workspace workspace, Map<String, String> texts) {
 
-    static Attributed of(String... sources) {
+    public static Attributed of(String... sources) {
         Map<String, String> texts = new LinkedHashMap<>();
         for (String source : sources) {
             String type = source.replaceFirst("(?s).*?(?:class|interface|enum|record) (\\w+).*", "$1");
@@ -29,23 +29,23 @@ record Attributed(Workspace workspace, Map<String, String> texts) {
         return new Attributed(new Workspace(compilation, texts, Set.of()), texts);
     }
 
-    ExecutableElement routine(String symbol) {
+    public ExecutableElement routine(String symbol) {
         return workspace.routine(symbol);
     }
 
-    TreePath body(String symbol) {
+    public TreePath body(String symbol) {
         TreePath path = workspace.path(routine(symbol)).orElseThrow();
         return new TreePath(path, workspace.tree(routine(symbol)).getBody());
     }
 
     /** The decision in a routine that begins at the first line with some text. */
-    Decision decision(String symbol, String text) {
+    public Decision decision(String symbol, String text) {
         TreePath path = workspace.path(routine(symbol)).orElseThrow();
         String source = workspace.unit(path).text();
         return Decision.at(workspace, path, workspace.unit(path).line(source.indexOf(text)));
     }
 
-    static List<String> names(Iterable<? extends Element> elements) {
+    public static List<String> names(Iterable<? extends Element> elements) {
         List<String> names = new ArrayList<>();
         elements.forEach(each -> names.add(each.getSimpleName().toString()));
         return names;

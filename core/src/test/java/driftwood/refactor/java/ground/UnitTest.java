@@ -1,0 +1,60 @@
+package driftwood.refactor.java.ground;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The manner of a file: its line ends, its indentation, where its lines are. */
+class UnitTest {
+
+    private static Unit of(String text) {
+        return new Unit("Quay.java", text.replace("\\n", "\n").replace("\\r", "\r").replace("\\t", "\t"), null);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "class A {\\n    int a;\\n}|4", "class A {\\n  int a;\\n}|2", "class A {\\n\\tint a;\\n}|-1", "class A { // so\\n   int a;\\n}|3", "class A {\\r\\n\\r\\n  int a;\\r\\n}|2", "class A { }|4"})
+    void oneLevelOfIndentation(String text, int blanks) {
+        assertThat(of(text).indent()).isEqualTo(blanks < 0 ? "\t" : " ".repeat(blanks));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"class A {\\r\\n}, true", "class A {\\n}, false", "class A { }, false"})
+    void lineEnds(String text, boolean carriage) {
+        assertThat(of(text).newLine()).isEqualTo(carriage ? "\r\n" : "\n");
+    }
+
+    @Test
+    void linesAreCountedFromOne() {
+        Unit unit = of("a\nbc\n\nd");
+        assertThat(unit.line(0)).isEqualTo(1);
+        assertThat(unit.line(3)).isEqualTo(2);
+        assertThat(unit.line(6)).isEqualTo(4);
+        assertThat(unit.lineStart(3)).isEqualTo(2);
+        assertThat(unit.lineEnd(3)).isEqualTo(5);
+        assertThat(unit.lineEnd(6)).isEqualTo(7);
+    }
+
+    @Test
+    void codeTakesTheMannerOfTheFile() {
+        assertThat(of("class A {\n\tint a;\n}").styled("if (x) {\n    a();\n\n        b();\n}", "\t")).isEqualTo("\tif (x) {\n\t\ta();\n\n\t\t\tb();\n\t}");
+        assertThat(of("class A {\r\n  int a;\r\n}").styled("if (x) {\n    a(1,\n      2);\n}", "  ")).isEqualTo("  if (x) {\r\n    a(1,\r\n      2);\r\n  }");
+    }
+
+    @Test
+    void codeOfTheFileIsTakenWithoutItsManner() {
+        Unit unit = of("class A {\n  void a() {\n    if (x) {\n      b();\n    }\n  }\n}");
+        int from = unit.text().indexOf("if");
+        assertThat(unit.bare(from, unit.text().indexOf("    }\n  }") + 5)).isEqualTo("if (x) {\n    b();\n}");
+    }
+
+    @Test
+    void takenAndStyledItIsAsBefore() {
+        String block = "if (x) {\n\t\t\tb(1,\n\t\t\t\t\t2);\n\t\t}";
+        Unit unit = of("class A {\n\tvoid a() {\n\t\t" + block + "\n\t}\n}");
+        int from = unit.text().indexOf("if");
+        assertThat(unit.styled(unit.bare(from, from + block.length()), "\t\t")).isEqualTo("\t\t" + block);
+    }
+}
