@@ -21,6 +21,7 @@ final class WarmUp {
         try {
             Path folder = Scratch.folder("warm-up");
             SampleFiles.copy("kelp-quay", folder);
+            unfold(folder);
             PrintStream nowhere = new PrintStream(PrintStream.nullOutputStream());
             Console silent = new Console(nowhere, nowhere, false, false, true, 100);
             Main.run(new String[] {"scan", folder.toString()}, silent);
@@ -31,6 +32,31 @@ final class WarmUp {
             FileUtils.deleteQuietly(folder.toFile());
         } catch (IOException e) {
             return;
+        }
+    }
+
+    /** A file with every smell: what sees and judges them is in the archive as well. */
+    private static void unfold(Path folder) throws IOException {
+        if (!SampleFiles.has("warm-up")) {
+            return;
+        }
+        try (Stream<Path> texts = Files.list(SampleFiles.folder("warm-up"))) {
+            for (Path text : texts.sorted().toList()) {
+                for (String each : Files.readString(text).split("(?m)^#### ")) {
+                    write(each, folder);
+                }
+            }
+        }
+    }
+
+    /** @param sample its name in the first line, and before each of its files a line with the file's name */
+    private static void write(String sample, Path folder) throws IOException {
+        String[] parts = sample.split("(?m)^=== ");
+        for (int i = 1; i < parts.length; i++) {
+            int end = parts[i].indexOf('\n');
+            Path file = folder.resolve(parts[0].strip()).resolve(parts[i].substring(0, end).strip());
+            Files.createDirectories(file.getParent());
+            Files.writeString(file, parts[i].substring(end + 1));
         }
     }
 

@@ -3,7 +3,6 @@ package driftwood.program;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 
 /**
  * The locals in sight at a point of a walk, inner ones before outer ones. One list for all scopes, as most are small;
@@ -63,10 +62,10 @@ final class Scopes {
     }
 
     /** Changes what is known of the nearest local of a name, where there is one. */
-    void replace(String name, UnaryOperator<Trail> change) {
+    void replace(String name, Trail trail) {
         int at = indexOf(name);
         if (at != NONE) {
-            trails[at] = change.apply(trails[at]);
+            trails[at] = trail;
         }
     }
 

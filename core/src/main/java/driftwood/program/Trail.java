@@ -1,7 +1,6 @@
 package driftwood.program;
 
 import driftwood.tree.TypeRef;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -73,10 +72,9 @@ public record Trail(Start start, String head, List<Step> steps) {
         if (start == Start.UNKNOWN || steps.size() >= LONGEST) {
             return UNKNOWN;
         }
-        List<Step> more = new ArrayList<>(steps.size() + 1);
-        more.addAll(steps);
-        more.add(step);
-        return new Trail(start, head, List.copyOf(more));
+        Step[] more = steps.toArray(new Step[steps.size() + 1]);
+        more[steps.size()] = step;
+        return new Trail(start, head, List.of(more));
     }
 
     /** This trail and a call. @param arguments how many the call has */

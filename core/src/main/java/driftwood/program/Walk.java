@@ -50,8 +50,9 @@ public abstract class Walk extends Whereabouts {
         Deque<Loop> outer = loops;
         loops = new ArrayDeque<>();
         scopes.open();
-        routine.parameters().forEach(each -> declare(each.name(), each.type().isPresent()
-                || !file.file().language().isDuckTyped() ? Trail.typed(each.type()) : Trail.open(each.name())));
+        for (Parameter each : routine.parameters()) {
+            declare(each.name(), each.type().isPresent() || !file.file().language().isDuckTyped() ? Trail.typed(each.type()) : Trail.open(each.name()));
+        }
         super.visitRoutine(routine);
         scopes.close();
         loops = outer;
@@ -107,7 +108,7 @@ public abstract class Walk extends Whereabouts {
     public Void visitLocal(Local local) {
         visitNode(local);
         Trail declared = Trail.typed(local.type());
-        Trail initial = local.initial().map(this::trail).orElse(Trail.UNKNOWN);
+        Trail initial = local.initial().isPresent() ? trail(local.initial().get()) : Trail.UNKNOWN;
         declare(local.name(), initial.isCall() ? initial.heldAs(local.type())
                 : declared.isKnown() ? declared : initial);
         return null;
@@ -125,9 +126,11 @@ public abstract class Walk extends Whereabouts {
     public Void visitAssignment(Assignment assignment) {
         visitNode(assignment);
         if (assignment.target() instanceof Name name && assignment.operator().equals("=")) {
-            Trail value = trail(assignment.value());
-            scopes.replace(name.name(), held -> value.isCall() ? value.heldAs(declaredType(held))
-                    : held.isKnown() ? typed(held) : value);
+            Trail held = scopes.of(name.name());
+            Trail value = held == null ? Trail.UNKNOWN : trail(assignment.value());
+            if (held != null) {
+                scopes.replace(name.name(), value.isCall() ? value.heldAs(declaredType(held)) : held.isKnown() ? typed(held) : value);
+            }
         }
         return null;
     }
@@ -191,7 +194,7 @@ public abstract class Walk extends Whereabouts {
         public Trail visitCall(Call call) {
             Trail bare = file.file().language().hasImpliedSelf() || call.name().equals("super") ? Trail.THIS : Trail.MODULE;
             Trail held = bare == Trail.MODULE && isLocal(call.name()) ? Trail.UNKNOWN : bare;
-            Trail owner = call.receiver().map(each -> each.accept(this)).orElse(held);
+            Trail owner = call.receiver().isPresent() ? call.receiver().get().accept(this) : held;
             return owner.thenCall(call.name(), call.arguments().size());
         }
 

@@ -2,6 +2,7 @@ package driftwood.tree;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 
 /** Looking for nodes below a node. */
@@ -11,26 +12,53 @@ public final class Search {
 
     /** Whether a node or one below it is what is looked for. */
     public static boolean any(Node from, Predicate<Node> wanted) {
-        if (wanted.test(from)) {
-            return true;
-        }
-        boolean[] found = {false};
-        from.eachChild(child -> found[0] = found[0] || any(child, wanted));
-        return found[0];
+        Seeking seeking = new Seeking(wanted);
+        seeking.accept(from);
+        return seeking.found;
     }
 
     /** All nodes of a kind at and below a node, outer ones first. */
     public static <N extends Node> List<N> all(Node from, Class<N> kind) {
-        List<N> found = new ArrayList<>();
-        collect(from, kind, found);
-        return found;
+        Collecting<N> collecting = new Collecting<>(kind);
+        collecting.accept(from);
+        return collecting.found;
     }
 
-    private static <N extends Node> void collect(Node from, Class<N> kind, List<N> found) {
-        if (kind.isInstance(from)) {
-            found.add(kind.cast(from));
+    /** One object for a whole search: it is handed on to the children of each node, and there are millions. */
+    private static final class Seeking implements Consumer<Node> {
+        private final Predicate<Node> wanted;
+        private boolean found;
+
+        Seeking(Predicate<Node> wanted) {
+            this.wanted = wanted;
         }
-        from.eachChild(child -> collect(child, kind, found));
+
+        @Override
+        public void accept(Node node) {
+            if (!found) {
+                found = wanted.test(node);
+            }
+            if (!found) {
+                node.eachChild(this);
+            }
+        }
+    }
+
+    private static final class Collecting<N extends Node> implements Consumer<Node> {
+        private final Class<N> kind;
+        private final List<N> found = new ArrayList<>();
+
+        Collecting(Class<N> kind) {
+            this.kind = kind;
+        }
+
+        @Override
+        public void accept(Node node) {
+            if (kind.isInstance(node)) {
+                found.add(kind.cast(node));
+            }
+            node.eachChild(this);
+        }
     }
 
     /** Whether a name occurs at or below a node. */

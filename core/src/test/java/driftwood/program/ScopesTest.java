@@ -39,7 +39,7 @@ class ScopesTest {
         scopes.open();
         scopes.declare("tide", Trail.name("low"));
         scopes.open();
-        scopes.replace("tide", held -> held.then(Step.get("risen")));
+        scopes.replace("tide", scopes.of("tide").then(Step.get("risen")));
         scopes.close();
         assertThat(scopes.of("tide")).isEqualTo(Trail.name("low").then(Step.get("risen")));
     }

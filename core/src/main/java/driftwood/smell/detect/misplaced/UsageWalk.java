@@ -95,15 +95,15 @@ final class UsageWalk extends Walk {
     /** A part that is only filled is not asked for. */
     @Override
     public Void visitAssignment(Assignment assignment) {
-        Set<Use> before = new LinkedHashSet<>(others);
+        boolean whole = assignment.operator().equals("=") && assignment.target() instanceof Member;
+        Set<Use> before = whole ? new LinkedHashSet<>(others) : Set.of();
         boolean fills = assignment.target() instanceof Member part && part.receiver() instanceof Name filled && !filled.isSelf()
                 && !Search.mentions(assignment.value(), filled.name())
                 && Search.any(assignment.value(), node -> node instanceof Member || node instanceof Call);
         creations += fills ? 1 : 0;
         super.visitAssignment(assignment);
         creations -= fills ? 1 : 0;
-        if (assignment.operator().equals("=") && assignment.target() instanceof Member filled
-                && trail(filled.receiver()).isKnown()) {
+        if (whole && assignment.target() instanceof Member filled && trail(filled.receiver()).isKnown()) {
             Use use = new Use(trail(filled.receiver()), Step.get(filled.name()));
             others.removeIf(each -> each.equals(use) && !before.contains(use));
         }
@@ -112,8 +112,8 @@ final class UsageWalk extends Walk {
 
     @Override
     public Void visitCall(Call call) {
-        boolean row = call.arguments().size() >= ROW || PUTS.matcher(call.name()).matches()
-                && call.receiver().orElse(null) instanceof Name filled && isLocal(filled.name());
+        boolean row = call.arguments().size() >= ROW || call.receiver().orElse(null) instanceof Name filled && isLocal(filled.name())
+                && PUTS.matcher(call.name()).matches();
         creations += row ? 1 : 0;
         visitUsed(call);
         creations -= row ? 1 : 0;

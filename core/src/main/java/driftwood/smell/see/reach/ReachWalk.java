@@ -94,7 +94,9 @@ public final class ReachWalk extends Walk {
 
     @Override
     public Void visitCall(Call call) {
-        Resources.ofCall(call, call.receiver().map(this::way).orElse(Trail.UNKNOWN), file).ifPresent(each -> reach(each, call, call.arguments()));
+        if (Resources.mayBe(call, file)) {
+            Resources.ofCall(call, call.receiver().map(this::way).orElse(Trail.UNKNOWN), file).ifPresent(each -> reach(each, call, call.arguments()));
+        }
         return super.visitCall(call);
     }
 

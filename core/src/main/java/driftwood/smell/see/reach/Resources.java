@@ -50,10 +50,17 @@ public final class Resources {
         return key == null ? null : Kind.valueOf(key.toUpperCase(Locale.ROOT));
     }
 
+    /** Whether anything that is known has a name that ends so: a cheap look before the exact one. */
+    static boolean mayBe(Call call, FileTree file) {
+        return file.file().language().outside().lastNames().contains(call.name());
+    }
+
     /** What a call reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCall(Call call, FileTree file) {
-        String name = call.receiver().map(receiver -> dotted(receiver, 0) + "." + call.name()).orElse(call.name());
-        return ofName(name, file);
+        if (!mayBe(call, file)) {
+            return Optional.empty();
+        }
+        return ofName(call.receiver().isPresent() ? dotted(call.receiver().get(), 0) + "." + call.name() : call.name(), file);
     }
 
     /** The same, where it may also be called on a value of a declared type. @param receiver the way to what it is called on */

@@ -14,7 +14,7 @@ import java.util.Map;
 /** Sees the shape of every routine body. */
 public final class ShapeWalk extends Whereabouts {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Shape> SEER = new Seer<>("shape", 5, Shape.class, file -> {
+    public static final Seer<Shape> SEER = new Seer<>("shape", 6, Shape.class, file -> {
         ShapeWalk walk = new ShapeWalk(file);
         walk.scan(file.unit());
         return walk.shapes;
@@ -50,7 +50,7 @@ public final class ShapeWalk extends Whereabouts {
             boolean constructor = routine.kind() == RoutineKind.CONSTRUCTOR;
             shapes.add(new Shape(type(), symbol(routine), constructor ? "new" : routine.name(),
                     routine.parameters().size(), statements(body), tokens.outline(), tokens.exact(),
-                    heirs.peek() ? pieces(body, locals) : NONE,                    file.line(routine), file.endLine(routine)));
+                    heirs.peek() ? pieces(body, locals) : NONE, file.line(routine), file.endLine(routine)));
         }
         return super.visitRoutine(routine);
     }

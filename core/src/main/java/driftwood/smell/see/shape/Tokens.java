@@ -26,10 +26,12 @@ final class Tokens {
     /** @param renamed what a name is read as */
     Tokens(String source, int start, int end, Map<String, String> renamed) {
         int from = Math.max(0, start);
-        this.text = source.substring(from, Math.max(from, Math.min(source.length(), end))).toCharArray();
+        this.text = new char[Math.max(from, Math.min(source.length(), end)) - from];
+        source.getChars(from, from + text.length, text, 0);
         this.renamed = renamed;
-        renamed.keySet().stream().filter(name -> !name.isEmpty())
-                .forEach(name -> likely |= bit(name.charAt(0), name.length()));
+        for (String name : renamed.keySet()) {
+            likely |= name.isEmpty() ? 0 : bit(name.charAt(0), name.length());
+        }
         while (at < text.length) {
             next();
         }
@@ -142,7 +144,7 @@ final class Tokens {
 
     private void literal(int from) {
         outline = add(outline, '"');
-        exact = add(exact, from, Math.min(at, text.length));
+        exact = add(exact, of(from, Math.min(at, text.length)));
     }
 
     private void name() {
@@ -159,8 +161,9 @@ final class Tokens {
         if (other == null && text[from] == '$' && at - from > 1) {
             other = renamed(from + 1);
         }
-        outline = other == null ? add(outline, from, at) : add(outline, other);
-        exact = other == null ? add(exact, from, at) : add(exact, other);
+        long token = other == null ? of(from, at) : of(other);
+        outline = add(outline, token);
+        exact = add(exact, token);
     }
 
     /** What a name is read as; where variables have a sign before their names, the sign is no part of it. */
@@ -184,20 +187,25 @@ final class Tokens {
         return true;
     }
 
-    private long add(long hash, int from, int to) {
-        long mixed = hash;
+    private long of(int from, int to) {
+        long mixed = BASIS;
         for (int i = from; i < to; i++) {
             mixed = (mixed ^ text[i]) * PRIME;
         }
-        return add(mixed, ' ');
+        return mixed;
     }
 
-    private static long add(long hash, String token) {
-        long mixed = hash;
+    private static long of(String token) {
+        long mixed = BASIS;
         for (int i = 0; i < token.length(); i++) {
             mixed = (mixed ^ token.charAt(i)) * PRIME;
         }
-        return add(mixed, ' ');
+        return mixed;
+    }
+
+    /** Tokens are hashed by themselves and then in their order; a shift keeps what is in the upper half. */
+    private static long add(long hash, long token) {
+        return (hash ^ token ^ token >>> 32) * PRIME;
     }
 
     private static long add(long hash, char c) {
