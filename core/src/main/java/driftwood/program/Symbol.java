@@ -36,7 +36,12 @@ public record Symbol(String type, String member, boolean isRoutine, List<String>
     }
 
     static String routine(String type, String name, List<String> parameters) {
-        return member(type, name) + '(' + String.join(",", parameters) + ')';
+        StringBuilder text = new StringBuilder(type.length() + name.length() + 3 + 12 * parameters.size());
+        text.append(type).append(BEFORE_MEMBER).append(name).append('(');
+        for (int i = 0; i < parameters.size(); i++) {
+            text.append(i == 0 ? "" : ",").append(parameters.get(i));
+        }
+        return text.append(')').toString();
     }
 
     /** A routine of this type, with the parameters of this one, under another name. */

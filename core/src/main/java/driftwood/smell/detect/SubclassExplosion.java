@@ -64,10 +64,11 @@ public final class SubclassExplosion implements Detector {
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
         List<Seen<Shape>> sighted = sightings.judged(ShapeWalk.SEER);
-        Map<String, List<Shape>> shapes = new HashMap<>();
+        Map<String, Map<String, List<Shape>>> shapes = new HashMap<>();
         for (Seen<Shape> seen : sighted) {
             if (seen.sighting().statements() >= 1 && !seen.sighting().name().equals("new")) {
-                shapes.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
+                shapes.computeIfAbsent(seen.sighting().type(), key -> new HashMap<>())
+                        .computeIfAbsent(seen.sighting().key(), key -> new ArrayList<>(1)).add(seen.sighting());
             }
         }
         Map<TypeOutline, List<Cell>> grids = new LinkedHashMap<>();
@@ -109,7 +110,7 @@ public final class SubclassExplosion implements Detector {
     private static final int MOST = 600;
 
     /** The largest grid with repeated bodies among the types of a family; empty where there is none. */
-    private static List<Cell> grid(List<TypeOutline> family, Map<String, List<Shape>> shapes, Program program) {
+    private static List<Cell> grid(List<TypeOutline> family, Map<String, Map<String, List<Shape>>> shapes, Program program) {
         Map<String, List<Cell>> bySplit = new TreeMap<>();
         for (TypeOutline type : family) {
             String[] words = WORDS.split(type.simpleName());
@@ -173,7 +174,7 @@ public final class SubclassExplosion implements Detector {
     }
 
     /** Whether bodies are repeated in at least two rows, or in two columns, and in one of them so that it matters. */
-    private static boolean repeats(List<Cell> cells, Map<String, List<Shape>> shapes) {
+    private static boolean repeats(List<Cell> cells, Map<String, Map<String, List<Shape>>> shapes) {
         Set<String> lines = new TreeSet<>();
         Set<String> heavy = new TreeSet<>();
         for (Cell one : cells) {
@@ -196,10 +197,13 @@ public final class SubclassExplosion implements Detector {
     }
 
     /** How many statements of one type's routines stand in the other's as well. */
-    private static int shared(List<Shape> one, List<Shape> other) {
+    private static int shared(Map<String, List<Shape>> one, Map<String, List<Shape>> other) {
         int shared = 0;
-        for (Shape mine : one) {
-            shared += other.stream().anyMatch(theirs -> theirs.key().equals(mine.key()) && mine.repeats(theirs)) ? mine.statements() : 0;
+        for (Map.Entry<String, List<Shape>> each : one.entrySet()) {
+            List<Shape> theirs = other.getOrDefault(each.getKey(), List.of());
+            for (Shape mine : theirs.isEmpty() ? List.<Shape>of() : each.getValue()) {
+                shared += theirs.stream().anyMatch(mine::repeats) ? mine.statements() : 0;
+            }
         }
         return shared;
     }

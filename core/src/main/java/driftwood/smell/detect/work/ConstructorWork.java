@@ -102,7 +102,7 @@ public final class ConstructorWork implements Detector {
             for (RoutineOutline constructor : type.constructors()) {
                 List<Effect> known = byRoutine.getOrDefault(constructor.symbol(), List.of());
                 if (known.stream().noneMatch(each -> each.kind() == Kind.RESOURCE)) {
-                    program.callsBy(constructor).stream().flatMap(call -> helpers.of(call).stream().map(reach -> new Effect(Kind.RESOURCE, type.name(),
+                    helpers.callsBy(constructor).stream().flatMap(call -> helpers.of(call).stream().map(reach -> new Effect(Kind.RESOURCE, type.name(),
                             constructor.symbol(), reach.resource().title() + ", by " + call.trail().lastName() + "()", 0, call.line()))).findFirst()
                             .ifPresent(effect -> byRoutine.computeIfAbsent(constructor.symbol(), key -> new ArrayList<>()).add(effect));
                 }

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Follows calls of the project's own helpers to what they reach outside: code that opens its files by FileUtils opens files. */
 public final class Helpers {
@@ -28,6 +29,8 @@ public final class Helpers {
     private final Set<String> declared = new HashSet<>();
     private final Set<String> declaredNames = new HashSet<>();
     private final Map<String, Optional<Reach>> known = new HashMap<>();
+    /** Symbols of routines that call anything of such a name: no other need be looked at. */
+    private final Set<String> calling = new HashSet<>();
 
     public Helpers(Program program, List<Seen<Reach>> reaches) {
         this.program = program;
@@ -42,16 +45,23 @@ public final class Helpers {
                 .filter(routine -> !routine.traits().isStatic() && !routine.isConstructor()).map(program::rootOf)
                 .filter(root -> !root.hasBody()).ifPresent(root -> declared.add(root.symbol())));
         declared.forEach(each -> declaredNames.add(Symbol.of(each).member()));
+        Stream.of(names, declaredNames).flatMap(Set::stream).distinct().forEach(each -> program.callsOf(each).forEach(call -> calling.add(call.routine())));
     }
 
     /** Names of what may reach: most calls have another, and are never looked after. */
     private static Set<String> namesOfReaching(Program program, Set<String> direct) {
         Set<String> names = new HashSet<>();
         direct.forEach(each -> names.add(Symbol.of(each).member()));
-        List<RoutineOutline> helping = program.types().stream().flatMap(type -> type.routines().stream()).filter(each -> each.traits().isStatic()).toList();
+        Set<String> helping = new HashSet<>();
+        program.types().forEach(type -> type.routines().stream().filter(each -> each.traits().isStatic()).forEach(each -> helping.add(each.symbol())));
+        Set<String> latest = new HashSet<>(names);
         for (int i = 0; i < DEEP; i++) {
-            helping.stream().filter(each -> !names.contains(each.name()) && program.callsBy(each).stream()
-                    .anyMatch(call -> names.contains(call.trail().lastName()))).map(RoutineOutline::name).toList().forEach(names::add);
+            Set<String> next = new HashSet<>();
+            latest.forEach(each -> program.callsOf(each).stream().filter(call -> helping.contains(call.routine()))
+                    .forEach(call -> next.add(Symbol.of(call.routine()).member())));
+            next.removeAll(names);
+            names.addAll(next);
+            latest = next;
         }
         return names;
     }
@@ -80,8 +90,13 @@ public final class Helpers {
 
     /** What any routine of a type reaches by helpers. */
     public Optional<Reach> of(TypeOutline type) {
-        return type.routines().stream().filter(each -> !each.traits().isStatic()).flatMap(each -> program.callsBy(each).stream())
+        return type.routines().stream().filter(each -> !each.traits().isStatic()).flatMap(each -> callsBy(each).stream())
                 .flatMap(each -> of(each).stream()).findFirst();
+    }
+
+    /** The calls of a routine; none where nothing that it calls can be a helper. */
+    public List<CallFact> callsBy(RoutineOutline routine) {
+        return calling.contains(routine.symbol()) ? program.callsBy(routine) : List.of();
     }
 
     private Optional<Reach> reach(RoutineOutline routine, int deep, Set<String> seen) {
