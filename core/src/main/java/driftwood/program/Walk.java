@@ -125,12 +125,10 @@ public abstract class Walk extends Whereabouts {
     @Override
     public Void visitAssignment(Assignment assignment) {
         visitNode(assignment);
-        if (assignment.target() instanceof Name name && assignment.operator().equals("=")) {
-            Trail held = scopes.of(name.name());
-            Trail value = held == null ? Trail.UNKNOWN : trail(assignment.value());
-            if (held != null) {
-                scopes.replace(name.name(), value.isCall() ? value.heldAs(declaredType(held)) : held.isKnown() ? typed(held) : value);
-            }
+        if (assignment.target() instanceof Name name && assignment.operator().equals("=") && isLocal(name.name())) {
+            Trail held = ofName(name.name());
+            Trail value = trail(assignment.value());
+            scopes.replace(name.name(), value.isCall() ? value.heldAs(declaredType(held)) : held.isKnown() ? typed(held) : value);
         }
         return null;
     }
