@@ -1,30 +1,82 @@
 package driftwood.scan;
 
+import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.smell.Detail;
+import driftwood.smell.Detail.Branching;
 import driftwood.smell.Finding;
+import driftwood.smell.RoutineFacts;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
-/** What has one cause: chains on the same variants are one decision that is taken in many places. */
+/**
+ * What has one cause: chains on the same variants are one decision that is taken in many places, and the same parameters that
+ * travel together are one object that is missing, however many routines they travel through. (Catalogue, one cause, one rank.)
+ */
 public final class Causes {
+    /** Fewer names may be the same by chance. */
+    private static final int TELLING = 5;
+
     private Causes() {
     }
 
     /** The cause of each finding, by its id: the id of the first finding that has it. @param findings most drag first */
     public static Map<String, String> of(List<Finding> findings) {
-        Map<String, Finding> byPlace = new HashMap<>();
-        findings.forEach(each -> byPlace.put(place(each.smell(), each.file(), each.line()), each));
         Map<String, String> causes = new LinkedHashMap<>();
+        together(findings).forEach(group -> group.forEach(each -> causes.put(each.id(), group.get(0).id())));
+        return causes;
+    }
+
+    /** Findings of one cause together, each group where its first one stands. @param findings most drag first */
+    public static List<List<Finding>> together(List<Finding> findings) {
+        Map<String, List<Finding>> byPlace = new HashMap<>();
+        Map<String, List<Finding>> byVariants = new HashMap<>();
+        List<Finding> travelling = new ArrayList<>();
         for (Finding each : findings) {
-            String cause = causes.computeIfAbsent(each.id(), key -> key);
-            if (each.detail() instanceof Detail.Branching branching && cause.equals(each.id())) {
-                branching.siblings().stream().map(sibling -> byPlace.get(place(each.smell(), sibling.file(), sibling.line())))
-                        .filter(sibling -> sibling != null).forEach(sibling -> causes.putIfAbsent(sibling.id(), cause));
+            byPlace.computeIfAbsent(place(each.smell(), each.file(), each.line()), key -> new ArrayList<>(1)).add(each);
+            if (each.detail() instanceof Branching branching && !branching.common().isEmpty()) {
+                byVariants.computeIfAbsent(branching.common(), key -> new ArrayList<>()).add(each);
+            }
+            if (names(each).size() >= TELLING) {
+                travelling.add(each);
             }
         }
-        return causes;
+        List<List<Finding>> groups = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
+        for (Finding first : findings) {
+            if (taken.add(first.id())) {
+                List<Finding> group = new ArrayList<>(List.of(first));
+                List<Finding> related = new ArrayList<>();
+                if (first.detail() instanceof Branching branching) {
+                    branching.siblings().forEach(each -> related.addAll(byPlace.getOrDefault(place(first.smell(), each.file(), each.line()), List.of())));
+                    byVariants.getOrDefault(branching.common(), List.of()).stream().filter(each -> !each.smell().equals(first.smell())).forEach(related::add);
+                }
+                List<String> names = names(first);
+                if (names.size() >= TELLING) {
+                    travelling.stream().filter(each -> travelTogether(names, names(each))).forEach(related::add);
+                }
+                related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
+                groups.add(group);
+            }
+        }
+        return groups;
+    }
+
+    /** The names of the parameters that are too many; none where that is not what was found. */
+    private static List<String> names(Finding finding) {
+        if (finding.detail() instanceof RoutineFacts.Parameters many) {
+            return many.parameters();
+        }
+        return finding.detail() instanceof Detail.Ladder ladder && !ladder.ladder().isEmpty()
+                ? ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name).toList() : List.of();
+    }
+
+    private static boolean travelTogether(List<String> one, List<String> other) {
+        return one.size() <= other.size() ? other.containsAll(one) : one.containsAll(other);
     }
 
     private static String place(String smell, String file, int line) {

@@ -5,6 +5,7 @@ import driftwood.cli.Scope;
 import driftwood.cli.UsageException;
 import driftwood.cli.render.Selected;
 import driftwood.history.Changes;
+import driftwood.scan.Causes;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
 import driftwood.smell.detect.Catalogue;
@@ -81,7 +82,8 @@ record Selecting(List<String> smells, double minDrag, double failAt, Optional<Se
         List<Finding> here = result.findings().stream().filter(inScope(scope)).toList();
         List<Finding> touchedHere = here.stream().filter(this::isTouched).toList();
         List<Finding> over = touchedHere.stream().filter(this::isOver).toList();
-        List<Finding> shown = over.stream().filter(each -> accepted.isEmpty() || !accepted.get().has(each)).toList();
+        List<Finding> shown = Causes.together(over.stream().filter(each -> accepted.isEmpty() || !accepted.get().has(each)).toList()).stream()
+                .flatMap(List::stream).toList();
         List<String> hidden = new ArrayList<>();
         add(touchedHere.size() - over.size(), "of less drag", hidden);
         add(here.size() - touchedHere.size(), "in files not touched since " + since, hidden);

@@ -1,5 +1,6 @@
 package driftwood.cli.render;
 
+import driftwood.scan.Causes;
 import driftwood.scan.Scan;
 import driftwood.scan.Scan.Read;
 import driftwood.smell.Finding;
@@ -12,7 +13,7 @@ import java.util.TreeMap;
  * What is shown of a scan.
  *
  * @param result   the whole
- * @param findings those that are shown, most drag first
+ * @param findings those that are shown, most drag first, those of one cause together
  * @param files    those at the places that the user named
  * @param unread   what could not be read of them
  * @param asked    what was asked for, where it is less than everything: " of drag 3.0 or more"; empty for everything
@@ -32,9 +33,9 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
         return languages;
     }
 
-    /** The same with the first findings only. */
+    /** The same with the first findings only. @param most how many; those of one cause count as one */
     public Selected first(int most) {
-        return new Selected(result, findings.subList(0, Math.min(most, findings.size())), files, unread, asked, nothing, hidden);
+        return new Selected(result, Causes.together(findings).stream().limit(most).flatMap(List::stream).toList(), files, unread, asked, nothing, hidden);
     }
 
     /** What was found, in a sentence or two. */

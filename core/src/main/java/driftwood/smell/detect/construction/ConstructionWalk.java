@@ -4,6 +4,7 @@ import driftwood.program.Whereabouts;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
 import driftwood.smell.detect.construction.ConstructionSighting.Kind;
+import driftwood.tree.Binary;
 import driftwood.tree.Block;
 import driftwood.tree.Call;
 import driftwood.tree.Conditional;
@@ -14,18 +15,23 @@ import driftwood.tree.Node;
 import driftwood.tree.NullTest;
 import driftwood.tree.Return;
 import driftwood.tree.Routine;
+import driftwood.tree.Search;
 import driftwood.tree.Throw;
+import driftwood.tree.Unary;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
-/** Sees optional parameters of constructors, and routines that create. */
+/** Sees optional parameters of constructors, routines that create, and values that are put in order. */
 final class ConstructionWalk extends Whereabouts {
-    static final Seer<ConstructionSighting> SEER = new Seer<>("construction", 1, ConstructionSighting.class, file -> {
+    static final Seer<ConstructionSighting> SEER = new Seer<>("construction", 2, ConstructionSighting.class, file -> {
         ConstructionWalk walk = new ConstructionWalk(file);
         walk.scan(file.unit());
         return walk.sightings;
     });
+    private static final Set<String> LOGIC = Set.of("&&", "||");
+    private static final Set<String> ORDER = Set.of("<", ">", "<=", ">=");
     private final List<ConstructionSighting> sightings = new ArrayList<>();
 
     private ConstructionWalk(FileTree file) {
@@ -45,6 +51,7 @@ final class ConstructionWalk extends Whereabouts {
         if (branch.condition() instanceof NullTest test && !endsInThrow(branch.then())) {
             optional(test.subject());
         }
+        compared(branch.condition(), branch);
         return visitNode(branch);
     }
 
@@ -58,7 +65,49 @@ final class ConstructionWalk extends Whereabouts {
         if (choice.condition() instanceof NullTest test) {
             optional(test.subject());
         }
+        compared(choice.condition(), choice);
         return visitNode(choice);
+    }
+
+    /** {@code if (from > to) return span(to, from)}: which of two values comes first decides how they are handed over. */
+    private void compared(Node condition, Node whole) {
+        if (condition instanceof Binary both && LOGIC.contains(both.operator())) {
+            compared(both.left(), whole);
+            compared(both.right(), whole);
+        } else if (condition instanceof Binary comparison && ORDER.contains(comparison.operator()) && comparison.left() instanceof Name one
+                && comparison.right() instanceof Name other) {
+            ordered(one.name(), other.name(), whole);
+        } else if (condition instanceof Call asked && asked.receiver().orElse(null) instanceof Name one && asked.arguments().size() == 1
+                && asked.arguments().get(0) instanceof Name other) {
+            ordered(one.name(), other.name(), whole);
+        }
+    }
+
+    private void ordered(String one, String other, Node whole) {
+        if (Search.any(whole, node -> hands(node, one, other))) {
+            sightings.add(new ConstructionSighting(Kind.ORDERS, member(), one + " " + other, file.line(whole)));
+        }
+    }
+
+    private static boolean hands(Node node, String one, String other) {
+        List<String> handed = handed(node);
+        return handed.contains(one) && handed.contains(other);
+    }
+
+    /** The plain names that a call or a creation is handed. */
+    private static List<String> handed(Node node) {
+        List<Node> arguments = node instanceof Call call ? call.arguments() : node instanceof Creation creation ? creation.arguments() : List.of();
+        return arguments.stream().filter(Name.class::isInstance).map(each -> ((Name) each).name()).toList();
+    }
+
+    /** {@code -difference(to, from)}: the result is turned back. */
+    @Override
+    public Void visitUnary(Unary unary) {
+        List<String> handed = unary.operator().equals("-") ? handed(unary.operand()) : List.of();
+        for (int i = 1; i < handed.size(); i++) {
+            sightings.add(new ConstructionSighting(Kind.ORDERS, member(), handed.get(i - 1) + " " + handed.get(i), file.line(unary)));
+        }
+        return visitNode(unary);
     }
 
     @Override

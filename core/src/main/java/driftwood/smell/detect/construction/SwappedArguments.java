@@ -15,9 +15,11 @@ import driftwood.smell.Finding;
 import driftwood.smell.Finding.Spot;
 import driftwood.smell.Gathered;
 import driftwood.smell.RoutineFacts;
+import driftwood.smell.Seen;
 import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
+import driftwood.smell.detect.construction.ConstructionSighting.Kind;
 import driftwood.tree.RoutineKind;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
@@ -56,7 +58,7 @@ public final class SwappedArguments implements Detector {
 
     @Override
     public List<Seer<?>> seers() {
-        return List.of();
+        return List.of(ConstructionWalk.SEER);
     }
 
     @Override
@@ -71,7 +73,10 @@ public final class SwappedArguments implements Detector {
                 }
             }
         }
-        return new Judging(program, byName).findings();
+        Set<String> ordered = new HashSet<>();
+        sightings.of(ConstructionWalk.SEER).stream().map(Seen::sighting).filter(each -> each.kind() == Kind.ORDERS)
+                .forEach(each -> ordered.add(each.routine() + " " + each.parameter()));
+        return new Judging(program, byName, ordered).findings();
     }
 
     /** What can be called, with the constructor of a record that nobody wrote. */
@@ -111,14 +116,17 @@ public final class SwappedArguments implements Detector {
     private static final class Judging {
         private final Program program;
         private final Map<String, List<RoutineOutline>> byName;
+        /** Symbols of routines, each with two names that it puts in order. */
+        private final Set<String> ordered;
         /** By the name of a routine, the names of parameters that any routine of that name has. */
         private final Map<String, Set<String>> parameters = new HashMap<>();
         /** Names in their plain form: the same few occur in thousands of calls. */
         private final Map<String, String> plain = new HashMap<>();
 
-        Judging(Program program, Map<String, List<RoutineOutline>> byName) {
+        Judging(Program program, Map<String, List<RoutineOutline>> byName, Set<String> ordered) {
             this.program = program;
             this.byName = byName;
+            this.ordered = ordered;
             byName.forEach((name, routines) -> {
                 Set<String> names = new HashSet<>();
                 routines.forEach(routine -> routine.parameters().forEach(each -> names.add(Crossing.plain(each.name()))));
@@ -194,10 +202,14 @@ public final class SwappedArguments implements Detector {
             RoutineOutline called = meant.get(0);
             boolean deliberate = Crossing.isTurned(arguments, called) || isMirrorImage(arguments, called)
                     || Deliberate.isOwnMirror(called, Crossing.of(arguments, called).stream().map(arguments::get).toList(), caller, program)
-                    || Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
+                    || areOrdered(Crossing.of(arguments, called).stream().map(arguments::get).toList(), caller) || Deliberate.is(called, caller, outline) || differentOwners(arguments, called)
                     || Deliberate.isMirrored(called, arguments, Crossing.of(arguments, called), outline, caller);
             return deliberate ? Optional.empty() : Optional.of(finding(called, arguments,
                     new Spot(outline.file(), line, line, caller)));
+        }
+
+        private boolean areOrdered(List<Argument> crossed, String caller) {
+            return crossed.stream().anyMatch(one -> crossed.stream().anyMatch(other -> ordered.contains(caller + " " + one.name() + " " + other.name())));
         }
     }
 

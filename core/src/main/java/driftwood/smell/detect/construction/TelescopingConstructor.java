@@ -52,6 +52,8 @@ public final class TelescopingConstructor implements Detector {
             """);
 
     private static final int MANY = 5;
+    /** Who calls can tell so few parts apart. */
+    private static final int FEW = 3;
     private static final Pattern CAPACITY = Pattern.compile("(?i).*(capacity|size|factor|increment)");
     /** So many arguments by position are misread where they could be named. */
     private static final int BY_POSITION = 4;
@@ -210,6 +212,8 @@ public final class TelescopingConstructor implements Detector {
                 .risk(steps > 1 && longest.parameters().stream().allMatch(each -> CAPACITY.matcher(each.name()).matches()), -0.8,
                         "how much room a collection takes is asked for so everywhere")
                 .risk(steps > 1 && optional == 1, -0.6, "only one part is optional")
+                .risk(steps > 1 && longest.parameters().size() <= FEW, longest.parameters().size() < FEW ? -1.6 : -0.8,
+                        "even the longest takes no more than " + longest.parameters().size() + " parts")
                 .risk(type.traits().isAbstract() && longest.isConstructor(), -0.6, "only its subclasses call it")
                 .build();
     }

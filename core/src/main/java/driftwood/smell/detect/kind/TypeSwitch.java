@@ -143,7 +143,8 @@ public final class TypeSwitch implements Detector {
                 .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
                 .risk(downcasts, 0.2, "branches cast " + chain.subject().text() + " to its subtype")
                 .risk(guarded, -0.8, "the compiler guards it: a new variant does not compile until it has an arm")
-                .risk(!reads && !downcasts && changesOne(chain), -0.9, "its arms only change one value")
+                .risk(!reads && !downcasts && changesOne(chain), -1.2, "its arms only change one value")
+                .risk(!reads && !downcasts && chain.working() <= 2 && siblings.size() <= 1, -0.5, "only two arms do anything")
                 .risk(reads, -1.2, "its arms only keep values: names are read, no behaviour is chosen")
                 .build();
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),

@@ -126,8 +126,8 @@ public final class NullCheck implements Detector {
         Set<String> files = new LinkedHashSet<>(Set.of(source.file()));
         guards.forEach(each -> files.add(each.place().file()));
         boolean hardly = careless.size() > SELDOM * guards.size();
-        Drag.Builder weighed = Drag.of(guards.size() + Math.min(guards.size(), careless.size()), files.size(), source.yields().size())
-                .risk(hardly, -0.8, "most callers go without a check: it gives " + Language.nothingIn(source.file()) + " to few of them")
+        Drag.Builder weighed = Drag.of(guards.size() + (hardly ? 0 : Math.min(guards.size(), careless.size())), files.size(), source.yields().size())
+                .risk(hardly, -1.0, "most callers go without a check: it gives " + Language.nothingIn(source.file()) + " to few of them")
                 .risk(!careless.isEmpty() && !hardly, 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
                 .risk(guards.size() == 1, careless.size() <= 1 ? -0.8 : -0.5, "only one place guards it")

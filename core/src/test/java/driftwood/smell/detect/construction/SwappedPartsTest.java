@@ -34,6 +34,13 @@ class SwappedPartsTest {
     }
 
     @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"0|if (from > to) { return between(to, from); } return to - from;", "0|return -between(to, from);", "0|return from < to ? to - from : between(to, from);",
+        "0|if (from != 0 && to < from) { return 1 + between(to, from); } return 0;", "1|if (from > 3) { return between(to, from); } return to;", "1|return between(to, from);", "1|return 1 - between(to, from);"})
+    void whatIsPutInOrder(int count, String statements) throws Exception {
+        assertThat(swapped("Use.java", "class Use {\n    int between(int from, int to) { return to - from; }\n    int all(int from, int to) { " + statements + " }\n}\n")).isEqualTo(count);
+    }
+
+    @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"1|new Span(to, from)", "0|new Span(from, to)", "0|new Span(to: to, from: from)"})
     void inCSharp(int count, String creation) throws Exception {
         assertThat(swapped("Use.cs", "record Span(int from, int to);\nclass Use {\n    Span All(int from, int to) { return " + creation + "; }\n}\n")).isEqualTo(count);

@@ -1,0 +1,83 @@
+package driftwood.scan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.smell.Finding;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What has one cause stands together and counts once. */
+class CausesTest {
+    @TempDir
+    Path root;
+
+    private List<List<Finding>> together(String source) throws Exception {
+        Files.writeString(root.resolve("Quay.java"), source);
+        return Causes.together(new Scan(Scan.Options.DEFAULT.on(1)).run(root, List.of(root)).findings());
+    }
+
+    private static List<String> smells(List<Finding> group) {
+        return group.stream().map(Finding::smell).toList();
+    }
+
+    @Test
+    void overloadsThatHandOverTheSame() throws Exception {
+        List<List<Finding>> groups = together("""
+                class Quay {
+                    void moor(String ship, int berth, int draught, int length, String flag, boolean pilot) { System.out.println(ship); }
+                    void moor(String ship, int berth, int draught, int length, String flag, boolean pilot, int tugs) { System.out.println(ship + tugs); }
+                    void bill(String payer, int tons, int days, int rate, String code, boolean paid) { System.out.println(payer); }
+                }
+                """);
+        assertThat(groups).hasSize(2);
+        assertThat(groups.stream().map(List::size)).containsExactlyInAnyOrder(2, 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"String ship, int berth, int draught, int length, String flag, boolean pilot|1", "String ship, int berth, int draught, int length, String flag, boolean tug|2"})
+    void theSameParametersInTwoTypes(String parameters, int causes) throws Exception {
+        assertThat(together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot); }\ninterface Roads { void anchor(" + parameters + "); }\n")).hasSize(causes);
+    }
+
+    @Test
+    void chainsOnTheSameVariantsAndTheStateThatTheyBranchOn() throws Exception {
+        List<List<Finding>> groups = together("""
+                class Gate {
+                    enum State { OPEN, SHUT, JAMMED }
+                    private State state = State.SHUT;
+                    private int count;
+                    void push() {
+                        switch (state) { case OPEN: count++; state = State.SHUT; break; case SHUT: count--; state = State.OPEN; break; default: }
+                    }
+                    void kick() {
+                        switch (state) { case OPEN: count += 2; state = State.JAMMED; break; case JAMMED: count -= 2; state = State.OPEN; break; default: }
+                    }
+                }
+                class Watch {
+                    void look(Gate.State state) {
+                        switch (state) { case OPEN: System.out.println("o"); System.out.println("p"); break; case SHUT: System.out.println("s"); System.out.println("t"); break; default: }
+                    }
+                    void tell(Gate.State state) {
+                        switch (state) { case OPEN: System.out.println("1"); System.out.println("2"); break; case JAMMED: System.out.println("3"); System.out.println("4"); break; default: }
+                    }
+                }
+                """);
+        assertThat(groups).hasSize(1);
+        assertThat(smells(groups.get(0))).contains("state-switch", "type-switch");
+    }
+
+    @Test
+    void theCauseIsTheFirstOfItsGroup() throws Exception {
+        List<List<Finding>> groups = together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot);\n"
+                + "void leave(String ship, int berth, int draught, int length, String flag, boolean pilot); }");
+        List<Finding> all = groups.stream().flatMap(List::stream).toList();
+        Map<String, String> causes = Causes.of(all);
+        assertThat(causes).hasSize(2).allSatisfy((id, cause) -> assertThat(cause).isEqualTo(all.get(0).id()));
+    }
+}
