@@ -17,6 +17,7 @@ import driftwood.tree.Return;
 import driftwood.tree.Routine;
 import driftwood.tree.Search;
 import driftwood.tree.Throw;
+import driftwood.tree.TreeVisitor;
 import driftwood.tree.Unary;
 import java.util.ArrayList;
 import java.util.List;
@@ -71,21 +72,36 @@ final class ConstructionWalk extends Whereabouts {
 
     /** {@code if (from > to) return span(to, from)}: which of two values comes first decides how they are handed over. */
     private void compared(Node condition, Node whole) {
-        if (condition instanceof Binary both && LOGIC.contains(both.operator())) {
-            compared(both.left(), whole);
-            compared(both.right(), whole);
-        } else if (condition instanceof Binary comparison && ORDER.contains(comparison.operator()) && comparison.left() instanceof Name one
-                && comparison.right() instanceof Name other) {
-            ordered(one.name(), other.name(), whole);
-        } else if (condition instanceof Call asked && asked.receiver().orElse(null) instanceof Name one && asked.arguments().size() == 1
-                && asked.arguments().get(0) instanceof Name other) {
-            ordered(one.name(), other.name(), whole);
-        }
+        condition.accept(new TreeVisitor<Void>() {
+            @Override
+            public Void visitNode(Node other) {
+                return null;
+            }
+
+            @Override
+            public Void visitBinary(Binary binary) {
+                if (LOGIC.contains(binary.operator())) {
+                    binary.left().accept(this);
+                    binary.right().accept(this);
+                } else if (ORDER.contains(binary.operator())) {
+                    ordered(binary.left(), binary.right(), whole);
+                }
+                return null;
+            }
+
+            @Override
+            public Void visitCall(Call call) {
+                if (call.receiver().isPresent() && call.arguments().size() == 1) {
+                    ordered(call.receiver().get(), call.arguments().get(0), whole);
+                }
+                return null;
+            }
+        });
     }
 
-    private void ordered(String one, String other, Node whole) {
-        if (Search.any(whole, node -> hands(node, one, other))) {
-            sightings.add(new ConstructionSighting(Kind.ORDERS, member(), one + " " + other, file.line(whole)));
+    private void ordered(Node left, Node right, Node whole) {
+        if (left instanceof Name one && right instanceof Name other && Search.any(whole, node -> hands(node, one.name(), other.name()))) {
+            sightings.add(new ConstructionSighting(Kind.ORDERS, member(), one.name() + " " + other.name(), file.line(whole)));
         }
     }
 
