@@ -72,6 +72,11 @@ final class Answering {
         return new Answering(drafting, place.around(), Variants.of(drafting.workspace(), place.decision(), common), names);
     }
 
+    /** Whether one of the two decisions stands within the other: whichever moves takes it along. */
+    boolean meets(Answering other) {
+        return workspace.unit(decision.around()) == workspace.unit(other.decision.around()) && decision.from() < other.decision.to() && other.decision.from() < decision.to();
+    }
+
     private String name(Set<String> taken) {
         String own = around.getKind() == ElementKind.CONSTRUCTOR ? "setUp" : around.getSimpleName().toString();
         String rest = home.getSimpleName().toString();

@@ -65,15 +65,18 @@ public final class BehaviourOnVariants implements EarlyRecipe {
         List<Answering> all = new ArrayList<>();
         Set<String> names = new LinkedHashSet<>();
         all.add(Answering.of(drafting, common, branching.chain().routine(), branching.chain().line(), names));
-        List<String> left = new ArrayList<>();
         for (Place each : branching.siblings()) {
             try {
-                all.add(Answering.of(drafting, common, each.symbol(), each.line(), names));
+                Answering more = Answering.of(drafting, common, each.symbol(), each.line(), names);
+                if (all.stream().noneMatch(more::meets)) {
+                    all.add(more);
+                }
             } catch (Refused e) {
                 if (pattern.equals("state")) {
                     throw new Refused("not every routine can be moved: " + each.file() + ":" + each.line() + ": " + e.getMessage());
                 }
-                left.add(each.file() + ":" + each.line());
+                // It is a finding of its own, and says then why it stays.
+                continue;
             }
         }
         all.forEach(Answering::write);
