@@ -97,22 +97,52 @@ public final class Constructors {
         return all;
     }
 
-    /** Both store their parameters in fields and do nothing else. */
+    /** Both store their parameters in fields, or hand them to the same constructor of the parent, and do nothing else. */
     private List<Filled> storing(ExecutableElement constructor, TreePath block, List<? extends StatementTree> body) {
         Map<Element, TreePath> longestStores = stores(longest);
         Map<Element, TreePath> stores = stores(constructor);
-        List<Filled> all = new ArrayList<>();
-        for (Element parameter : longest.getParameters()) {
-            Element field = longestStores.entrySet().stream().filter(each -> parameter.equals(workspace.element(each.getValue()))).map(Map.Entry::getKey)
-                    .findFirst().orElseThrow(() -> new Refused(told(longest) + " does more than store its parameters, and others do not call it"));
-            all.add(stores.containsKey(field) ? filled(constructor, stores.get(field)) : Filled.with(initial(field), false));
-        }
-        for (Element field : stores.keySet()) {
-            if (!longestStores.containsKey(field)) {
-                throw new Refused(told(constructor) + " stores " + field.getSimpleName() + ", which the longest does not");
+        for (Element each : stores.keySet()) {
+            if (!longestStores.containsKey(each)) {
+                throw new Refused(each.getKind() == ElementKind.PARAMETER ? told(constructor) + " calls another constructor of its parent than the longest"
+                        : told(constructor) + " stores " + each.getSimpleName() + ", which the longest does not");
             }
         }
+        List<Filled> all = new ArrayList<>();
+        for (Element parameter : longest.getParameters()) {
+            List<Filled> ways = longestStores.entrySet().stream().filter(each -> parameter.equals(workspace.element(each.getValue()))).map(Map.Entry::getKey)
+                    .map(each -> stored(each, stores, constructor)).distinct().toList();
+            if (ways.isEmpty()) {
+                throw new Refused(told(longest) + " does more than store its parameters, and others do not call it");
+            }
+            if (ways.size() > 1) {
+                throw new Refused(told(constructor) + " stores in two places what is " + parameter.getSimpleName() + " in the longest");
+            }
+            all.add(ways.get(0));
+        }
+        longestStores.forEach((field, value) -> {
+            if (!longest.getParameters().contains(workspace.element(value)) && !isTheSame(value, stores.get(field), all, constructor)) {
+                throw new Refused(told(constructor) + " gives " + field.getSimpleName() + " another value than the longest");
+            }
+        });
         return all;
+    }
+
+    private Filled stored(Element field, Map<Element, TreePath> stores, ExecutableElement constructor) {
+        if (!stores.containsKey(field) && field.getKind() == ElementKind.PARAMETER) {
+            throw new Refused(told(constructor) + " calls another constructor of its parent than the longest");
+        }
+        return stores.containsKey(field) ? filled(constructor, stores.get(field)) : Filled.with(initial(field), false);
+    }
+
+    /** Whether both work out a value in the same words, from parameters of the same names that mean the same. @param other null where nothing is stored */
+    private boolean isTheSame(TreePath value, TreePath other, List<Filled> all, ExecutableElement constructor) {
+        if (other == null || !workspace.text(value).replaceAll("\\s+", " ").equals(workspace.text(other).replaceAll("\\s+", " "))) {
+            return false;
+        }
+        return Captures.of(workspace, List.of(value)).read().stream().allMatch(each -> {
+            int at = longest.getParameters().indexOf(each);
+            return at < 0 || all.get(at).parameter().filter(own -> constructor.getParameters().get(own).getSimpleName().equals(each.getSimpleName())).isPresent();
+        });
     }
 
     private Map<Element, TreePath> stores(ExecutableElement constructor) {
@@ -122,7 +152,8 @@ public final class Constructors {
         Map<Element, TreePath> stores = new LinkedHashMap<>();
         for (StatementTree each : tree.getBody().getStatements()) {
             if (each instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call
-                    && call.getMethodSelect() instanceof IdentifierTree name && name.getName().contentEquals("super") && call.getArguments().isEmpty()) {
+                    && call.getMethodSelect() instanceof IdentifierTree name && name.getName().contentEquals("super")) {
+                handed(new TreePath(new TreePath(block, each), call), stores);
                 continue;
             }
             if (!(each instanceof ExpressionStatementTree evaluate) || !(evaluate.getExpression() instanceof AssignmentTree assignment)) {
@@ -137,6 +168,18 @@ public final class Constructors {
             }
         }
         return stores;
+    }
+
+    /** What the parent's constructor is handed, by its parameters. */
+    private void handed(TreePath path, Map<Element, TreePath> stores) {
+        MethodInvocationTree call = (MethodInvocationTree) path.getLeaf();
+        ExecutableElement parents = (ExecutableElement) workspace.element(new TreePath(path, call.getMethodSelect()));
+        if (!call.getArguments().isEmpty() && (parents.isVarArgs() || parents.getParameters().size() != call.getArguments().size())) {
+            throw new Refused(told(parents) + " takes any number of arguments");
+        }
+        for (int i = 0; i < call.getArguments().size(); i++) {
+            stores.put(parents.getParameters().get(i), new TreePath(path, call.getArguments().get(i)));
+        }
     }
 
     private String initial(Element field) {

@@ -50,7 +50,7 @@ public final class BuilderForLadder implements Recipe {
 
     @Override
     public boolean answers(Finding finding) {
-        return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters fact && Set.of("new", Symbol.of(fact.routine()).simpleType()).contains(Symbol.of(fact.routine()).member());
+        return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters;
     }
 
     @Override

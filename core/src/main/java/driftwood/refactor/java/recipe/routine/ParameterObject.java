@@ -187,7 +187,7 @@ public final class ParameterObject implements Recipe {
                     left.add(workspace.text(new TreePath(path, tree.getParameters().get(i))));
                 } else if (!placed) {
                     placed = true;
-                    left.add(type + " " + parameter);
+                    left.add(typeIn(unit) + " " + parameter);
                 }
             }
             script.replace(unit.file(), workspace.from(new TreePath(path, tree.getParameters().get(0))),
@@ -236,12 +236,17 @@ public final class ParameterObject implements Recipe {
             }
         }
 
+        /** The new type as a file can name it, imported where it is needed. */
+        private String typeIn(Unit unit) {
+            String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
+            return drafting.imports().platform(around.isEmpty() ? type : around + "." + type, unit);
+        }
+
         private void redirect(Call call) {
             drafting.callSite(call.path());
             Unit site = workspace.unit(call.path());
             String file = site.file();
-            String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
-            String made = drafting.imports().platform(around.isEmpty() ? type : around + "." + type, site);
+            String made = typeIn(site);
             if (gathered.get(gathered.size() - 1) - gathered.get(0) == gathered.size() - 1) {
                 TreePath last = call.arguments().get(gathered.get(gathered.size() - 1));
                 script.insert(file, workspace.from(call.arguments().get(gathered.get(0))), "new " + made + "(");
