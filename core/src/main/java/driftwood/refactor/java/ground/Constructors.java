@@ -17,6 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -43,15 +45,23 @@ public final class Constructors {
      * @param parameter of the constructor that is asked; empty where it is a value
      * @param value     as written; it means the same anywhere in the type
      * @param acts      whether working it out may do more than make a value
+     * @param needs     names of parameters that it is worked out from: the same in the longest and in the one that is asked
      */
-    public record Filled(Optional<Integer> parameter, String value, boolean acts) {
+    public record Filled(Optional<Integer> parameter, String value, boolean acts, Set<String> needs) {
 
         static Filled by(int parameter) {
-            return new Filled(Optional.of(parameter), "", false);
+            return new Filled(Optional.of(parameter), "", false, Set.of());
         }
 
         static Filled with(String value, boolean acts) {
-            return new Filled(Optional.empty(), value, acts);
+            return new Filled(Optional.empty(), value, acts, Set.of());
+        }
+
+        /** @throws Refused where the value is worked out from parameters. @param of the constructor that does so */
+        public void refuseDependent(ExecutableElement of) {
+            if (!needs.isEmpty()) {
+                throw new Refused(told(of) + " works out " + value + " from its own parameters");
+            }
         }
     }
 
@@ -71,7 +81,19 @@ public final class Constructors {
         TreePath path = workspace.path(constructor).orElseThrow(() -> new Refused("a constructor is not written out"));
         List<? extends StatementTree> body = ((MethodTree) path.getLeaf()).getBody().getStatements();
         TreePath block = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
-        return !body.isEmpty() && chained(body.get(0)) != null ? handingOn(constructor, block, body) : storing(constructor, block, body);
+        List<Filled> found = !body.isEmpty() && chained(body.get(0)) != null ? handingOn(constructor, block, body) : storing(constructor, block, body);
+        found.stream().filter(each -> !each.needs().stream().allMatch(name -> isHandedOn(name, constructor, found))).forEach(each -> each.refuseDependent(constructor));
+        return found;
+    }
+
+    /** Whether a parameter of that name is the longest's parameter of that name. */
+    private boolean isHandedOn(String name, ExecutableElement constructor, List<Filled> found) {
+        for (int i = 0; i < found.size(); i++) {
+            if (longest.getParameters().get(i).getSimpleName().contentEquals(name)) {
+                return found.get(i).parameter().filter(own -> constructor.getParameters().get(own).getSimpleName().contentEquals(name)).isPresent();
+            }
+        }
+        return false;
     }
 
     private static MethodInvocationTree chained(StatementTree statement) {
@@ -192,7 +214,14 @@ public final class Constructors {
 
     private Filled filled(ExecutableElement constructor, TreePath value) {
         int parameter = constructor.getParameters().indexOf(workspace.element(value));
-        return parameter >= 0 ? Filled.by(parameter) : Filled.with(constant(value, told(constructor)), Purity.mayActOutside(workspace, value));
+        if (parameter >= 0) {
+            return Filled.by(parameter);
+        }
+        Captures captures = Captures.of(workspace, List.of(value));
+        boolean own = !captures.needsObject() && captures.read().stream().allMatch(constructor.getParameters()::contains);
+        return own ? new Filled(Optional.empty(), workspace.text(value), Purity.mayActOutside(workspace, value),
+                captures.read().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.toCollection(TreeSet::new)))
+                : Filled.with(constant(value, told(constructor)), Purity.mayActOutside(workspace, value));
     }
 
     private String constant(TreePath value, String where) {

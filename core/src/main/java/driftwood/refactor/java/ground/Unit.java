@@ -1,6 +1,7 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.tree.CompilationUnitTree;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -12,6 +13,8 @@ import java.util.regex.Pattern;
  * @param tree attributed
  */
 public record Unit(String file, String text, CompilationUnitTree tree) {
+    /** A longer line is read with difficulty, in characters. */
+    private static final int WIDE = 120;
     private static final Pattern INDENTED = Pattern.compile("(?m)\\{[ \\t]*(?://.*)?\\r?\\n(?:[ \\t]*\\r?\\n)*([ \\t]+)\\S");
 
     /** The line of an offset, from 1. */
@@ -54,6 +57,22 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
             at++;
         }
         return text.substring(start, at);
+    }
+
+    /**
+     * A chain of calls, on one line where there is room, else each step on a line of its own.
+     *
+     * @param at    offset at which it begins
+     * @param steps each with its dot
+     */
+    public String chain(int at, String head, List<String> steps) {
+        String whole = head + String.join("", steps);
+        int column = text.substring(lineStart(at), at).replace("\t", indent().repeat(indent().equals("\t") ? 4 : 1)).length();
+        if (steps.size() < 3 || column + whole.length() <= WIDE || whole.contains("\n")) {
+            return whole;
+        }
+        String further = newLine() + indentAt(at) + indent().repeat(2);
+        return head + further + String.join(further, steps);
     }
 
     /**

@@ -2,6 +2,7 @@ package driftwood.refactor.java.ground;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -56,5 +57,15 @@ class UnitTest {
         Unit unit = of("class A {\n\tvoid a() {\n\t\t" + block + "\n\t}\n}");
         int from = unit.text().indexOf("if");
         assertThat(unit.styled(unit.bare(from, from + block.length()), "\t\t")).isEqualTo("\t\t" + block);
+    }
+
+    @Test
+    void aChainStaysOnItsLineWhereThereIsRoom() {
+        Unit unit = new Unit("Quay.java", "class Quay {\n    Object ship = HERE;\n}\n", null);
+        int at = unit.text().indexOf("HERE");
+        assertThat(unit.chain(at, "Ship.builder(1)", List.of(".flag(2)", ".crew(3)", ".build()"))).isEqualTo("Ship.builder(1).flag(2).crew(3).build()");
+        String crew = ".crew(" + "a".repeat(90) + ")";
+        assertThat(unit.chain(at, "Ship.builder(1)", List.of(".flag(2)", crew, ".build()"))).isEqualTo("Ship.builder(1)\n            .flag(2)\n            " + crew + "\n            .build()");
+        assertThat(unit.chain(at, "Ship.builder(1)", List.of(crew, ".build()"))).as("two steps are no chain").doesNotContain("\n");
     }
 }

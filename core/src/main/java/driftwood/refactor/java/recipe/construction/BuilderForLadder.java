@@ -1,25 +1,20 @@
 package driftwood.refactor.java.recipe.construction;
 
 import com.sun.source.tree.LiteralTree;
-import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
-import driftwood.refactor.java.ground.Captures;
-import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Constructors.Filled;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Purity;
 import driftwood.refactor.java.ground.Recipe;
-import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
@@ -32,8 +27,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BinaryOperator;
-import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -70,14 +63,11 @@ public final class BuilderForLadder implements Recipe {
 
     private static final class Building {
         private static final int MOST_REQUIRED = 5;
-        /** What a field is without a word. */
-        private static final Set<String> USUAL = Set.of("null", "0", "false");
         private final Drafting drafting;
         private final Workspace workspace;
         private final Script script;
         private final TypeElement type;
         private final TreePath home;
-        private final Unit unit;
         private final List<ExecutableElement> ladder;
         private final ExecutableElement longest;
         private final List<Call> calls;
@@ -92,7 +82,6 @@ public final class BuilderForLadder implements Recipe {
             this.script = drafting.script();
             this.type = type;
             this.home = workspace.path(type).orElseThrow();
-            this.unit = workspace.unit(home);
             this.longest = ladder.stream().reduce((a, b) -> b.getParameters().size() >= a.getParameters().size() ? b : a).orElseThrow();
             this.ladder = ladder;
             this.chained = new ChainedCalls(drafting, ladder, longest);
@@ -142,6 +131,9 @@ public final class BuilderForLadder implements Recipe {
             List<String> optional = drafting.finding().detail() instanceof Ladder fact ? fact.optional() : List.of();
             for (int i = 0; i < longest.getParameters().size(); i++) {
                 int at = i;
+                for (int one = 0; one < filled.size(); one++) {
+                    filled.get(one).get(at).refuseDependent(ladder.get(one));
+                }
                 filled.stream().map(each -> each.get(at)).filter(Filled::acts).findFirst().ifPresent(each -> refuseActing(each.value(), longest.getParameters().get(at)));
                 Optional<String> given = filled.stream().map(each -> each.get(at)).filter(each -> each.parameter().isEmpty()).map(Filled::value).findFirst();
                 boolean left = optional.contains(longest.getParameters().get(i).getSimpleName().toString()) || ladder.size() == 1 && optional.isEmpty();
@@ -163,8 +155,9 @@ public final class BuilderForLadder implements Recipe {
         void write() {
             script.stage("Add " + type.getSimpleName() + "." + builder + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
-            drafting.declarations().add(home, constructor(), Where.CONSTRUCTORS);
-            drafting.declarations().add(home, entryRoutine(open) + "\n\n" + builderClass(open), Where.END);
+            BuilderCode code = new BuilderCode(drafting, type, longest, defaults, builder, entry);
+            drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
+            drafting.declarations().add(home, code.entry(open) + "\n\n" + code.type(open), Where.END);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());
             boolean kept = false;
             for (Call each : calls) {
@@ -192,93 +185,22 @@ public final class BuilderForLadder implements Recipe {
             return call.path().getLeaf() instanceof NewClassTree creation && creation.getClassBody() == null;
         }
 
-        private String typeOf(VariableElement parameter) {
-            return workspace.text(new TreePath(workspace.path(parameter).orElseThrow(), ((VariableTree) workspace.path(parameter).orElseThrow().getLeaf()).getType()));
-        }
-
-        /** The longest constructor once more, for the builder. */
-        private String constructor() {
-            TreePath path = workspace.path(longest).orElseThrow();
-            MethodTree tree = (MethodTree) path.getLeaf();
-            TreePath body = new TreePath(path, tree.getBody());
-            String from = longest.getParameters().stream().anyMatch(each -> each.getSimpleName().contentEquals("builder")) ? "from" : "builder";
-            if (Captures.of(workspace, List.of(body)).written().stream().anyMatch(longest.getParameters()::contains)) {
-                throw new Refused(Constructors.told(longest) + " gives a parameter another value");
-            }
-            String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(longest.getParameters()::contains)
-                    .filter(element -> each.getLeaf().getKind() == Tree.Kind.IDENTIFIER).map(element -> from + "." + element.getSimpleName())).of(body);
-            String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
-            return "private " + type.getSimpleName() + "(" + builder + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
-        }
-
-        private String entryRoutine(String open) {
-            String required = required((name, of) -> of + " " + name);
-            return entryComment(required.isEmpty()) + open + "static " + builder + " " + entry + "(" + required + ") {\n    return new "
-                    + builder + "(" + required((name, of) -> name) + ");\n}";
-        }
-
-        private String entryComment(boolean bare) {
-            String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
-            StringBuilder said = new StringBuilder();
-            for (int i = 0; i < defaults.size(); i++) {
-                String name = longest.getParameters().get(i).getSimpleName().toString();
-                String text = Comments.ofParameter(comment, name);
-                said.append(defaults.get(i) != null || text.isEmpty() ? "" : "\n * @param " + name + " " + text);
-            }
-            String first = "Begins " + article() + (bare ? "" : " with the parts that each must have") + ".";
-            return said.isEmpty() ? "/** " + first + " */\n" : "/**\n * " + first + "\n *" + said + "\n */\n";
-        }
-
-        private String article() {
-            return ("AEIOU".indexOf(type.getSimpleName().charAt(0)) >= 0 ? "an " : "a ") + type.getSimpleName();
-        }
-
-        private String required(BinaryOperator<String> written) {
-            List<String> all = new ArrayList<>();
-            for (int i = 0; i < defaults.size(); i++) {
-                if (defaults.get(i) == null) {
-                    all.add(written.apply(longest.getParameters().get(i).getSimpleName().toString(), typeOf(longest.getParameters().get(i))));
-                }
-            }
-            return String.join(", ", all);
-        }
-
-        private String builderClass(String open) {
-            String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
-            StringBuilder text = new StringBuilder("/** Takes the parts of " + article() + " by name, and builds it. */\n" + open + "static final class " + builder + " {\n");
-            StringBuilder steps = new StringBuilder();
-            for (int i = 0; i < defaults.size(); i++) {
-                String name = longest.getParameters().get(i).getSimpleName().toString();
-                String of = typeOf(longest.getParameters().get(i));
-                boolean needed = defaults.get(i) == null;
-                text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(needed || USUAL.contains(defaults.get(i)) ? "" : " = " + defaults.get(i)).append(";\n");
-                if (!needed) {
-                    String said = Comments.ofParameter(comment, name);
-                    steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(' ').append(name).append('(').append(of).append(' ')
-                            .append(name).append(") {\n        this.").append(name).append(" = ").append(name).append(";\n        return this;\n    }\n");
-                }
-            }
-            text.append("\n    private ").append(builder).append('(').append(required((name, of) -> of + " " + name)).append(") {\n");
-            text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
-            String thrown = drafting.imports().thrown(longest.getThrownTypes(), unit);
-            return text.append("\n    ").append(open).append(type.getSimpleName()).append(" build()").append(thrown).append(" {\n        return new ").append(type.getSimpleName()).append("(this);\n    }\n}").toString();
-        }
-
         private void redirect(Call call) {
             Purity.refuseReordered(workspace, call.arguments(), order(call));
             List<String> values = chained.values(call);
-            StringBuilder steps = new StringBuilder();
+            List<String> steps = new ArrayList<>();
             List<String> first = new ArrayList<>();
             for (int i = 0; i < values.size(); i++) {
                 if (defaults.get(i) == null) {
                     first.add(values.get(i));
                 } else if (!values.get(i).equals(defaults.get(i))) {
-                    steps.append('.').append(longest.getParameters().get(i).getSimpleName()).append('(').append(values.get(i)).append(')');
+                    steps.add("." + longest.getParameters().get(i).getSimpleName() + "(" + values.get(i) + ")");
                 }
             }
+            steps.add(".build()");
             Unit site = workspace.unit(call.path());
-            String name = workspace.text(call.name());
-            script.replace(site.file(), workspace.from(call.path()), workspace.to(call.path()), name + "." + entry + "(" + String.join(", ", first) + ")" + steps + ".build()");
+            int from = workspace.from(call.path());
+            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, workspace.text(call.name()) + "." + entry + "(" + String.join(", ", first) + ")", steps));
         }
 
         /** The arguments of a call in the order in which the builder takes them. */

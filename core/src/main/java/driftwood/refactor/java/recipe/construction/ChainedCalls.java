@@ -27,6 +27,7 @@ record ChainedCalls(Drafting drafting, List<ExecutableElement> ladder, Executabl
         Unit home = workspace.unit(workspace.path(longest).orElseThrow());
         List<String> values = new ArrayList<>();
         for (Filled each : new Constructors(workspace, longest).of(called(call))) {
+            each.refuseDependent(called(call));
             values.add(each.parameter().map(at -> drafting.script().text(file, workspace.from(call.arguments().get(at)), workspace.to(call.arguments().get(at)))).orElseGet(() -> drafting.imports().carried(each.value(), home, workspace.unit(call.path()))));
         }
         return values;
