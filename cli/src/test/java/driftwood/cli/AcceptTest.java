@@ -50,7 +50,7 @@ class AcceptTest {
                     public Pilot() { this("nobody"); }
                     public Pilot(String name) { this(name, 100); }
                     public String getName"""));
-        Run run = scan("--fail-at", "1");
+        Run run = scan("--fail-at", "0.1");
         assertThat(run.code()).isEqualTo(ExitCode.ACT);
         assertThat(run.out()).contains("Pilot has 3 constructors", "1 finding in 27 files");
     }

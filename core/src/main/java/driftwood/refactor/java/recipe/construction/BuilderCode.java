@@ -37,10 +37,10 @@ final class BuilderCode {
     private final String entry;
 
     /** @param defaults for each parameter of the longest what it is where nobody says it; null for a required part */
-    BuilderCode(Drafting drafting, TypeElement type, ExecutableElement longest, List<String> defaults, String builder, String entry) {
+    BuilderCode(Drafting drafting, ExecutableElement longest, List<String> defaults, String builder, String entry) {
         this.drafting = drafting;
         this.workspace = drafting.workspace();
-        this.type = type;
+        this.type = (TypeElement) longest.getEnclosingElement();
         this.unit = workspace.unit(workspace.path(type).orElseThrow());
         this.longest = longest;
         this.defaults = defaults;

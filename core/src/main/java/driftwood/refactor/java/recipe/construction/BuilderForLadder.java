@@ -155,7 +155,7 @@ public final class BuilderForLadder implements Recipe {
         void write() {
             script.stage("Add " + type.getSimpleName() + "." + builder + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
-            BuilderCode code = new BuilderCode(drafting, type, longest, defaults, builder, entry);
+            BuilderCode code = new BuilderCode(drafting, longest, defaults, builder, entry);
             drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
             drafting.declarations().add(home, code.entry(open) + "\n\n" + code.type(open), Where.END);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());

@@ -122,7 +122,7 @@ public final class NamedCreations implements Recipe {
                     given.add(Words.upper(word.replaceFirst("^(?:with|is|has)(?=[A-Z])", "")));
                 }
             }
-            String name = given.isEmpty() ? "plain" : each.equals(longest) && given.size() > 2 ? "complete" : "with" + String.join("And", given);
+            String name = given.isEmpty() ? taken.contains("of") ? "plain" : "of" : each.equals(longest) && given.size() > 2 ? "complete" : "with" + String.join("And", given);
             if (!taken.add(name)) {
                 throw new Refused("two of the combinations, or a member of " + type.getSimpleName() + ", would be called " + name + "()");
             }
