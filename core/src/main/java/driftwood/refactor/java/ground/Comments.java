@@ -16,6 +16,14 @@ public final class Comments {
         return unit.text().substring(Declarations.fromComments(unit, at), at);
     }
 
+    /** The doc comment of a declaration, for one that takes its place: with a line feed behind it, without the indentation; empty where there is none. */
+    public static String doc(Workspace workspace, TreePath declaration) {
+        String before = before(workspace, declaration);
+        Unit unit = workspace.unit(declaration);
+        int doc = before.lastIndexOf("/**");
+        return doc < 0 ? "" : unit.bare(before.substring(doc), unit.indentAt(workspace.from(declaration))).stripTrailing() + "\n";
+    }
+
     /** What a doc comment says of a parameter, on one line; empty where it says nothing. */
     public static String ofParameter(String comment, String name) {
         Matcher said = Pattern.compile("@param\\s+" + Pattern.quote(name) + "\\s+((?:[^@*]|\\*(?!/)|(?<=\\{)@)*)").matcher(comment);

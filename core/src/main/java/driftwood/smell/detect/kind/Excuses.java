@@ -16,7 +16,7 @@ import java.util.stream.Stream;
  * options of a main routine, arguments made normal. (Catalogue, type-switch, "Not".)
  */
 final class Excuses {
-    private static final Pattern ONE = Pattern.compile("b?[\"'](.|\\\\(.|x..|u....))[\"']");
+    private static final Pattern ONE = Pattern.compile("b?[\"'](.|\\\\(.|[0-7]{1,3}|x..?|u....|u\\{[^}]+}))[\"']");
     private static final Pattern READING = Pattern.compile(
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(

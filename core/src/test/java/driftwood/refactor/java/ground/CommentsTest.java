@@ -2,6 +2,7 @@ package driftwood.refactor.java.ground;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.refactor.java.Attributed;
 import org.junit.jupiter.api.Test;
 
 /** What doc comments say of parameters that move. */
@@ -45,5 +46,12 @@ class CommentsTest {
         assertThat(Comments.without("/** @param a one */\n", "a")).isEmpty();
         assertThat(Comments.without("/**\n * @param a one\n */\n", "a")).isEmpty();
         assertThat(Comments.without("// nothing\n", "a")).isEqualTo("// nothing\n");
+    }
+
+    @Test
+    void theDocCommentOfADeclarationWithoutItsIndentation() {
+        Attributed given = Attributed.of("class Quay {\n    // a mark\n\n    /**\n     * Moors.\n     *\n     * @param ship   which\n     */\n    void moor(String ship) { }\n\n    // aside\n    void leave() { }\n}");
+        assertThat(Comments.doc(given.workspace(), given.workspace().path(given.routine("Quay#moor(String)")).orElseThrow())).isEqualTo("/**\n * Moors.\n *\n * @param ship   which\n */\n");
+        assertThat(Comments.doc(given.workspace(), given.workspace().path(given.routine("Quay#leave()")).orElseThrow())).isEmpty();
     }
 }

@@ -8,6 +8,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Constructors.Filled;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
@@ -78,7 +79,7 @@ public final class NamedCreations implements Recipe {
             String parameters = drafting.imports().parameters(each.getParameters(), unit);
             String arguments = filled.stream().map(one -> one.parameter().map(at -> each.getParameters().get(at).getSimpleName().toString()).orElse(one.value())).collect(Collectors.joining(", "));
             String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
-            code.append(code.isEmpty() ? "" : "\n\n").append(Drafting.visibility(each).replace("private ", "")).append("static ").append(type.getSimpleName()).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
+            code.append(code.isEmpty() ? "" : "\n\n").append(each.equals(longest) ? "" : Comments.doc(workspace, workspace.path(each).orElseThrow())).append(Drafting.visibility(each).replace("private ", "")).append("static ").append(type.getSimpleName()).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
                     .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append('(').append(arguments).append(");\n}");
         }
         drafting.declarations().add(home, code.toString(), Where.CONSTRUCTORS);
