@@ -106,20 +106,27 @@ final class ConstructionWalk extends Whereabouts {
     }
 
     private static boolean hands(Node node, String one, String other) {
-        List<String> handed = handed(node);
-        return handed.contains(one) && handed.contains(other);
+        List<Node> arguments = arguments(node);
+        return arguments.size() > 1 && isAmong(one, arguments) && isAmong(other, arguments);
     }
 
-    /** The plain names that a call or a creation is handed. */
-    private static List<String> handed(Node node) {
-        List<Node> arguments = node instanceof Call call ? call.arguments() : node instanceof Creation creation ? creation.arguments() : List.of();
-        return arguments.stream().filter(Name.class::isInstance).map(each -> ((Name) each).name()).toList();
+    private static boolean isAmong(String name, List<Node> arguments) {
+        for (Node each : arguments) {
+            if (each instanceof Name plain && plain.name().equals(name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static List<Node> arguments(Node node) {
+        return node instanceof Call call ? call.arguments() : node instanceof Creation creation ? creation.arguments() : List.of();
     }
 
     /** {@code -difference(to, from)}: the result is turned back. */
     @Override
     public Void visitUnary(Unary unary) {
-        List<String> handed = unary.operator().equals("-") ? handed(unary.operand()) : List.of();
+        List<String> handed = unary.operator().equals("-") ? arguments(unary.operand()).stream().filter(Name.class::isInstance).map(each -> ((Name) each).name()).toList() : List.of();
         for (int i = 1; i < handed.size(); i++) {
             sightings.add(new ConstructionSighting(Kind.ORDERS, member(), handed.get(i - 1) + " " + handed.get(i), file.line(unary)));
         }
