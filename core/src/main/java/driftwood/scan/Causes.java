@@ -5,6 +5,7 @@ import driftwood.smell.Detail;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts;
+import driftwood.smell.TypeFacts;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,10 +13,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
- * What has one cause: chains on the same variants are one decision that is taken in many places, and the same parameters that
- * travel together are one object that is missing, however many routines they travel through. (Catalogue, one cause, one rank.)
+ * What has one cause: chains on the same variants are one decision that is taken in many places, the same parameters that
+ * travel together are one object that is missing, however many routines they travel through, and types that stand under the
+ * same names in the same packages are one copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
     /** Fewer names may be the same by chance. */
@@ -36,6 +39,7 @@ public final class Causes {
         Map<String, List<Finding>> byPlace = new HashMap<>();
         Map<String, List<Finding>> byVariants = new HashMap<>();
         List<Finding> travelling = new ArrayList<>();
+        Map<String, List<Finding>> byCopies = new HashMap<>();
         for (Finding each : findings) {
             byPlace.computeIfAbsent(place(each.smell(), each.file(), each.line()), key -> new ArrayList<>(1)).add(each);
             if (each.detail() instanceof Branching branching && !branching.common().isEmpty()) {
@@ -43,6 +47,9 @@ public final class Causes {
             }
             if (names(each).size() >= TELLING) {
                 travelling.add(each);
+            }
+            if (!copied(each).isEmpty()) {
+                byCopies.computeIfAbsent(copied(each), key -> new ArrayList<>()).add(each);
             }
         }
         List<List<Finding>> groups = new ArrayList<>();
@@ -59,6 +66,7 @@ public final class Causes {
                 if (names.size() >= TELLING) {
                     travelling.stream().filter(each -> travelTogether(names, names(each))).forEach(related::add);
                 }
+                related.addAll(byCopies.getOrDefault(copied(first), List.of()));
                 related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
                 groups.add(group);
             }
@@ -73,6 +81,21 @@ public final class Causes {
         }
         return finding.detail() instanceof Detail.Ladder ladder && !ladder.ladder().isEmpty()
                 ? ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name).toList() : List.of();
+    }
+
+    /** The packages that types of one name are copied between; empty where it is no copy. */
+    private static String copied(Finding finding) {
+        if (!(finding.detail() instanceof TypeFacts.Twins twins)) {
+            return "";
+        }
+        Set<String> packages = new TreeSet<>();
+        Set<String> types = new HashSet<>();
+        for (String each : twins.types()) {
+            String type = each.replaceFirst("^(?:[a-z_]\\w*\\.)*", "");
+            types.add(type);
+            packages.add(each.substring(0, each.length() - type.length()));
+        }
+        return types.size() == 1 && packages.size() > 1 ? String.join(" ", packages) : "";
     }
 
     private static boolean travelTogether(List<String> one, List<String> other) {

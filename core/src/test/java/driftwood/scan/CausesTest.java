@@ -72,6 +72,23 @@ class CausesTest {
         assertThat(smells(groups.get(0))).contains("state-switch", "type-switch");
     }
 
+    @ParameterizedTest
+    @CsvSource({"form, 1", "other, 2"})
+    void typesThatAreCopiedBetweenTheSamePackages(String second, int causes) throws Exception {
+        String body = "{ int sum; void add(int tons) { sum += tons; System.out.println(sum); System.out.println(tons); }\nvoid less(int tons) { sum -= tons; System.out.println(sum); System.out.println(tons); } }";
+        String other = body.replace("tons", "days").replace("sum", "all").replace("add", "go").replace("System.out.println(all);", "all++; System.out.println(all);");
+        for (String folder : List.of("layout", "form", second)) {
+            Files.createDirectories(root.resolve(folder));
+        }
+        for (String folder : List.of("layout", "form")) {
+            Files.writeString(root.resolve(folder + "/Load.java"), "package " + folder + ";\npublic class Load " + body);
+        }
+        for (String folder : List.of("layout", second)) {
+            Files.writeString(root.resolve(folder + "/Stay.java"), "package " + folder + ";\npublic class Stay " + other);
+        }
+        assertThat(together("class Nothing { }")).hasSize(causes);
+    }
+
     @Test
     void theCauseIsTheFirstOfItsGroup() throws Exception {
         List<List<Finding>> groups = together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot);\n"
