@@ -9,11 +9,14 @@ import driftwood.smell.TypeFacts;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * What has one cause: chains on the same variants are one decision that is taken in many places, the same parameters that
@@ -38,18 +41,22 @@ public final class Causes {
     public static List<List<Finding>> together(List<Finding> findings) {
         Map<String, List<Finding>> byPlace = new HashMap<>();
         Map<String, List<Finding>> byVariants = new HashMap<>();
-        List<Finding> travelling = new ArrayList<>();
+        Map<Finding, Set<String>> travelling = new IdentityHashMap<>();
+        List<Finding> carriers = new ArrayList<>();
         Map<String, List<Finding>> byCopies = new HashMap<>();
         for (Finding each : findings) {
             byPlace.computeIfAbsent(place(each.smell(), each.file(), each.line()), key -> new ArrayList<>(1)).add(each);
             if (each.detail() instanceof Branching branching && !branching.common().isEmpty()) {
                 byVariants.computeIfAbsent(branching.common(), key -> new ArrayList<>()).add(each);
             }
-            if (names(each).size() >= TELLING) {
-                travelling.add(each);
+            Set<String> names = names(each);
+            if (names.size() >= TELLING) {
+                travelling.put(each, names);
+                carriers.add(each);
             }
-            if (!copied(each).isEmpty()) {
-                byCopies.computeIfAbsent(copied(each), key -> new ArrayList<>()).add(each);
+            String copied = copied(each);
+            if (!copied.isEmpty()) {
+                byCopies.computeIfAbsent(copied, key -> new ArrayList<>()).add(each);
             }
         }
         List<List<Finding>> groups = new ArrayList<>();
@@ -62,9 +69,9 @@ public final class Causes {
                     branching.siblings().forEach(each -> related.addAll(byPlace.getOrDefault(place(first.smell(), each.file(), each.line()), List.of())));
                     byVariants.getOrDefault(branching.common(), List.of()).stream().filter(each -> !each.smell().equals(first.smell())).forEach(related::add);
                 }
-                List<String> names = names(first);
-                if (names.size() >= TELLING) {
-                    travelling.stream().filter(each -> travelTogether(names, names(each))).forEach(related::add);
+                Set<String> names = travelling.getOrDefault(first, Set.of());
+                if (!names.isEmpty()) {
+                    carriers.stream().filter(each -> !taken.contains(each.id()) && travelTogether(names, travelling.get(each))).forEach(related::add);
                 }
                 related.addAll(byCopies.getOrDefault(copied(first), List.of()));
                 related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
@@ -75,12 +82,12 @@ public final class Causes {
     }
 
     /** The names of the parameters that are too many; none where that is not what was found. */
-    private static List<String> names(Finding finding) {
+    private static Set<String> names(Finding finding) {
         if (finding.detail() instanceof RoutineFacts.Parameters many) {
-            return many.parameters();
+            return new LinkedHashSet<>(many.parameters());
         }
         return finding.detail() instanceof Detail.Ladder ladder && !ladder.ladder().isEmpty()
-                ? ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name).toList() : List.of();
+                ? ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name).collect(Collectors.toCollection(LinkedHashSet::new)) : Set.of();
     }
 
     /** The packages that types of one name are copied between; empty where it is no copy. */
@@ -98,7 +105,7 @@ public final class Causes {
         return types.size() == 1 && packages.size() > 1 ? String.join(" ", packages) : "";
     }
 
-    private static boolean travelTogether(List<String> one, List<String> other) {
+    private static boolean travelTogether(Set<String> one, Set<String> other) {
         return one.size() <= other.size() ? other.containsAll(one) : one.containsAll(other);
     }
 

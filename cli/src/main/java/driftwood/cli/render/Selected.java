@@ -35,7 +35,7 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
 
     /** The same with the first findings only. @param most how many; those of one cause count as one */
     public Selected first(int most) {
-        return new Selected(result, Causes.together(findings).stream().limit(most).flatMap(List::stream).toList(), files, unread, asked, nothing, hidden);
+        return most >= findings.size() ? this : new Selected(result, Causes.together(findings).stream().limit(most).flatMap(List::stream).toList(), files, unread, asked, nothing, hidden);
     }
 
     /** What was found, in a sentence or two. */
