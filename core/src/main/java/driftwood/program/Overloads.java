@@ -1,6 +1,7 @@
 package driftwood.program;
 
 import java.util.List;
+import java.util.Optional;
 
 /** Tells overloads of one length apart by what is handed to them: literals by their type, names by what they are called. */
 public final class Overloads {
@@ -19,6 +20,44 @@ public final class Overloads {
         int own = closeness(routine, arguments);
         return own >= 0 && among.stream().filter(each -> !each.equals(routine) && each.takes(arguments.size()))
                 .allMatch(each -> closeness(each, arguments) <= own);
+    }
+
+    /**
+     * The routine of an ancestor that one overrides: the one of the same parameter types, else one of as many that may be called
+     * otherwise there (a type parameter, a name in full); never one that takes an array or any number where this one takes one.
+     */
+    static Optional<RoutineOutline> overridden(RoutineOutline routine, TypeOutline ancestor) {
+        Optional<RoutineOutline> found = Optional.empty();
+        for (RoutineOutline each : ancestor.routines()) {
+            if (each.name().equals(routine.name()) && each.parameters().size() == routine.parameters().size()
+                    && !each.traits().isStatic() && !each.traits().isPrivate() && isOfOneForm(each, routine)) {
+                if (isOfOneType(each, routine)) {
+                    return Optional.of(each);
+                }
+                found = Optional.of(each);
+            }
+        }
+        return found;
+    }
+
+    private static boolean isOfOneForm(RoutineOutline one, RoutineOutline other) {
+        for (int i = 0; i < one.parameters().size(); i++) {
+            RoutineOutline.ParameterOutline mine = one.parameters().get(i);
+            RoutineOutline.ParameterOutline theirs = other.parameters().get(i);
+            if ((mine.variadic() || mine.type().isArray()) != (theirs.variadic() || theirs.type().isArray())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean isOfOneType(RoutineOutline one, RoutineOutline other) {
+        for (int i = 0; i < one.parameters().size(); i++) {
+            if (!one.parameters().get(i).type().simpleName().equals(other.parameters().get(i).type().simpleName())) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** How many arguments are called like their parameter; -1 where one cannot be handed over. */

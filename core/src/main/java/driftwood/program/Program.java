@@ -212,13 +212,7 @@ public final class Program {
         }
         RoutineOutline root = routine;
         for (TypeOutline ancestor : type(routine.owner()).map(this::ancestors).orElse(Set.of())) {
-            for (RoutineOutline candidate : ancestor.routines()) {
-                if (candidate.name().equals(routine.name())
-                        && candidate.parameters().size() == routine.parameters().size()
-                        && !candidate.traits().isStatic() && !candidate.traits().isPrivate()) {
-                    root = candidate;
-                }
-            }
+            root = Overloads.overridden(routine, ancestor).orElse(root);
         }
         return root;
     }
