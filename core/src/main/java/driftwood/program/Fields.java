@@ -8,9 +8,11 @@ import java.util.Set;
 /** Finding fields by name: own ones, inherited ones, those of enclosing types, static imports. */
 public final class Fields {
     private final Program program;
+    private final Loose loose;
 
-    Fields(Program program) {
+    Fields(Program program, Loose loose) {
         this.program = program;
+        this.loose = loose;
     }
 
     /**
@@ -70,7 +72,7 @@ public final class Fields {
                 }
             }
         }
-        return Optional.empty();
+        return loose.field(scope, name);
     }
 
     private Optional<Found> imported(Import statement, String name) {

@@ -18,6 +18,7 @@ final class Values {
     private final Program program;
     private final Names names;
     private final Fields fields;
+    private final Loose loose;
     private final Map<Way, Place> walked = new ConcurrentHashMap<>();
     /** Routines that are no constructors. */
     private final Map<TypeOutline, Map<String, List<RoutineOutline>>> byName = new ConcurrentHashMap<>();
@@ -25,7 +26,8 @@ final class Values {
     Values(Program program, Names names) {
         this.program = program;
         this.names = names;
-        this.fields = new Fields(program);
+        this.loose = new Loose(program);
+        this.fields = new Fields(program, loose);
     }
 
     /** Where a walk stands: at a value of a type, at a type named as such, or at part of a package name. */
@@ -139,7 +141,7 @@ final class Values {
                 }
             }
         }
-        return List.of();
+        return loose.routines(scope, name, arguments);
     }
 
     /** Routines of a type by name and number of arguments; inherited ones only where it has none itself. */

@@ -44,6 +44,11 @@ public final class Normal {
         return new Assignment(start, end, target, operator.length() > 1 ? operator.substring(0, operator.length() - 1) : operator, value);
     }
 
+    /** {@code a in 0..5}: whether a value lies within a range. */
+    public static Node between(int start, int end, Node value, Node least, Node most) {
+        return new Binary(start, end, "&&", new Binary(start, end, ">=", value, least), new Binary(start, end, "<=", value, most));
+    }
+
     /** A name; where the parser only supposes one, there is none. */
     public static Node name(int start, int end, String name) {
         return name.isBlank() ? new Absent(start, end) : new Name(start, end, name.intern());

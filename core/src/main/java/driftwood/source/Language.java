@@ -49,6 +49,10 @@ public final class Language implements Keyed {
         IMPLIED_NOTHING,
         /** What is not there under a key or number is nothing, and no error. */
         NOTHING_BY_KEY,
+        /** What stands outside of types is in sight in its whole package, and elsewhere by an import. */
+        LOOSE_IN_PACKAGE,
+        /** The compiler takes no value that may be nothing for one that is there: whoever forgets to ask is told. */
+        NOTHING_CHECKED,
         /** Nothing is declared private; what begins with an underscore is meant so. */
         PRIVATE_BY_NAME,
         /** Its code is compiled for the Java virtual machine, where it can be observed. */

@@ -22,5 +22,9 @@ public enum Mark {
     /** A type that may be declared in several places, each of which says a part of it. */
     PARTIAL,
     /** A routine of the type that is handed the type itself. */
-    OF_TYPE
+    OF_TYPE,
+    /** A routine that is added to a type from outside of it. */
+    EXTENSION,
+    /** An extension whose first parameter is the object that it is called on. */
+    RECEIVER_FIRST
 }

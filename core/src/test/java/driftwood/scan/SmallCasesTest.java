@@ -34,7 +34,7 @@ class SmallCasesTest {
         try (Stream<Path> texts = Files.list(CASES)) {
             return texts.sorted().toList().stream().flatMap(text -> Arrays.stream(read(text).split("(?m)^#### ")).skip(1).map(each -> {
                 String name = text.getFileName().toString().replaceFirst("-\\d+\\.txt", "") + " " + each.lines().findFirst().orElseThrow().strip();
-                return DynamicTest.dynamicTest(name, () -> holds(folder.resolve(name.replaceAll("\\W+", "-")), name.split(" ")[1].split("--")[0], each));
+                return DynamicTest.dynamicTest(name, () -> holds(folder.resolve(text.getFileName() + "-" + name.replaceAll("\\W+", "-")), name.split(" ")[1].split("--")[0], each));
             }));
         }
     }

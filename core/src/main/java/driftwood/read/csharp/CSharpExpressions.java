@@ -118,11 +118,13 @@ abstract class CSharpExpressions extends Expressions {
                 .map(each -> expressions(each.inner())).orElse(List.of());
     }
 
-    /** An argument, perhaps by its name. */
+    /** An argument, perhaps by its name; one that is handed over to be set is set. */
     Node argument(Cst node) {
         Optional<Cst> name = node.part("name");
         List<Cst> values = node.inner().stream().filter(each -> name.isEmpty() || each != name.get()).toList();
-        Node value = values.isEmpty() ? self(node) : expression(values.get(values.size() - 1));
+        Node given = values.isEmpty() ? self(node) : expression(values.get(values.size() - 1));
+        boolean set = (node.has("ref") || node.has("out")) && (given instanceof Name || given instanceof Member);
+        Node value = set ? new Assignment(node.start(), node.end(), given, "=", new Absent(node.end(), node.end())) : given;
         return name.isPresent() && !values.isEmpty() ? new Named(node.start(), node.end(), text(name.get()), value) : value;
     }
 

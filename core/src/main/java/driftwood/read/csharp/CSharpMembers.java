@@ -159,10 +159,17 @@ abstract class CSharpMembers extends CSharpStatements {
         Optional<Cst> body = node.part("body").or(() -> node.inner().stream().filter(each -> each.is("arrow_expression_clause")).findFirst());
         boolean nothing = returns.type().text().equals("void");
         Optional<Block> block = body.map(each -> each.is("arrow_expression_clause") ? nothing ? evaluatedOnly(each) : arrow(each) : block(each));
-        Traits own = block.isEmpty() && kind == TypeKind.INTERFACE ? traits.and(Mark.ABSTRACT) : traits;
+        boolean extension = node.part("parameters").filter(this::extendsFirst).isPresent();
+        Traits said = extension ? traits.and(Mark.EXTENSION).and(Mark.RECEIVER_FIRST) : traits;
+        Traits own = block.isEmpty() && kind == TypeKind.INTERFACE ? said.and(Mark.ABSTRACT) : said;
         List<String> generics = node.part("type_parameters").map(each -> each.inner().stream().map(this::text).toList()).orElse(List.of());
         Routine made = routine(node, name, own, returns, node.part("parameters").map(this::parameters).orElse(List.of()), block);
         return new Routine(made.start(), made.end(), made.name(), made.kind(), made.traits(), generics, made.returns(), made.parameters(), made.body());
+    }
+
+    /** {@code this T first} */
+    private boolean extendsFirst(Cst parameters) {
+        return parameters.inner().stream().findFirst().filter(each -> text(each).matches("(?s)(\\[.*])?\\s*this\\s.*")).isPresent();
     }
 
     private Block evaluatedOnly(Cst clause) {

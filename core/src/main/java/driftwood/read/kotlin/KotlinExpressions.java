@@ -148,6 +148,9 @@ abstract class KotlinExpressions extends Expressions {
             if (path && isClass(name)) {
                 return new Creation(start, end, new TypeRef(text(callee)), arguments, Optional.empty(), false);
             }
+            if (callee.is("simple_identifier") && name.equals("error") && arguments.size() == 1) {
+                return new Throw(start, end, Optional.of(arguments.get(0)));
+            }
             Optional<Node> receiver = callee.is("simple_identifier") ? Optional.empty() : Optional.of(only(callee));
             Node call = new Call(start, end, receiver, name, arguments);
             return receiver.isPresent() && isSafe(callee) ? Normal.ifAny(start, end, receiver.get(), call) : call;

@@ -67,7 +67,9 @@ abstract class KotlinMembers extends KotlinStatements {
         Optional<Cst> body = find(node, "function_body");
         Cst list = find(node, "function_value_parameters").orElse(node);
         Told returns = node.inner().stream().filter(each -> isType(each) && each.start() > list.end()).findFirst().map(this::toldBy).orElse(Told.NOTHING);
-        Traits traits = with(traits(node, more), returns.nullable());
+        boolean extension = node.children().stream().takeWhile(each -> !each.is("function_value_parameters")).anyMatch(each -> each.kind().equals("."));
+        Traits said = with(traits(node, more), returns.nullable());
+        Traits traits = extension ? said.and(Mark.EXTENSION) : said;
         return new Routine(node.start(), node.end(), name.replace("`", ""), RoutineKind.METHOD, traits, generics(node), returns.type(), parameters(list),
                 body.map(this::body));
     }

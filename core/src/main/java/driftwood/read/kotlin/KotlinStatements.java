@@ -161,6 +161,8 @@ abstract class KotlinStatements extends KotlinExpressions {
             Node made = Normal.ofType(condition.start(), condition.end(), subject, told(test.get()).type(), Optional.empty());
             return test.get().has("!is") ? Normal.negated(condition.start(), condition.end(), made) : made;
         }
-        return only(condition);
+        Optional<Cst> range = find(condition, "range_test").filter(each -> !each.has("!in")).flatMap(each -> find(each, "range_expression")).filter(each -> each.inner().size() == 2);
+        return range.map(each -> Normal.between(condition.start(), condition.end(), subject, expression(each.inner().get(0)), expression(each.inner().get(1))))
+                .orElseGet(() -> only(condition));
     }
 }

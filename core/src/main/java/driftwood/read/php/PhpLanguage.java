@@ -11,7 +11,7 @@ import driftwood.source.Outside;
 /** PHP, as far as others need to know it. */
 public final class PhpLanguage implements ReadLanguage {
     private static final Language PHP = Language.named("php", "PHP").ending("php", "phtml", "inc")
-            .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.TRUTH, Habit.NOTHING_BY_KEY)
+            .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.TRUTH, Habit.NOTHING_BY_KEY, Habit.LOOSE_IN_PACKAGE)
             .testedBy(".*(Test|TestCase|Spec|Cest)\\.php")
             .notWrittenHere("(.*/)?vendor/.*")
             .asking(Contract.EQUALITY, "equals").asking(Contract.TEXT, "__toString").asking(Contract.COMPARISON, "compare")

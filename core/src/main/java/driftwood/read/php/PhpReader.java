@@ -33,7 +33,7 @@ public final class PhpReader extends SitterReader {
 
     @Override
     public int version() {
-        return 2;
+        return 3;
     }
 
     @Override

@@ -52,6 +52,9 @@ abstract class PhpStatements extends PhpExpressions {
         if (inner.is("assignment_expression") || inner.is("reference_assignment_expression")) {
             return assigned(inner, node);
         }
+        if (inner.is("match_expression")) {
+            return PhpMatches.statement(this, inner);
+        }
         Node value = expression(inner);
         return value instanceof Throw ? value : new Evaluate(node.start(), node.end(), value);
     }

@@ -150,7 +150,9 @@ abstract class RubyStatements extends RubyExpressions {
                 List<Node> labels = new ArrayList<>();
                 for (Cst pattern : each.parts("pattern")) {
                     Cst label = pattern.is("pattern") && pattern.inner().size() == 1 ? pattern.inner().get(0) : pattern;
-                    labels.add(subject.isPresent() && RubyCalls.isType(label, this) ? Normal.ofType(label.start(), label.end(), subject.get(), RubyCalls.type(label, this),
+                    boolean range = subject.isPresent() && label.is("range") && label.inner().size() == 2;
+                    labels.add(range ? Normal.between(label.start(), label.end(), subject.get(), expression(label.inner().get(0)), expression(label.inner().get(1)))
+                            : subject.isPresent() && RubyCalls.isType(label, this) ? Normal.ofType(label.start(), label.end(), subject.get(), RubyCalls.type(label, this),
                             Optional.empty()) : expression(label));
                 }
                 arms.add(new Arm(each.start(), each.end(), labels, false, Optional.empty(), of(each, "body").statements(), false));

@@ -80,26 +80,29 @@ public final class LongParameterList implements Detector {
     }
 
     private static int counted(RoutineOutline routine) {
-        return (int) routine.parameters().stream().filter(each -> !each.variadic()).count();
+        int receiver = routine.traits().has(Mark.RECEIVER_FIRST) ? 1 : 0;
+        return (int) routine.parameters().stream().filter(each -> !each.variadic()).count() - receiver;
     }
 
     private boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
         boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
-                || isListed(type, routine)
+                || isListed(type, routine, program)
                 || routine.traits().overrides() || !program.rootOf(routine).equals(routine)
                 || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
     }
 
     /** One of several overloads that take e1, e2, e3 ... one by one, or one value of each type parameter: a list of any length, written out. */
-    private boolean isListed(TypeOutline type, RoutineOutline routine) {
+    private boolean isListed(TypeOutline type, RoutineOutline routine, Program program) {
         List<String> numbered = routine.parameters().stream().map(ParameterOutline::name).filter(each -> each.matches(".*\\d")).toList();
         if (numbered.size() < MANY || routine.parameters().size() - numbered.size() >= limit) {
             return false;
         }
         boolean counted = numbered.stream().collect(Collectors.groupingBy(each -> each.replaceAll("\\d+$", ""), Collectors.counting()))
                 .values().stream().anyMatch(each -> each >= MANY);
-        boolean generic = routine.parameters().stream().filter(each -> type.typeParameters().stream().anyMatch(one ->
+        List<String> open = new ArrayList<>(type.typeParameters());
+        program.type(type.outer()).ifPresent(outer -> open.addAll(outer.typeParameters()));
+        boolean generic = routine.parameters().stream().filter(each -> open.stream().anyMatch(one ->
                 each.type().text().matches("(.*\\W)?" + one + "(\\W.*)?"))).map(ParameterOutline::type).distinct().count() >= MANY;
         boolean overloaded = type.routines().stream().filter(each -> each.name().equals(routine.name())).count() > 2;
         return counted && generic || overloaded && (counted || routine.traits().isStatic());

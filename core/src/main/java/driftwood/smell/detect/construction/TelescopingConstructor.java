@@ -21,6 +21,7 @@ import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.construction.ConstructionSighting.Kind;
 import driftwood.smell.see.Calls;
+import driftwood.tree.Mark;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -105,7 +106,7 @@ public final class TelescopingConstructor implements Detector {
         }
         Map<String, List<RoutineOutline>> byName = new HashMap<>();
         for (RoutineOutline routine : type.routines()) {
-            if (!routine.isConstructor() && routine.traits().isStatic() && !routine.traits().isDeprecated()
+            if (!routine.isConstructor() && routine.traits().isStatic() && !routine.traits().isDeprecated() && !routine.traits().has(Mark.EXTENSION)
                     && routine.returns().simpleName().equals(type.simpleName())
                     && creating.contains(routine.symbol())) {
                 byName.computeIfAbsent(routine.name(), key -> new ArrayList<>()).add(routine);

@@ -55,7 +55,7 @@ public final class ContainerTypeCheck implements Detector {
     private static final int MOST_KINDS = 15;
     private static final Set<String> OPEN = Set.of("Object", "object", "Any", "?");
     private static final Pattern COLLECTION = Pattern.compile(
-            ".*(List|Set|Collection|Iterable|Deque|Queue|Vector|Sequence)|list|set|tuple|deque");
+            ".*(List|Set|Collection|Iterable|Deque|Queue|Vector|Sequence)|list|set|tuple|deque|array|Array");
 
     @Override
     public Smell smell() {

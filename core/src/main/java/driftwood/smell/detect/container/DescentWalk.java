@@ -1,5 +1,7 @@
 package driftwood.smell.detect.container;
 
+import driftwood.program.Step;
+import driftwood.program.Trail;
 import driftwood.program.Walk;
 import driftwood.read.FileTree;
 import driftwood.smell.Seer;
@@ -15,7 +17,7 @@ import java.util.Map;
 
 /** Sees walks that ask each part whether it is a container, and go down into those that are. */
 final class DescentWalk extends Walk {
-    static final Seer<Descent> SEER = new Seer<>("descent", 15, Descent.class, file -> {
+    static final Seer<Descent> SEER = new Seer<>("descent", 16, Descent.class, file -> {
         DescentWalk walk = new DescentWalk(file);
         walk.scan(file.unit());
         return walk.descents;
@@ -149,7 +151,7 @@ final class DescentWalk extends Walk {
             Node down = found.node();
             descents.add(new Descent(type(), member(), test, trail(subject), file.brief(asked), file.line(decision),
                     file.endLine(decision), file.brief(down), file.line(down), test.isEmpty() ? nameOf(asked) : "",
-                    into(down, names), found.again(), found.recurs(), part, file.line(around), file.endLine(around)));
+                    into(down, names, trail(subject)), found.again(), found.recurs(), part, file.line(around), file.endLine(around)));
         });
     }
 
@@ -187,8 +189,8 @@ final class DescentWalk extends Walk {
         return node instanceof Member member ? member.name() : node instanceof Call call ? call.name() : "";
     }
 
-    /** The member whose parts are walked: of the container, or where that is handed on whole, of what the loop walks. */
-    private String into(Node down, Set<String> names) {
+    /** The member whose parts are walked: of the container, or where that is handed on whole, of what the loop or the lambda walks. */
+    private String into(Node down, Set<String> names, Trail part) {
         Node where = down instanceof Loop loop && loop.header().size() == 2 ? loop.header().get(1) : down;
         for (Member member : Search.all(where, Member.class)) {
             if (mentionsAny(member.receiver(), names)) {
@@ -200,7 +202,9 @@ final class DescentWalk extends Walk {
                 return call.name();
             }
         }
-        return loops().isEmpty() || loops().peek().header().size() != 2 ? "" : nameOf(loops().peek().header().get(1));
+        int steps = part.steps().size();
+        boolean element = loops().isEmpty() && steps > 1 && part.steps().get(steps - 1) == Step.ELEMENT;
+        return element ? part.steps().get(steps - 2).name() : loops().isEmpty() || loops().peek().header().size() != 2 ? "" : nameOf(loops().peek().header().get(1));
     }
 
     /** What a statement gives a local. */

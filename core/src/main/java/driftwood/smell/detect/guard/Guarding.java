@@ -23,6 +23,7 @@ final class Guarding {
     private static final Pattern REMARK = Pattern.compile("(?i)(log|warn|debug|info|trace|error|print|report).*");
     /** The last value seen is bookkeeping; any other value that is kept is what the routine is for. */
     private static final Pattern REMEMBERED = Pattern.compile("(?i).*(last|prev|seen|latest|recent|former).*");
+    private static final Pattern CONSTANT = Pattern.compile("[A-Z][A-Z0-9_]*");
     /** A condition that changes something is the work, whatever hangs on it. */
     private static final Pattern CHANGES = Pattern.compile("(?i:remove|put|add|delete|offer|poll|pop|push|insert|set|swap|"
             + "compareAndSet|create|rename|move|write|mkdir)([A-Z_].*)?s?");
@@ -69,10 +70,10 @@ final class Guarding {
 
     /** What each statement is there for; empty for a look-up, which asks the same thing again and again. */
     static List<Role> roles(List<Node> statements, Routine routine) {
-        Set<String> given = new HashSet<>();
-        routine.parameters().forEach(each -> given.add(each.name()));
+        Set<String> locals = new HashSet<>();
+        statements.forEach(statement -> Search.all(statement, Local.class).forEach(each -> locals.add(each.name())));
         Map<String, Integer> asked = new HashMap<>();
-        List<Role> roles = settled(statements, statements.stream().map(each -> role(each, asked, given)).toList());
+        List<Role> roles = settled(statements, statements.stream().map(each -> role(each, asked, locals)).toList());
         boolean looksUp = asked.values().stream().anyMatch(times -> times >= LOOK_UP);
         return looksUp || initialises(statements, roles) || decides(statements, roles) || validates(statements, roles)
                 || roles.contains(Role.CLAMP) && orders(statements) ? List.of() : roles;
@@ -172,13 +173,13 @@ final class Guarding {
         }
     }
 
-    private static Role role(Node statement, Map<String, Integer> asked, Set<String> given) {
+    private static Role role(Node statement, Map<String, Integer> asked, Set<String> locals) {
         // driftwood: leave type-switch because four shapes are asked for, and any other statement is the work itself
         if (statement instanceof If branch) {
             return ofIf(branch, asked);
         }
         if (statement instanceof Evaluate evaluate) {
-            return ofExpression(evaluate.expression(), given);
+            return ofExpression(evaluate.expression(), locals);
         }
         if (statement instanceof Local local) {
             return local.initial().filter(Guarding::isLimit).filter(value -> !computes(value)).isPresent() ? Role.CLAMP
@@ -233,7 +234,8 @@ final class Guarding {
         return node instanceof Name name ? name.name() : node.getClass().getSimpleName() + node.start();
     }
 
-    private static Role ofExpression(Node expression, Set<String> given) {
+    /** @param locals what is worked out on the way; a parameter or another field that is kept in a field is no counter */
+    private static Role ofExpression(Node expression, Set<String> locals) {
         // driftwood: leave type-switch because the shapes of plain values are listed once
         if (expression instanceof Unary) {
             return Role.BOOKKEEPING;
@@ -249,8 +251,9 @@ final class Guarding {
             if (clears || !isPlain(assignment.value()) || !isPlain(assignment.target())) {
                 return Role.CORE;
             }
-            boolean stores = assignment.value() instanceof Name name && assignment.operator().equals("=")
-                    && (given.contains(name.name()) || assignment.target() instanceof Index)
+            boolean stores = assignment.operator().equals("=") && (assignment.value() instanceof Member
+                    || assignment.value() instanceof Name name && (!locals.contains(name.name()) && !CONSTANT.matcher(name.name()).matches()
+                    || assignment.target() instanceof Index))
                     && !REMEMBERED.matcher(name(assignment.target())).matches();
             return stores ? Role.KEPT : Role.BOOKKEEPING;
         }

@@ -6,6 +6,7 @@ import driftwood.program.Trail;
 import driftwood.source.Language.Contract;
 import driftwood.source.Language;
 import driftwood.tree.TypeRef;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -50,8 +51,9 @@ final class Excuses {
 
     /** Texts of one character each, asked of what is called a character. */
     private static boolean isOfCharacter(Chain chain) {
-        return TOKEN.matcher(chain.subject().word()).matches() && chain.arms().stream().flatMap(arm -> arm.labels().stream())
-                .allMatch(label -> label.kind() == Label.Kind.STRING && ONE.matcher(label.text()).matches());
+        List<Label> texts = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() != Label.Kind.OTHER).toList();
+        return TOKEN.matcher(chain.subject().word()).matches() && !texts.isEmpty()
+                && texts.stream().allMatch(label -> label.kind() == Label.Kind.STRING && ONE.matcher(label.text()).matches());
     }
 
     private static boolean isTold(Chain chain) {

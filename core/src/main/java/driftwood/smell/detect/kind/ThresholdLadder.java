@@ -48,6 +48,7 @@ public final class ThresholdLadder implements Detector {
     /** So many limits one way are a ladder, whatever is asked of what is left. */
     private static final int LADDER = 3;
     private static final Pattern SIGN = Pattern.compile("(<=|>=|<|>)");
+    private static final Pattern RANGE = Pattern.compile("\\w\\s*(\\.\\.|until)");
     private static final Pattern NUMBER = Pattern.compile("-?\\d[\\d_]*(\\.\\d+)?");
     /** How many bits a number takes decides how it is written. */
     private static final Pattern WIDTH =
@@ -128,7 +129,7 @@ public final class ThresholdLadder implements Detector {
         int rungs = 0;
         for (Arm arm : asking) {
             String text = arm.title();
-            if (text.contains("&&")) {
+            if (text.contains("&&") || RANGE.matcher(text).find()) {
                 continue;
             }
             Matcher sign = SIGN.matcher(text);

@@ -98,7 +98,7 @@ public final class MisplacedBehaviour implements Detector {
         for (TypeOutline type : program.judgedTypes()) {
             if (!program.fileOf(type).test() && !type.anonymous()) {
                 duties.of(type).stream().filter(kept -> !EXCUSED_TYPE.matcher(type.simpleName()).matches()).filter(kept -> kept.routines().values().stream().flatMap(List::stream)
-                        .noneMatch(each -> EXCUSED_ROUTINE.matcher(each.name()).matches())).forEach(kept ->
+                        .noneMatch(each -> EXCUSED_ROUTINE.matcher(each.name()).matches() || CONVERSION.matcher(each.name()).matches())).forEach(kept ->
                         findings.add(finding(kept)));
             }
         }

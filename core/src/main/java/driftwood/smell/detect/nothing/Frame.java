@@ -3,15 +3,21 @@ package driftwood.smell.detect.nothing;
 import driftwood.read.FileTree;
 import driftwood.source.Language;
 import driftwood.tree.Binary;
+import driftwood.tree.Block;
+import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
+import driftwood.tree.Return;
 import driftwood.tree.Routine;
+import driftwood.tree.Search;
+import driftwood.tree.Yield;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** What is known of the routine being walked. */
@@ -30,6 +36,17 @@ final class Frame {
         this.routine = routine;
         this.locals = new MaybeEmptyLocals(routine);
         this.file = file;
+    }
+
+    /** The field that a getter gives; empty where the routine is none. */
+    Optional<Node> gotten() {
+        List<Node> body = routine.body().map(Block::statements).orElse(List.of());
+        return body.size() == 1 && routine.parameters().isEmpty() && body.get(0) instanceof Return back
+                ? back.value().filter(value -> value instanceof Name || value instanceof Member member && member.receiver() instanceof Name) : Optional.empty();
+    }
+
+    boolean isGenerator() {
+        return Search.any(routine.body().orElseThrow(), Yield.class::isInstance);
     }
 
     boolean isDuckTyped() {

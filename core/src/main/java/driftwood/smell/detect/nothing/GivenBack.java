@@ -49,7 +49,7 @@ final class GivenBack implements TreeVisitor<Void> {
             return null;
         }
         boolean chosen = arguments.size() == 1 && arguments.get(0) instanceof Lambda && CHOOSING.matcher(call.name()).matches();
-        if (call.receiver().isPresent() && (chosen && frame.isDuckTyped() || OR_NOTHING.matcher(call.name()).matches())) {
+        if (call.receiver().isPresent() && (chosen && (frame.isDuckTyped() || frame.routine.traits().isNullable()) || OR_NOTHING.matcher(call.name()).matches())) {
             sink.add(Kind.YIELDS, Trail.UNKNOWN, "where " + call.name() + "() finds nothing");
             return null;
         }

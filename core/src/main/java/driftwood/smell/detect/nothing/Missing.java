@@ -4,6 +4,7 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Drag;
+import driftwood.source.Language;
 import driftwood.tree.TypeRef;
 import java.util.Optional;
 import java.util.Set;
@@ -13,9 +14,10 @@ import java.util.regex.Pattern;
  * What can stand for a thing that is missing, by its type: the less there is, the less a check for nothing is worth telling.
  *
  * @param isValue a text, a number, a truth value or of no certain type: no object with the same routines can stand for it
+ * @param isChecked the compiler refuses whoever does not ask
  * @param isLink  of the same kind as the type that has it, as in a list or a tree
  */
-record Missing(boolean isValue, boolean isLink) {
+record Missing(boolean isValue, boolean isLink, boolean isChecked) {
     private static final Set<String> VALUES = Set.of("String", "string", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
             "Double", "Float", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
@@ -27,19 +29,21 @@ record Missing(boolean isValue, boolean isLink) {
         Missing missing = of(routine.returns(), owner, program);
         boolean next = LINK.matcher(routine.name()).matches() && program.resolve(routine.returns(), owner)
                 .filter(each -> each.equals(owner) || program.ancestors(owner).contains(each)).isPresent();
-        return new Missing(open || missing.isValue, next || missing.isLink);
+        return new Missing(open || missing.isValue, next || missing.isLink, missing.isChecked);
     }
 
     /** @param type as declared @param owner the type that declares what may be missing */
     static Missing of(TypeRef type, TypeOutline owner, Program program) {
         Optional<TypeOutline> known = program.resolve(type, owner);
         return new Missing(VALUES.contains(type.simpleName()) || owner.typeParameters().contains(type.text()),
-                known.filter(each -> each.equals(owner) || program.ancestors(owner).contains(each) && !each.isInterface()).isPresent());
+                known.filter(each -> each.equals(owner) || program.ancestors(owner).contains(each) && !each.isInterface()).isPresent(),
+                program.fileOf(owner).language().has(Language.Habit.NOTHING_CHECKED));
     }
 
     /** Weighs a finding. @param guards places that ask for nothing @param careful whether everybody asks */
     Drag.Builder weighed(Drag.Builder drag, int guards, boolean careful) {
         return drag.risk(isValue, -2.0, "what is missing is a value: no object can stand for it")
+                .risk(isChecked && !isValue, -0.8, "the compiler refuses whoever does not ask")
                 .risk(isLink, -1.0, "it links to another of its kind, and links end somewhere")
                 .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.6, "few places ask, and all of them do");
     }

@@ -32,6 +32,8 @@ record NothingSighting(Kind kind, String within, String routine, Trail trail, St
         GUARD_SKIPS,
         /** A guard that takes something else instead. */
         GUARD_DEFAULTS,
+        /** Asked whether there is something, to leave where there is. */
+        ASKED,
         /** A field is filled when it is first needed. */
         LAZY,
         /** A field is set to null. */
@@ -42,6 +44,11 @@ record NothingSighting(Kind kind, String within, String routine, Trail trail, St
         GETTER,
         /** A loop goes on until a routine gives nothing. */
         WALKS
+    }
+
+    /** The same, taken for something else. */
+    NothingSighting of(Kind other) {
+        return new NothingSighting(other, within, routine, trail, name, line, endLine, note);
     }
 
     boolean isGuard() {

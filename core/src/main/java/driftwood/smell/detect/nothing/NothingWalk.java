@@ -21,7 +21,7 @@ import java.util.regex.Pattern;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 9, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 10, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -52,7 +52,7 @@ final class NothingWalk extends Walk {
     /** Guards on a field that the same routine fills are lazy initialisation. */
     private void close(Frame frame, Routine routine) {
         if (frame.things && file.file().language().has(Language.Habit.IMPLIED_NOTHING) && routine.kind() != RoutineKind.CONSTRUCTOR
-                && routine.body().isPresent() && !Exits.leaves(routine.body().get()) && !isGenerator(routine)) {
+                && routine.body().isPresent() && !Exits.leaves(routine.body().get()) && !frame.isGenerator()) {
             frame.own.add(new NothingSighting(Kind.YIELDS, type(), symbol(routine), Trail.UNKNOWN, "",
                     file.endLine(routine), file.endLine(routine), "where it ends without a result"));
         }
@@ -61,16 +61,13 @@ final class NothingWalk extends Walk {
         }
         for (NothingSighting each : frame.own) {
             boolean ownField = !each.trail().isCall() && frame.filled.contains(each.trail().lastName());
-            sightings.add(each.isGuard() && ownField ? new NothingSighting(Kind.LAZY, each.within(), each.routine(),
-                    each.trail(), each.name(), each.line(), each.endLine(), each.note()) : each);
+            if (each.kind() == Kind.ASKED && !ownField) {
+                continue;
+            }
+            sightings.add((each.isGuard() || each.kind() == Kind.ASKED) && ownField ? each.of(Kind.LAZY) : each);
         }
-        List<Node> body = routine.body().map(Block::statements).orElse(List.of());
-        if (body.size() == 1 && routine.parameters().isEmpty() && body.get(0) instanceof Return back
-                && back.value().isPresent() && (back.value().get() instanceof Name
-                || back.value().get() instanceof Member member && member.receiver() instanceof Name)) {
-            sightings.add(new NothingSighting(Kind.GETTER, type(), symbol(routine), trail(back.value().get()), "",
-                    file.line(routine), file.endLine(routine), ""));
-        }
+        frame.gotten().ifPresent(value -> sightings.add(new NothingSighting(Kind.GETTER, type(), symbol(routine), trail(value), "",
+                file.line(routine), file.endLine(routine), "")));
     }
 
     private void add(Kind kind, Trail trail, String name, Node at, String note) {
@@ -102,10 +99,6 @@ final class NothingWalk extends Walk {
         frames.peek().truths |= truth;
         frames.peek().things |= !truth && !Outcome.isNull(value);
         value.accept(new GivenBack(frames.peek(), this::trail, (kind, trail, note) -> add(kind, trail, "", at, note)));
-    }
-
-    private static boolean isGenerator(Routine routine) {
-        return Search.any(routine.body().orElseThrow(), Yield.class::isInstance);
     }
 
     @Override
@@ -214,6 +207,10 @@ final class NothingWalk extends Walk {
         if (endsLoop) {
             return;
         }
+        if (Outcome.isAskedOnly(test, trail(test.subject()).unheld().lastName(), forSomething, whole)) {
+            guard(test, Kind.ASKED, whole, "");
+            return;
+        }
         boolean gathers = forSomething.filter(each -> Filling.fills(each, test.subject(), this)).isPresent();
         if (forNothing.isPresent() && !gathers && (Filling.fills(forNothing.get(), test.subject(), this) || Filling.opens(forNothing.get(), test.subject(), this))) {
             add(Kind.LAZY, trail(test.subject()).unheld(), "", whole, "");
@@ -225,7 +222,8 @@ final class NothingWalk extends Walk {
     private void guard(NullTest test, Kind kind, Node at, String note) {
         Node asked = test.subject() instanceof Assignment assignment ? assignment.value() : test.subject();
         Trail trail = trail(asked).unheld();
-        if (trail.isKnown() && (trail.isCall() || !trail.steps().isEmpty() || trail.start() == Trail.Start.NAME)) {
+        boolean open = trail.start() == Trail.Start.OPEN && trail.isCall();
+        if (open || trail.isKnown() && (trail.isCall() || !trail.steps().isEmpty() || trail.start() == Trail.Start.NAME)) {
             add(kind, trail, "", at, note);
         }
     }

@@ -3,14 +3,21 @@ package driftwood.smell.detect.nothing;
 import driftwood.read.FileTree;
 import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.source.Language;
+import driftwood.tree.Binary;
 import driftwood.tree.Block;
+import driftwood.tree.Call;
 import driftwood.tree.Conditional;
+import driftwood.tree.If;
 import driftwood.tree.Jump;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
+import driftwood.tree.Name;
 import driftwood.tree.Node;
+import driftwood.tree.NullTest;
 import driftwood.tree.Return;
+import driftwood.tree.Search;
 import driftwood.tree.Throw;
+import java.util.List;
 import java.util.Optional;
 
 /** What a guard does for nothing, told by its branches. */
@@ -43,6 +50,21 @@ final class Outcome {
 
     static boolean isNull(Node node) {
         return node instanceof Literal literal && literal.kind() == LiteralKind.NULL;
+    }
+
+    /**
+     * {@code if (turn != null) throw ...}: the way ends where there is something, without a word about it; nobody goes without it.
+     *
+     * @param name by which the value is known @param forSomething empty where there is no such way
+     */
+    static boolean isAskedOnly(NullTest test, String name, Optional<Node> forSomething, Node whole) {
+        if (!(whole instanceof If branch) || branch.condition() instanceof Binary || forSomething.isEmpty()) {
+            return false;
+        }
+        List<Node> body = Search.statements(forSomething.get());
+        boolean ends = body.size() == 1 && (body.get(0) instanceof Throw || body.get(0) instanceof Jump || body.get(0) instanceof Return back
+                && !back.value().map(value -> Search.any(value, Call.class::isInstance)).orElse(false));
+        return ends && !Search.mentions(body.get(0), name) && !(test.subject() instanceof Name local && Search.mentions(body.get(0), local.name()));
     }
 
     /** Nothing, or a value or nothing. */

@@ -28,6 +28,9 @@ final class Sources {
             + "wait|fetchone|first|last|copy|sort|append|extend|update|clear|remove|insert|close|write|flush|read|send|join|start|run");
     private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
 
+    /** A parser or converter that says by its name that it may not come to anything. */
+    private static final Pattern TRYING = Pattern.compile("(to|as|parse|try|read|convert|decode)([A-Z]\\w*)?OrNull");
+
     private final Program program;
     private final Map<String, RoutineOutline> routines = new HashMap<>();
     private final Map<String, Source> sources = new LinkedHashMap<>();
@@ -131,7 +134,7 @@ final class Sources {
     /** @return whether it was taken: contracts of foreign types cannot be changed here */
     private boolean add(Seen<NothingSighting> seen, String note) {
         RoutineOutline routine = routines.get(seen.sighting().routine());
-        if (routine == null || routine.isConstructor()) {
+        if (routine == null || routine.isConstructor() || TRYING.matcher(routine.name()).matches()) {
             return false;
         }
         RoutineOutline root = program.rootOf(routine);

@@ -86,10 +86,15 @@ public final class ConstructorWork implements Detector {
         List<Finding> findings = new ArrayList<>();
         byRoutine.forEach((symbol, effects) -> {
             Optional<TypeOutline> type = program.type(effects.get(0).type());
-            type.flatMap(found -> found.routine(symbol))
+            type.flatMap(found -> found.routine(symbol)).map(routine -> constructorOf(type.get(), routine))
                     .ifPresent(routine -> findings.add(finding(type.get(), routine, effects)));
         });
         return findings;
+    }
+
+    /** What an initialiser does, the one constructor of its type does. */
+    private static RoutineOutline constructorOf(TypeOutline type, RoutineOutline routine) {
+        return routine.isConstructor() || type.constructors().size() != 1 ? routine : type.constructors().get(0);
     }
 
     /** What constructors reach by the project's own helpers. */

@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Effect> SEER = new Seer<>("constructor-work", 8, Effect.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 9, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.effects;
@@ -37,6 +37,7 @@ final class ConstructorWorkWalk extends Walk {
     private static final Pattern GATHERS = Pattern.compile("_?(?i:add|put|append|push|extend|update|appendlist|offer|insert)|_?(?i:check|require|validate|assert|verify|ensure)"
             + "([A-Z_].*|\\w*)?");
     private static final Pattern REGISTERS = Pattern.compile("(?i)(add|register|subscribe|attach|listen|connect|on|join|observe|watch|follow|enrol|enlist|hook|bind).*");
+    private static final Set<String> TIMERS = Set.of("setInterval", "setTimeout", "thread", "timer", "fixedRateTimer");
     private static final Pattern READS = Pattern.compile("(?i)next|read.*|advance|poll|take|fetch.*|receive");
     private final List<Effect> effects = new ArrayList<>();
     private final Set<String> parameters = new HashSet<>();
@@ -186,8 +187,8 @@ final class ConstructorWorkWalk extends Walk {
                     effect(Kind.RESOURCE, what.title(), 0, call);
                 }
             });
-            if (call.name().equals("start") && call.arguments().isEmpty()
-                    && call.receiver().map(this::isThread).orElse(false)) {
+            boolean started = call.name().equalsIgnoreCase("start") && call.arguments().isEmpty() && call.receiver().map(this::isThread).orElse(false);
+            if (started || call.receiver().isEmpty() && TIMERS.contains(call.name())) {
                 effect(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
             }
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name

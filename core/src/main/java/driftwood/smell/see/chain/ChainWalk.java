@@ -24,7 +24,7 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 11, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 12, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -261,7 +261,7 @@ public final class ChainWalk extends Walk {
         if (arms.size() >= 2 || arms.size() == 1 && otherwise.isPresent() && creates) {
             chains.add(new Chain(type(), member(), file.line(match), file.endLine(match),
                     match.expression() ? Form.MATCH_VALUE : Form.MATCH, subject(match.subject()), arms, otherwise,
-                    !loops().isEmpty(), isAlone(match.start(), List.of()) && isLast(match)));
+                    !loops().isEmpty(), isAlone(match.start(), List.of()) && isLast(match) && !Exits.isHandedOn(match, routine())));
         }
         return visitNode(match);
     }
@@ -290,7 +290,7 @@ public final class ChainWalk extends Walk {
                         next.start(), next.then().end()));
                 at = next.otherwise();
             }
-            emit(Form.CONDITIONAL, drafts, List.of(at), isLast(conditional) && !Exits.isHandedOn(conditional, routine().flatMap(Routine::body).map(Block::statements).orElse(List.of())));
+            emit(Form.CONDITIONAL, drafts, List.of(at), isLast(conditional) && !Exits.isHandedOn(conditional, routine()));
         }
         return visitNode(conditional);
     }

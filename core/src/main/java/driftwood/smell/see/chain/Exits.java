@@ -13,11 +13,13 @@ import driftwood.tree.LoopKind;
 import driftwood.tree.Match;
 import driftwood.tree.Node;
 import driftwood.tree.Return;
+import driftwood.tree.Routine;
 import driftwood.tree.Search;
 import driftwood.tree.Throw;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.Try;
 import java.util.List;
+import java.util.Optional;
 
 /** Whether control never runs past the end of a body. */
 public final class Exits implements TreeVisitor<Boolean> {
@@ -80,9 +82,9 @@ public final class Exits implements TreeVisitor<Boolean> {
         return jump.kind() == JumpKind.CONTINUE;
     }
 
-    /** Whether a value is an argument of what its statement does. @param statements of the routine */
-    static boolean isHandedOn(Node value, List<Node> statements) {
-        return statements.stream().anyMatch(each -> each.start() <= value.start() && value.end() <= each.end()
+    /** Whether a value is an argument of what its statement does. @param around its routine */
+    static boolean isHandedOn(Node value, Optional<Routine> around) {
+        return around.flatMap(Routine::body).map(Block::statements).orElse(List.of()).stream().anyMatch(each -> each.start() <= value.start() && value.end() <= each.end()
                 && each instanceof Evaluate evaluate && evaluate.expression() instanceof Call);
     }
 }

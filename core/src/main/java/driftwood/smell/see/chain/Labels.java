@@ -176,7 +176,7 @@ final class Labels {
         if (node instanceof TypeTest test) {
             return new Label(Label.Kind.TYPE, test.type().text(), Trail.UNKNOWN);
         }
-        return constant(node, true).orElseGet(() -> other(node));
+        return constant(node, true).or(() -> limit(node).map(question -> question.labels().get(0))).orElseGet(() -> other(node));
     }
 
     Label other(Node condition) {
@@ -207,6 +207,13 @@ final class Labels {
             String quote = kind == Label.Kind.STRING && !literal.isSymbol() ? "\"" : kind == Label.Kind.CHARACTER ? "'" : "";
             return Optional.ofNullable(kind).map(each ->
                     new Label(each, quote + literal.text() + quote, Trail.UNKNOWN));
+        }
+
+        /** A number below zero. */
+        @Override
+        public Optional<Label> visitUnary(Unary unary) {
+            return unary.operator().equals("-") && unary.operand() instanceof Literal literal && literal.kind() == LiteralKind.INTEGER
+                    ? Optional.of(new Label(Label.Kind.INTEGER, "-" + literal.text(), Trail.UNKNOWN)) : Optional.empty();
         }
 
         @Override

@@ -67,10 +67,16 @@ final class Products implements TreeVisitor<Optional<Product>> {
         return evaluate.expression().accept(this);
     }
 
+    /** Where the first assignment declares. */
+    @Override
+    public Optional<Product> visitLocal(Local local) {
+        return local.initial().filter(Creation.class::isInstance).flatMap(value -> created(value, "= " + local.name()));
+    }
+
     @Override
     public Optional<Product> visitAssignment(Assignment assignment) {
         return assignment.operator().equals("=")
-                ? created(assignment.value(), "= " + assignment.target().text(source)) : Optional.empty();
+                ? created(assignment.value(), "= " + (assignment.target() instanceof Name name ? name.name() : assignment.target().text(source))) : Optional.empty();
     }
 
     @Override
