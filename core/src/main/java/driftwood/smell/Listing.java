@@ -1,9 +1,11 @@
 package driftwood.smell;
 
+import driftwood.program.TypeOutline;
 import java.util.List;
 
 /** Names and numbers as a reader would say them. */
 public final class Listing {
+    private static final int MOST_PARTS = 9;
     private static final int SHOWN = 6;
     private static final int TABLE = 12;
 
@@ -32,5 +34,23 @@ public final class Listing {
     /** A name with its article: {@code a Crate}, {@code an Envelope}. */
     public static String a(String name) {
         return (!name.isEmpty() && "AEIOaeio".indexOf(name.charAt(0)) >= 0 ? "an " : "a ") + name;
+    }
+
+    /** Simple names of types, with as much of what is around as tells them apart. */
+    public static List<String> apart(List<TypeOutline> types) {
+        List<String> names = types.stream().map(TypeOutline::simpleName).toList();
+        for (int parts = 2; names.stream().distinct().count() < types.size() && parts <= MOST_PARTS; parts++) {
+            int kept = parts;
+            names = types.stream().map(each -> ending(each.name(), kept)).toList();
+        }
+        return names;
+    }
+
+    private static String ending(String name, int parts) {
+        int at = name.length();
+        for (int i = 0; i < parts && at >= 0; i++) {
+            at = name.lastIndexOf('.', at - 1);
+        }
+        return name.substring(at + 1);
     }
 }

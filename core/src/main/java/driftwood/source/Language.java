@@ -82,8 +82,7 @@ public final class Language implements Keyed {
 
     /** Looked up once, when a file is first asked for its language. */
     private static final class Known {
-        private static final List<Spoken> SPOKEN = ServiceLoader.load(Spoken.class, Language.class.getClassLoader()).stream()
-                .map(ServiceLoader.Provider::get).toList();
+        private static final List<Spoken> SPOKEN = ServiceLoader.load(Spoken.class, Language.class.getClassLoader()).stream().map(ServiceLoader.Provider::get).toList();
         private static final List<Language> ALL = SPOKEN.stream().map(Spoken::language).toList();
     }
 

@@ -49,8 +49,6 @@ public final class NearTwinClasses implements Detector {
             class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
             """);
 
-    private static final int MOST_PARTS = 9;
-
     @Override
     public Smell smell() {
         return SMELL;
@@ -152,7 +150,7 @@ public final class NearTwinClasses implements Detector {
         Set<String> files = new LinkedHashSet<>();
         for (TypeOutline twin : twins) {
             files.add(twin.file());
-            evidence.add(new Evidence(twin.file(), twin.line(), twin.endLine(), "twin: " + names(twins).get(twins.indexOf(twin))));
+            evidence.add(new Evidence(twin.file(), twin.line(), twin.endLine(), "twin: " + Listing.apart(twins).get(twins.indexOf(twin))));
             for (Map.Entry<String, Shape> each : byType.get(twin.name()).entrySet()) {
                 Shape mine = own.get(each.getKey());
                 if (mine.outline() != each.getValue().outline()) {
@@ -183,7 +181,7 @@ public final class NearTwinClasses implements Detector {
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
-        List<String> names = names(twins);
+        List<String> names = Listing.apart(twins);
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count((int) same, "routine") + " repeated", evidence, detail);
@@ -199,24 +197,6 @@ public final class NearTwinClasses implements Detector {
     /** The same name but for a primitive type or a number: what generics cannot say is written out. */
     private static boolean isSpelledOut(List<TypeOutline> twins) {
         return twins.stream().map(each -> SPELLED.matcher(each.name()).replaceAll("")).distinct().count() == 1;
-    }
-
-    /** Simple names, with as much of what is around as tells them apart. */
-    private static List<String> names(List<TypeOutline> twins) {
-        List<String> names = twins.stream().map(TypeOutline::simpleName).toList();
-        for (int parts = 2; names.stream().distinct().count() < twins.size() && parts <= MOST_PARTS; parts++) {
-            int kept = parts;
-            names = twins.stream().map(each -> ending(each.name(), kept)).toList();
-        }
-        return names;
-    }
-
-    private static String ending(String name, int parts) {
-        int at = name.length();
-        for (int i = 0; i < parts && at >= 0; i++) {
-            at = name.lastIndexOf('.', at - 1);
-        }
-        return name.substring(at + 1);
     }
 
     private static List<String> named(Set<String> keys, Map<String, Shape> shapes) {

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
 final class FieldUseWalk extends Walk {
-    static final Seer<FieldUse> SEER = new Seer<>("field-use", 12, FieldUse.class, file -> {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 13, FieldUse.class, file -> {
         FieldUseWalk walk = new FieldUseWalk(file);
         walk.scan(file.unit());
         return walk.uses;
@@ -164,13 +164,34 @@ final class FieldUseWalk extends Walk {
         Optional<Node> asked = isCreating() ? Optional.empty() : missing(branch.condition());
         if (asked.isPresent()) {
             List<Node> body = Search.statements(branch.then());
-            boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw error && (isFirst(branch) || saysState(error));
+            boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw error && (isFirst(branch) || saysState(error)) && !isHandedIn(error);
             own(asked.get()).filter(field -> demands).ifPresent(field -> {
                 use(Kind.DEMANDED, field, branch);
                 demanding.add(branch.condition());
             });
         }
+        tolerated(branch.condition());
         return super.visitIf(branch);
+    }
+
+    @Override
+    public Void visitConditional(Conditional choice) {
+        tolerated(choice.condition());
+        return super.visitConditional(choice);
+    }
+
+    /** {@code if ($this->pilot)}: a bare value as a condition asks whether it is there. */
+    private void tolerated(Node condition) {
+        boolean asks = file.file().language().has(Language.Habit.TRUTH) && !isCreating() && !routine().map(FieldUseWalk::isSetter).orElse(true);
+        if (asks && (condition instanceof Name || condition instanceof Member)) {
+            own(condition).ifPresent(field -> use(Kind.TOLERATED, field, condition));
+        }
+    }
+
+    /** An error that was handed in is handed on: it says nothing of the object. */
+    private boolean isHandedIn(Throw error) {
+        return error.value().filter(each -> each instanceof Name name && routine().map(Routine::parameters).orElse(List.of()).stream()
+                .anyMatch(one -> one.name().equals(name.name()))).isPresent();
     }
 
     /** What a condition asks whether it is missing; nothing counts as false where any value can be a condition. */

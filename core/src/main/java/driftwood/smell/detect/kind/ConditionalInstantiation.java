@@ -195,7 +195,7 @@ public final class ConditionalInstantiation implements Detector {
     }
 
     private static String classes(Deciding each) {
-        return Listing.of(each.table().values().stream().map(TypeOutline::simpleName).distinct().toList());
+        return Listing.of(Listing.apart(each.table().values().stream().distinct().toList()));
     }
 
     /** Labels that two copies answer with different classes, and classes that they create on different conditions. */

@@ -132,7 +132,8 @@ public final class TypeSwitch implements Detector {
         Variants variants = one.variants();
         Optional<TypeOutline> common = program.type(variants.common());
         int missing = common.map(type -> Math.max(0, type.constants().size() - variants.names().size())).orElse(0);
-        boolean guarded = chain.otherwise().isEmpty() && chain.form() == Chain.Form.MATCH_VALUE;
+        boolean guarded = chain.otherwise().isEmpty() && chain.form() == Chain.Form.MATCH_VALUE
+                && program.type(chain.within()).filter(type -> program.fileOf(type).language().isDuckTyped()).isEmpty();
         Set<String> files = new HashSet<>(Set.of(one.file()));
         siblings.forEach(sibling -> files.add(sibling.file()));
         boolean downcasts = chain.arms().stream().anyMatch(arm -> !arm.casts().isEmpty());

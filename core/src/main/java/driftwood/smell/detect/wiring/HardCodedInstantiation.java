@@ -136,7 +136,7 @@ public final class HardCodedInstantiation implements Detector {
             return;
         }
         Optional<TypeOutline> made = program.resolve(new TypeRef(instantiation.created()), client.get())
-                .filter(type -> reaches.containsKey(type.name()) && type.behaves()
+                .filter(type -> reaches.containsKey(type.name()) && type.behaves() && !type.isModule()
                         && !top(type, program).equals(top(client.get(), program)));
         if (made.isEmpty() || roots.isRoot(client.get(), instantiation.routine(), program) || !works(client.get())
                 || canBeGiven(client.get(), made.get(), program)

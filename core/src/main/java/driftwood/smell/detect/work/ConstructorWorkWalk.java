@@ -37,7 +37,7 @@ final class ConstructorWorkWalk extends Walk {
     private static final Pattern GATHERS = Pattern.compile("_?(?i:add|put|append|push|extend|update|appendlist|offer|insert)|_?(?i:check|require|validate|assert|verify|ensure)"
             + "([A-Z_].*|\\w*)?");
     private static final Pattern REGISTERS = Pattern.compile("(?i)(add|register|subscribe|attach|listen|connect|on|join|observe|watch|follow|enrol|enlist|hook|bind).*");
-    private static final Set<String> TIMERS = Set.of("setInterval", "setTimeout", "thread", "timer", "fixedRateTimer");
+    private static final Set<String> TIMERS = Set.of("setInterval", "thread", "timer", "fixedRateTimer");
     private static final Pattern READS = Pattern.compile("(?i)next|read.*|advance|poll|take|fetch.*|receive");
     private final List<Effect> effects = new ArrayList<>();
     private final Set<String> parameters = new HashSet<>();
@@ -189,12 +189,13 @@ final class ConstructorWorkWalk extends Walk {
             });
             boolean started = call.name().equalsIgnoreCase("start") && call.arguments().isEmpty() && call.receiver().map(this::isThread).orElse(false);
             if (started || call.receiver().isEmpty() && TIMERS.contains(call.name())) {
-                effect(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + file.brief(call) + ")", 0, call);
+                effect(Kind.RESOURCE, Resource.Kind.THREAD.title() + " (" + (started ? file.brief(call) : call.name() + "()") + ")", 0, call);
             }
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                     && name.isSelf());
             boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each) || isPart(each)).orElse(false);
-            if (self && outside && !handedTo.contains(call) && REGISTERS.matcher(call.name()).matches()) {
+            boolean bound = call.name().equals("bind") && call.receiver().map(each -> handsOut(each, false)).orElse(false);
+            if (self && outside && !bound && !handedTo.contains(call) && REGISTERS.matcher(call.name()).matches()) {
                 effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
             }
             Trail trail = trail(call);

@@ -10,15 +10,19 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** Sees the shape of every routine body. */
 public final class ShapeWalk extends Whereabouts {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Shape> SEER = new Seer<>("shape", 6, Shape.class, file -> {
+    public static final Seer<Shape> SEER = new Seer<>("shape", 7, Shape.class, file -> {
         ShapeWalk walk = new ShapeWalk(file);
         walk.scan(file.unit());
         return walk.shapes;
     });
+    /** What compilers put in front of the modules that they write. */
+    private static final Pattern MADE = Pattern.compile("__([a-z]+[A-Z]\\w*|extends|assign|awaiter|generator|rest|spread|read|values|decorate|metadata|param|await|export)"
+            + "|_(interopRequire\\w+|classCallCheck|createClass|defineProperty|inherits|objectSpread|extends)\\d*");
     private final List<Shape> shapes = new ArrayList<>();
     private static final int[] NONE = {};
     private final Deque<String> own = new ArrayDeque<>();
@@ -40,7 +44,7 @@ public final class ShapeWalk extends Whereabouts {
 
     @Override
     public Void visitRoutine(Routine routine) {
-        if (routine.body().isPresent() && !own.isEmpty() && !own.peek().isEmpty()) {
+        if (routine.body().isPresent() && !own.isEmpty() && !own.peek().isEmpty() && !MADE.matcher(routine.name()).matches()) {
             Block body = routine.body().get();
             Map<String, String> locals = new HashMap<>();
             routine.parameters().forEach(each -> locals.put(each.name(), "p" + locals.size()));
