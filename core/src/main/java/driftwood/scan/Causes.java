@@ -20,8 +20,8 @@ import java.util.stream.Collectors;
 
 /**
  * What has one cause: chains on the same variants are one decision that is taken in many places, the same parameters that
- * travel together are one object that is missing, however many routines they travel through, and types that stand under the
- * same names in the same packages are one copy. (Catalogue, one cause, one rank.)
+ * travel together are one object that is missing, however many routines they travel through, walks that ask for the same
+ * container ask one question, and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
     /** Fewer names may be the same by chance. */
@@ -43,7 +43,7 @@ public final class Causes {
         Map<String, List<Finding>> byVariants = new HashMap<>();
         Map<Finding, Set<String>> travelling = new IdentityHashMap<>();
         List<Finding> carriers = new ArrayList<>();
-        Map<String, List<Finding>> byCopies = new HashMap<>();
+        Map<String, List<Finding>> bySame = new HashMap<>();
         for (Finding each : findings) {
             byPlace.computeIfAbsent(place(each.smell(), each.file(), each.line()), key -> new ArrayList<>(1)).add(each);
             if (each.detail() instanceof Branching branching && !branching.common().isEmpty()) {
@@ -54,10 +54,7 @@ public final class Causes {
                 travelling.put(each, names);
                 carriers.add(each);
             }
-            String copied = copied(each);
-            if (!copied.isEmpty()) {
-                byCopies.computeIfAbsent(copied, key -> new ArrayList<>()).add(each);
-            }
+            same(each).forEach(one -> bySame.computeIfAbsent(one, key -> new ArrayList<>()).add(each));
         }
         List<List<Finding>> groups = new ArrayList<>();
         Set<String> taken = new HashSet<>();
@@ -73,7 +70,7 @@ public final class Causes {
                 if (!names.isEmpty()) {
                     carriers.stream().filter(each -> !taken.contains(each.id()) && travelTogether(names, travelling.get(each))).forEach(related::add);
                 }
-                related.addAll(byCopies.getOrDefault(copied(first), List.of()));
+                same(first).forEach(one -> related.addAll(bySame.getOrDefault(one, List.of())));
                 related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
                 groups.add(group);
             }
@@ -90,11 +87,22 @@ public final class Causes {
                 ? ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name).collect(Collectors.toCollection(LinkedHashSet::new)) : Set.of();
     }
 
-    /** The packages that types of one name are copied between; empty where it is no copy. */
-    private static String copied(Finding finding) {
-        if (!(finding.detail() instanceof TypeFacts.Twins twins)) {
-            return "";
+    /**
+     * What a finding has in common with others of its cause: the container that is asked for, the types that are alike, and
+     * the packages that types of one name are copied between.
+     */
+    private static List<String> same(Finding finding) {
+        // driftwood: leave type-switch because what findings have in common is read from each kind of them
+        if (finding.detail() instanceof TypeFacts.Descent descent) {
+            return List.of("container " + descent.container());
         }
+        if (finding.detail() instanceof TypeFacts.Grid grid) {
+            return grid.places().stream().map(Detail.Place::symbol).toList();
+        }
+        if (!(finding.detail() instanceof TypeFacts.Twins twins)) {
+            return List.of();
+        }
+        List<String> alike = new ArrayList<>(twins.types());
         Set<String> packages = new TreeSet<>();
         Set<String> types = new HashSet<>();
         for (String each : twins.types()) {
@@ -102,7 +110,10 @@ public final class Causes {
             types.add(type);
             packages.add(each.substring(0, each.length() - type.length()));
         }
-        return types.size() == 1 && packages.size() > 1 ? String.join(" ", packages) : "";
+        if (types.size() == 1 && packages.size() > 1) {
+            alike.add(String.join(" ", packages));
+        }
+        return alike;
     }
 
     private static boolean travelTogether(Set<String> one, Set<String> other) {

@@ -49,6 +49,8 @@ public final class Language implements Keyed {
         IMPLIED_NOTHING,
         /** What is not there under a key or number is nothing, and no error. */
         NOTHING_BY_KEY,
+        /** A choice among the constants of an enum or the kinds of a sealed type names them all, or does not compile. */
+        CHOICES_CHECKED,
         /** What stands outside of types is in sight in its whole package, and elsewhere by an import. */
         LOOSE_IN_PACKAGE,
         /** The compiler takes no value that may be nothing for one that is there: whoever forgets to ask is told. */
@@ -183,10 +185,7 @@ public final class Language implements Keyed {
     /** The language of a file name, empty where Driftwood does not read it. */
     public static Optional<Language> ofFileName(String name) {
         int dot = name.lastIndexOf('.');
-        if (dot < 0) {
-            return Optional.empty();
-        }
-        String ending = name.substring(dot + 1).toLowerCase(Locale.ROOT);
+        String ending = dot < 0 ? "" : name.substring(dot + 1).toLowerCase(Locale.ROOT);
         for (Language language : all()) {
             if (language.endings.contains(ending)) {
                 return Optional.of(language);

@@ -11,7 +11,7 @@ import driftwood.source.Outside;
 /** Kotlin, as far as others need to know it. */
 public final class KotlinLanguage implements ReadLanguage {
     private static final Language KOTLIN = Language.named("kotlin", "Kotlin").ending("kt").family("java")
-            .with(Habit.IMPLIED_SELF, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.NOTHING_BY_KEY, Habit.NOTHING_CHECKED, Habit.LOOSE_IN_PACKAGE)
+            .with(Habit.IMPLIED_SELF, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.NOTHING_BY_KEY, Habit.NOTHING_CHECKED, Habit.LOOSE_IN_PACKAGE, Habit.CHOICES_CHECKED)
             .testedBy(".*(Test|Tests|Spec)\\.kt")
             .asking(Contract.EQUALITY, "equals").asking(Contract.HASH, "hashCode").asking(Contract.TEXT, "toString")
             .asking(Contract.ORDER, "compareTo").asking(Contract.COMPARISON, "compare").asking(Contract.STEP, "next", "previous", "advance")

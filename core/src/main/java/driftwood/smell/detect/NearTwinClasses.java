@@ -49,6 +49,9 @@ public final class NearTwinClasses implements Detector {
             class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
             """);
 
+    /** So many statements are written again in no time. */
+    private static final int FEW = 3;
+
     @Override
     public Smell smell() {
         return SMELL;
@@ -178,6 +181,7 @@ public final class NearTwinClasses implements Detector {
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
                 .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
+                .risk(own.values().stream().filter(each -> !differing.contains(each.key())).mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();

@@ -44,6 +44,6 @@ class NearTwinClassesTest extends SmellCases {
     @CsvSource({"IntTally, LongTally, true", "Call2, Call3, true", "Interval, Timeval, false", "TugTally, TankerTally, false"})
     void twinsThatSpellOutPrimitiveTypesWeighLittle(String one, String other, boolean little) {
         String source = "package quay;\n" + invoice(one, "4", "") + invoice(other, "9", "");
-        assertThat(Given.only("near-twin-classes", source).drag().value() < 1.5).isEqualTo(little);
+        assertThat(Given.only("near-twin-classes", source).drag().value() < 0.5).isEqualTo(little);
     }
 }

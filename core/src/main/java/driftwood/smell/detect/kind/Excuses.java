@@ -25,7 +25,7 @@ final class Excuses {
     /** What a scanner gave, by whatever way it is reached. */
     private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
     private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
-            + "str|bool|string|String|Integer|Long|Boolean|Double|list|dict|tuple)[\"']");
+            + "str|bool|string|String|Integer|Long|Boolean|Double|list|dict|tuple|number|object|function|undefined|bigint|symbol)[\"']");
     private static final Pattern TRUTH = Pattern.compile("(?i)[\"'](yes|no|true|false|on|off|0|1|y|n|t|f)[\"']");
     private static final Pattern PIECE = Pattern.compile("(?i).*(opcode|tag|token|insn|instruction|bytecode)");
     private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");

@@ -18,6 +18,8 @@ import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.see.chain.ChainWalk;
+import driftwood.source.Language;
+import driftwood.tree.Mark;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -127,13 +129,20 @@ public final class TypeSwitch implements Detector {
         return (int) one.variants().names().stream().distinct().filter(names::contains).count();
     }
 
+    /** Whether a choice without a default has to name all variants. */
+    private static boolean isGuarded(Chain chain, Variants variants, Program program) {
+        Optional<Language> language = program.type(chain.within()).map(type -> program.fileOf(type).language());
+        boolean closed = variants.kind() == Variants.Kind.ENUM || program.type(variants.common()).filter(type -> type.traits().has(Mark.SEALED)).isPresent();
+        return chain.form() == Chain.Form.MATCH_VALUE && language.filter(Language::isDuckTyped).isEmpty()
+                || chain.form() == Chain.Form.MATCH && closed && language.filter(each -> each.has(Language.Habit.CHOICES_CHECKED)).isPresent();
+    }
+
     private static Finding finding(Judged one, List<Judged> siblings, Program program) {
         Chain chain = one.chain();
         Variants variants = one.variants();
         Optional<TypeOutline> common = program.type(variants.common());
         int missing = common.map(type -> Math.max(0, type.constants().size() - variants.names().size())).orElse(0);
-        boolean guarded = chain.otherwise().isEmpty() && chain.form() == Chain.Form.MATCH_VALUE
-                && program.type(chain.within()).filter(type -> program.fileOf(type).language().isDuckTyped()).isEmpty();
+        boolean guarded = chain.otherwise().isEmpty() && isGuarded(chain, variants, program);
         Set<String> files = new HashSet<>(Set.of(one.file()));
         siblings.forEach(sibling -> files.add(sibling.file()));
         boolean downcasts = chain.arms().stream().anyMatch(arm -> !arm.casts().isEmpty());

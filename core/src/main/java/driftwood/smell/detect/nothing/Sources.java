@@ -30,6 +30,7 @@ final class Sources {
 
     /** A parser or converter that says by its name that it may not come to anything. */
     private static final Pattern TRYING = Pattern.compile("(to|as|parse|try|read|convert|decode)([A-Z]\\w*)?OrNull");
+    private static final Pattern SAID = Pattern.compile("\\w+OrNull");
 
     private final Program program;
     private final Map<String, RoutineOutline> routines = new HashMap<>();
@@ -134,7 +135,9 @@ final class Sources {
     /** @return whether it was taken: contracts of foreign types cannot be changed here */
     private boolean add(Seen<NothingSighting> seen, String note) {
         RoutineOutline routine = routines.get(seen.sighting().routine());
-        if (routine == null || routine.isConstructor() || TRYING.matcher(routine.name()).matches()) {
+        if (routine == null || routine.isConstructor() || TRYING.matcher(routine.name()).matches()
+                || SAID.matcher(routine.name()).matches() && program.type(routine.owner()).filter(type -> program.fileOf(type).language()
+                .has(Language.Habit.NOTHING_CHECKED)).isPresent()) {
             return false;
         }
         RoutineOutline root = program.rootOf(routine);

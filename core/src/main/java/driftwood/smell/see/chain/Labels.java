@@ -180,8 +180,10 @@ final class Labels {
     }
 
     Label other(Node condition) {
-        String text = text(condition).replaceAll("\\s+", " ");
-        return new Label(Label.Kind.OTHER, text.length() > 60 ? text.substring(0, 57) + "..." : text, Trail.UNKNOWN);
+        Node said = condition instanceof NullTest test ? test.subject() : condition;
+        String text = text(said).replaceAll("\\s+", " ");
+        String asked = condition instanceof NullTest test ? (test.negated() ? " != " : " == ") + nothing : "";
+        return new Label(Label.Kind.OTHER, (text.length() > 60 ? text.substring(0, 57) + "..." : text) + asked, Trail.UNKNOWN);
     }
 
     private Optional<Label> constant(Node node, boolean anyName) {
