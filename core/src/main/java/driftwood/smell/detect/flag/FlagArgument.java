@@ -87,17 +87,18 @@ public final class FlagArgument implements Detector {
                     || routine.get().traits().overrides() && program.rootOf(routine.get()).equals(routine.get())) {
                 continue;
             }
-            List<Place> literals = literals(type.get(), routine.get(), split.at(), program);
+            List<Place> literals = new ArrayList<>();
+            int others = literals(type.get(), routine.get(), split.at(), program, literals);
             if (!literals.isEmpty()) {
                 String contract = program.rootOf(routine.get()).symbol() + " " + split.at();
-                byContract.computeIfAbsent(contract, key -> new ArrayList<>()).add(new Flagged(split, routine.get(), literals));
+                byContract.computeIfAbsent(contract, key -> new ArrayList<>()).add(new Flagged(split, routine.get(), literals, others > literals.size()));
             }
         }
         return byContract.values().stream().map(FlagArgument::finding).toList();
     }
 
-    /** A routine that a flag splits, with the calls that pass a literal. */
-    private record Flagged(Split split, RoutineOutline routine, List<Place> literals) {
+    /** A routine that a flag splits, with the calls that pass a literal. @param seldom most callers hand on what they were told */
+    private record Flagged(Split split, RoutineOutline routine, List<Place> literals, boolean seldom) {
     }
 
     /** One of several overloads that take another type at the same place: the boolean is a value like the others. */
@@ -107,28 +108,32 @@ public final class FlagArgument implements Detector {
                 && !other.parameters().get(at).type().equals(routine.parameters().get(at).type()));
     }
 
-    /** Calls outside tests that pass a bare true or false; none of a contract that only hands on what it is given. */
-    private static List<Place> literals(TypeOutline type, RoutineOutline routine, int at, Program program) {
-        List<Place> places = new ArrayList<>();
+    /**
+     * Calls outside tests that pass a bare true or false; none of a contract that only hands on what it is given.
+     *
+     * @param places filled with them
+     * @return how many callers pass something else
+     */
+    private static int literals(TypeOutline type, RoutineOutline routine, int at, Program program, List<Place> places) {
+        int others = 0;
         if (routine.isConstructor()) {
             for (CreationFact creation : program.creations(type)) {
-                add(creation.arguments(), at, routine, creation.within(), creation.routine(), creation.line(), program,
-                        places);
+                others += add(creation.arguments(), at, routine, creation.within(), creation.routine(), creation.line(), program, places);
             }
-            return places;
+            return others;
         }
         RoutineOutline root = program.rootOf(routine);
         List<CallFact> calls = program.callsOf(routine.name());
         if (!root.equals(routine) && calls.stream().anyMatch(call -> call.routine().equals(root.symbol()))) {
-            return List.of();
+            return 0;
         }
         for (CallFact call : calls) {
             List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
             if (meant.contains(routine) || meant.contains(root) || meant.isEmpty() && mayMean(routine, at, call, program)) {
-                add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
+                others += add(call.arguments(), at, routine, call.within(), call.routine(), call.line(), program, places);
             }
         }
-        return places;
+        return others;
     }
 
     /** Where types are not declared: all that can answer have that flag there. */
@@ -140,7 +145,7 @@ public final class FlagArgument implements Detector {
     }
 
     // driftwood: leave long-parameter-list because calls and creations have these parts in common and no type for them
-    private static void add(List<Argument> arguments, int at, RoutineOutline routine, String within, String caller,
+    private static int add(List<Argument> arguments, int at, RoutineOutline routine, String within, String caller,
             int line, Program program, List<Place> places) {
         String name = routine.parameters().get(at).name();
         Optional<Argument> passed = arguments.stream().filter(each -> each.keyword().equals(name)).findFirst()
@@ -151,7 +156,9 @@ public final class FlagArgument implements Detector {
             String file = program.fileAt(within, caller).orElse("");
             places.add(new Place(file, line, line, caller, "passes "
                     + Language.spelledIn(file, passed.get().name())));
+            return 0;
         }
+        return !test && routine.takes(arguments.size()) && passed.isPresent() ? 1 : 0;
     }
 
     /** One contract has one flag, however many routines carry it out. */
@@ -165,6 +172,7 @@ public final class FlagArgument implements Detector {
         int reach = 1 + Math.min(5, literals.size());
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), 2)
                 .risk(split.alike(), -2.5, "both ways do the same, but for literals")
+                .risk(same.stream().allMatch(Flagged::seldom), -0.6, "most callers hand on what they were told")
                 .risk(routine.traits().isPrivate() && !split.alike(), -0.6, "only its own type calls it").build();
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence(routine.file(), routine.line(), routine.endLine(), "for true: " + split.whenOn()),

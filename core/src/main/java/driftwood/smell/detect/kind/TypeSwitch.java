@@ -147,13 +147,14 @@ public final class TypeSwitch implements Detector {
         siblings.forEach(sibling -> files.add(sibling.file()));
         boolean downcasts = chain.arms().stream().anyMatch(arm -> !arm.casts().isEmpty());
         boolean reads = onlyReads(chain);
+        boolean changes = !reads && !downcasts && changesOne(chain);
         Drag drag = Drag.of(reads ? 1 : 1 + siblings.size(), reads ? 1 : files.size(), chain.arms().size())
-                .risk(chain.otherwise().isEmpty() && !guarded, 0.5,
+                .risk(chain.otherwise().isEmpty() && !guarded && !changes, 0.5,
                         "no default: a forgotten variant silently gets nothing")
                 .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
                 .risk(downcasts, 0.2, "branches cast " + chain.subject().text() + " to its subtype")
                 .risk(guarded, -0.8, "the compiler guards it: a new variant does not compile until it has an arm")
-                .risk(!reads && !downcasts && changesOne(chain), -1.2, "its arms only change one value")
+                .risk(changes, -1.2, "its arms only change one value")
                 .risk(!reads && !downcasts && chain.working() <= 2 && siblings.size() <= 1, -0.5, "only two arms do anything")
                 .risk(reads, -1.2, "its arms only keep values: names are read, no behaviour is chosen")
                 .build();

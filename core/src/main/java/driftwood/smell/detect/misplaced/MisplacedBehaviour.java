@@ -221,7 +221,8 @@ public final class MisplacedBehaviour implements Detector {
                 new Evidence(file, usage.line(), usage.line(), usage.own().isEmpty() ? "uses nothing of its own object"
                         : "uses of its own object only " + Listing.of(List.copyOf(usage.own()))),
                 new Evidence(envy.type().file(), envy.type().line(), envy.type().line(), "the parts are here"));
-        Drag drag = Drag.of(together, file.equals(envy.type().file()) ? 1 : 2, members.size()).build();
+        Drag drag = Drag.of(together, file.equals(envy.type().file()) ? 1 : 2, members.size())
+                .risk(together == 1 && members.size() <= LEAST, -0.4, "it takes no more than " + LEAST + " parts, and no other does the same").build();
         Gathered detail = new RoutineFacts.Envy(usage.routine(), envy.type().name(), envy.members().stream().map(Step::name).toList(),
                 List.of(new Place(envy.type().file(), envy.type().line(), envy.type().line(), envy.type().name(), "the parts are here")));
         return SMELL.finding(new Spot(file, usage.line(), usage.endLine(), usage.routine()), drag, usage.name()

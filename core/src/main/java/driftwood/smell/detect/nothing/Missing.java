@@ -45,6 +45,6 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
         return drag.risk(isValue, -2.0, "what is missing is a value: no object can stand for it")
                 .risk(isChecked && !isValue, -0.8, "the compiler refuses whoever does not ask")
                 .risk(isLink, -1.0, "it links to another of its kind, and links end somewhere")
-                .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.6, "few places ask, and all of them do");
+                .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.8, "few places ask, and all of them do");
     }
 }

@@ -73,6 +73,9 @@ public final class HardWiredNotification implements Detector {
     public record Told(String receiver, Trail call, String text, List<String> arguments, @Line int line) {
     }
 
+    /** A walk through something calls it for each part. */
+    private static final Pattern VISIT = Pattern.compile("#visit([A-Z_]\\w*)?\\(");
+
     @Override
     public Smell smell() {
         return SMELL;
@@ -120,7 +123,8 @@ public final class HardWiredNotification implements Detector {
                 + each.text())));
         List<String> names = calls.stream().map(Told::receiver).toList();
         Drag drag = Drag.of(calls.size(), 1, calls.size())
-                .risk(true, 0.2, "an error in one keeps the rest from hearing of it").build();
+                .risk(true, 0.2, "an error in one keeps the rest from hearing of it")
+                .risk(VISIT.matcher(telling.routine()).find(), -0.4, "it builds what it is led through").build();
         Gathered detail = new RoutineFacts.Telling(telling.routine(), names, shared.get());
         int first = calls.get(0).line();
         int last = calls.get(calls.size() - 1).line();
