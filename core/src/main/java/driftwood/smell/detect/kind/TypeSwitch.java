@@ -167,7 +167,8 @@ public final class TypeSwitch implements Detector {
 
     /** Each arm gives one and the same local another value, and who is none of them keeps it as it is. */
     private static boolean changesOne(Chain chain) {
-        return chain.otherwise().isEmpty() && chain.arms().stream().allMatch(arm -> arm.stored().size() == 1 && arm.lines() <= 2 + KEPT)
+        return chain.otherwise().isEmpty() && chain.arms().stream().allMatch(arm -> arm.stored().size() == 1 && arm.lines() <= 2 + KEPT
+                && arm.armCall().filter(Chain.ArmCall::alone).isPresent())
                 && chain.arms().stream().map(arm -> arm.stored().get(0).name()).distinct().count() == 1;
     }
 
