@@ -130,6 +130,7 @@ public final class JavaRefactorings {
         Map<String, String> texts = new LinkedHashMap<>();
         Set<String> tests = new LinkedHashSet<>();
         gather(scope, texts, tests);
+        Strays.of(site).named(texts.values()).forEach(each -> texts.computeIfAbsent(each.file(), file -> text(each)));
         Compilation before = Compilation.of(texts, roots, classPath());
         if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
             libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
@@ -152,17 +153,21 @@ public final class JavaRefactorings {
             if (!scope.files().isEmpty() && !scope.files().contains(each.file())) {
                 continue;
             }
-            try {
-                String text = SourceText.read(new SourceFile(each.file(), site.root().resolve(each.file()), each.language(), each.test())).text();
-                if (!scope.files().isEmpty() || scope.words().stream().anyMatch(text::contains) && any.matcher(text).find()) {
-                    texts.put(each.file(), text);
-                    if (each.test()) {
-                        tests.add(each.file());
-                    }
+            String text = text(each);
+            if (!scope.files().isEmpty() || scope.words().stream().anyMatch(text::contains) && any.matcher(text).find()) {
+                texts.put(each.file(), text);
+                if (each.test()) {
+                    tests.add(each.file());
                 }
-            } catch (SourceText.NotReadable e) {
-                throw new Refused(each.file() + " cannot be read any more: " + e.getMessage());
             }
+        }
+    }
+
+    private String text(Outline file) {
+        try {
+            return SourceText.read(new SourceFile(file.file(), site.root().resolve(file.file()), file.language(), file.test())).text();
+        } catch (SourceText.NotReadable e) {
+            throw new Refused(file.file() + " cannot be read any more: " + e.getMessage());
         }
     }
 

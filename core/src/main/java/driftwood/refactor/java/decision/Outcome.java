@@ -53,6 +53,11 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
      * @throws Refused where arms hand on several values, leave loops, or some return and others do not
      */
     public static Outcome of(Workspace workspace, Decision decision, Set<Element> known) {
+        return of(workspace, decision, known, decision.otherwise().isPresent());
+    }
+
+    /** The same for a decision of which is known whether one of its arms is always taken. */
+    public static Outcome of(Workspace workspace, Decision decision, Set<Element> known, boolean complete) {
         Map<Arm, Captures> captures = new LinkedHashMap<>();
         decision.all().forEach(each -> captures.put(each, Captures.of(workspace, each.body())));
         Set<VariableElement> written = new LinkedHashSet<>();
@@ -64,7 +69,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         if (captures.values().stream().anyMatch(each -> !each.variables().isEmpty())) {
             throw new Refused("an arm uses a type parameter of the routine around it");
         }
-        OutcomeKind kind = kind(workspace, decision, captures, written);
+        OutcomeKind kind = kind(workspace, decision, captures, written, complete);
         VariableElement variable = kind == OutcomeKind.SETS ? written.iterator().next() : null;
         boolean old = variable != null && (decision.otherwise().isEmpty() && !isUnset(workspace, decision, variable)
                 || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && Endings.last(workspace, each, variable, Tree.Kind.ASSIGNMENT).isEmpty() && !isUnset(workspace, decision, variable)));
@@ -86,7 +91,8 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         return new Outcome(kind, variable, variable == null ? "" : variable.getSimpleName().toString(), old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
     }
 
-    private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written) {
+    // driftwood: leave long-parameter-list because it is told what the one caller has found out already
+    private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written, boolean complete) {
         if (decision.isValue()) {
             if (!written.isEmpty()) {
                 throw new Refused("an arm sets " + names(written) + " while it works out its value");
@@ -95,11 +101,11 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         }
         boolean returns = captures.values().stream().anyMatch(each -> !each.returns().isEmpty());
         boolean some = captures.keySet().stream().anyMatch(each -> Completion.canComplete(each.body()));
-        boolean last = returns && !some && decision.otherwise().isPresent() && !isTried(decision);
+        boolean last = returns && !some && complete && !isTried(decision);
         if (!last && (written.size() > 1 || !written.isEmpty() && returns)) {
             throw new Refused("the arms share locals that they set: " + names(written));
         }
-        if (returns && (some || decision.otherwise().isEmpty())) {
+        if (returns && (some || !complete)) {
             boolean nothing = captures.values().stream().flatMap(each -> each.returns().stream()).allMatch(each -> ((ReturnTree) each.getLeaf()).getExpression() == null);
             if (nothing && isLast(decision)) {
                 return OutcomeKind.ACTS;

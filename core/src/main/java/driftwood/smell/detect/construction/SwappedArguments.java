@@ -172,13 +172,22 @@ public final class SwappedArguments implements Detector {
                 return Optional.empty();
             }
             String name = call.trail().lastName();
-            if (name.equals("super") || name.equals("this") || !maySwap(call.arguments(), name)
+            if (name.equals("super")) {
+                return among(program.type(call.within()).map(type -> inherited(type, call.arguments().size())).orElse(List.of()), call.arguments(), outline, call.routine(), call.line());
+            }
+            if (name.equals("this") || !maySwap(call.arguments(), name)
                     || !maySwapIn(byName.getOrDefault(name, List.of()), call.arguments())) {
                 return Optional.empty();
             }
             List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
             return among(meant.isEmpty() ? program.answering(call.trail(), call.within()) : meant, call.arguments(), outline,
                     call.routine(), call.line());
+        }
+
+        /** The constructors that a call of the parent's may mean. */
+        private List<RoutineOutline> inherited(TypeOutline type, int arguments) {
+            return program.parents(type).stream().filter(each -> !each.isInterface()).flatMap(each -> each.constructors().stream())
+                    .filter(each -> each.takes(arguments)).toList();
         }
 
         private Optional<Finding> ofCreation(Outline outline, CreationFact creation) {

@@ -11,11 +11,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 9, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 10, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -38,7 +39,8 @@ final class FlagWalk extends Walk {
     public Void visitRoutine(Routine routine) {
         if (routine.body().isPresent() && routine.parameters().stream().anyMatch(this::isBoolean)
                 && !(SETTER.matcher(routine.name()).matches() && routine.parameters().size() == 1)) {
-            List<Node> core = core(Search.statements(routine.body().get()));
+            Set<String> flags = routine.parameters().stream().filter(this::isBoolean).map(Parameter::name).collect(Collectors.toSet());
+            List<Node> core = core(Search.statements(routine.body().get()), flags);
             for (int i = 0; i < routine.parameters().size(); i++) {
                 if (isBoolean(routine.parameters().get(i))) {
                     split(routine, i, core);
@@ -49,14 +51,14 @@ final class FlagWalk extends Walk {
     }
 
     /** The body without the declarations before and the plain return behind. */
-    private static List<Node> core(List<Node> statements) {
+    private static List<Node> core(List<Node> statements, Set<String> flags) {
         int from = 0;
         int to = statements.size();
         Optional<Return> kept = keptChoice(statements);
         if (kept.isPresent()) {
-            return core(Stream.concat(statements.subList(0, to - 2).stream(), kept.stream()).toList());
+            return core(Stream.concat(statements.subList(0, to - 2).stream(), kept.stream()).toList(), flags);
         }
-        while (from < to && (statements.get(from) instanceof Local || isCheck(statements.get(from)))) {
+        while (from < to && (statements.get(from) instanceof Local || isCheck(statements.get(from)) || isExit(statements.get(from), flags))) {
             from++;
         }
         boolean plainEnd = to > from + 1 && statements.get(to - 1) instanceof Return back
@@ -83,6 +85,13 @@ final class FlagWalk extends Walk {
                 && Character.isUpperCase(owner.name().charAt(0)) && CHECKED.matcher(call.name()).matches())
                 || statement instanceof If branch && branch.otherwise().isEmpty()
                 && Search.statements(branch.then()).stream().allMatch(Throw.class::isInstance);
+    }
+
+    /** {@code if (letter.isEmpty()) return;}: there is nothing to do, whatever the flags say. */
+    private static boolean isExit(Node statement, Set<String> flags) {
+        List<Node> body = statement instanceof If branch && branch.otherwise().isEmpty() ? Search.statements(branch.then()) : List.of();
+        return body.size() == 1 && body.get(0) instanceof Return back && back.value().map(value -> value instanceof Literal).orElse(true)
+                && flags.stream().noneMatch(each -> Search.mentions(((If) statement).condition(), each));
     }
 
     private static boolean leavesEarly(Node statement) {

@@ -84,7 +84,7 @@ public final class MandatoryWrapper implements Recipe {
             String arguments = Imports.arguments(each.getParameters());
             String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
             drafting.declarations().add(workspace.path(wrapped).orElseThrow(), "/** Makes one that nobody can reach but through its " + wrapper.getSimpleName() + ". */\n" + open(wrapped, each) + "static " + drafting.imports().name(common, unit) + " "
-                    + name + "(" + parameters + ")" + thrown + " {\n    return new " + drafting.imports().name(wrapper, unit) + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
+                    + name + "(" + parameters + ")" + thrown + " {\n    return new " + drafting.imports().name(wrapper, unit) + (wrapper.getTypeParameters().isEmpty() ? "" : "<>") + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
         }
         drafting.script().stage("Let those who wrap it themselves call it", guarded.stream().map(each -> workspace.place(each.path(), "wraps it")).toList());
         guarded.forEach(each -> {
@@ -131,7 +131,21 @@ public final class MandatoryWrapper implements Recipe {
     private static TypeMirror common(Workspace workspace, TypeElement wrapped, TypeElement wrapper) {
         List<TypeElement> shared = new ArrayList<>(new Calls(workspace).supertypes(wrapper));
         shared.retainAll(new Calls(workspace).supertypes(wrapped));
-        return shared.stream().filter(each -> !each.getQualifiedName().toString().startsWith("java.")).findFirst().map(each -> (TypeMirror) each.asType()).orElse(wrapper.asType());
+        return shared.stream().filter(each -> !each.getQualifiedName().toString().startsWith("java.")).findFirst().map(each -> as(workspace, wrapped.asType(), each)).orElse(wrapper.asType());
+    }
+
+    /** A supertype with what a type says for its type parameters. */
+    private static TypeMirror as(Workspace workspace, TypeMirror type, TypeElement wanted) {
+        for (TypeMirror each : workspace.types().directSupertypes(type)) {
+            if (workspace.types().asElement(each).equals(wanted)) {
+                return each;
+            }
+            TypeMirror further = as(workspace, each, wanted);
+            if (!further.equals(wanted.asType())) {
+                return further;
+            }
+        }
+        return wanted.asType();
     }
 
     private static void replace(Drafting drafting, Call call, TreePath whole, TypeElement wrapped, String name) {

@@ -54,7 +54,7 @@ final class Answering {
         Set<Element> known = new HashSet<>();
         Optional.ofNullable(workspace.element(decision.subject())).filter(each -> !each.getKind().isField()).ifPresent(known::add);
         decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
-        this.outcome = Outcome.of(workspace, decision, known).ending(workspace, decision, kinds.areAll());
+        this.outcome = Outcome.of(workspace, decision, known, decision.otherwise().isPresent() || kinds.areAll()).ending(workspace, decision, kinds.areAll());
         this.routine = name(names);
         String proposed = Words.lower(home.getSimpleName().toString());
         this.context = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(proposed)) || SourceVersion.isKeyword(proposed) ? "around" : proposed;

@@ -4,6 +4,7 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
@@ -81,7 +82,9 @@ public final class OneWay implements LocalRecipe {
             this.unit = place.unit();
             this.decision = place.decision();
             this.outcome = Outcome.of(workspace, decision, Set.of()).ending(workspace, decision, false);
-            if (decision.around().getLeaf().getKind() == Tree.Kind.SWITCH || decision.otherwise().isEmpty() || outcome.needsOld()) {
+            boolean selects = decision.around().getLeaf().getKind() == Tree.Kind.SWITCH && !decision.all().stream().allMatch(each -> each.body().size() == 1
+                    && (each.body().get(0).getLeaf() instanceof ReturnTree || isThrowing(each)));
+            if (selects || decision.otherwise().isEmpty() || outcome.needsOld()) {
                 throw new Refused(decision.otherwise().isEmpty() ? "where nobody is chosen nothing is done" : "the choice cannot be told from what is done");
             }
             if (place.home().getKind().isInterface() || !place.home().getTypeParameters().isEmpty() || !place.around().getTypeParameters().isEmpty()) {
@@ -197,6 +200,9 @@ public final class OneWay implements LocalRecipe {
         private Set<VariableElement> choosing() {
             Set<VariableElement> told = new LinkedHashSet<>();
             decision.arms().forEach(each -> told.addAll(Captures.of(workspace, each.labels()).read()));
+            if (decision.subject() != null) {
+                told.addAll(Captures.of(workspace, List.of(decision.subject())).read());
+            }
             decision.all().forEach(each -> Captures.of(workspace, each.body()).read().stream()
                     .filter(one -> !needs.contains(one) || adaptees.containsKey(each) && one.getSimpleName().contentEquals(adaptees.get(each).text())).forEach(told::add));
             decision.all().stream().filter(each -> !adaptees.containsKey(each)).forEach(each -> told.addAll(Captures.of(workspace, each.body()).read()));

@@ -1,5 +1,9 @@
 package driftwood.refactor.java.recipe.nothing;
 
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.BinaryTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LambdaExpressionTree;
@@ -24,8 +28,11 @@ import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -66,9 +73,7 @@ public final class NeutralObject implements EarlyRecipe {
             throw new Refused("what it answers is no object");
         }
         TypeElement type = (TypeElement) declared.asElement();
-        if (!type.getKind().isInterface() || !type.getTypeParameters().isEmpty() || type.getModifiers().contains(Modifier.SEALED)) {
-            throw new Refused(type.getSimpleName() + " is a class, is sealed, or has type parameters: a neutral object would have to descend from it");
-        }
+        NeutralType.check(drafting.workspace(), type);
     }
 
     @Override
@@ -85,13 +90,17 @@ public final class NeutralObject implements EarlyRecipe {
         private final Set<ExecutableElement> family;
         private final TypeElement type;
         private final List<Guard> guards = new ArrayList<>();
-        private final GuardReader reader;
+        private final Answers answers = new Answers();
+        private final GuardReader reader = new GuardReader(answers);
+        private final LookUps lookups;
+        /** What stands where somebody has asked before. */
+        private final Set<Tree> covered = Collections.newSetFromMap(new IdentityHashMap<>());
 
         Neutral(Drafting drafting, ExecutableElement source) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.source = source;
-            this.reader = new GuardReader(workspace);
+            this.lookups = new LookUps(workspace);
             this.type = (TypeElement) ((DeclaredType) source.getReturnType()).asElement();
             if (!workspace.isHere(type)) {
                 throw new Refused(type.getSimpleName() + " is a library's own type");
@@ -108,81 +117,60 @@ public final class NeutralObject implements EarlyRecipe {
 
         /** @throws Refused where a caller does something with nothing that a neutral object could not do */
         private void understand(Call call) {
+            if (covered.contains(call.path().getLeaf())) {
+                return;
+            }
             drafting.callSite(call.path());
             String where = workspace.unit(call.path()).file() + ":" + workspace.unit(call.path()).line(workspace.from(call.path()));
             TreePath declared = call.path().getParentPath();
+            if (declared.getLeaf() instanceof BinaryTree) {
+                Guard guard = lookups.areLookUps(family) && LookUps.isPlain(call.path()) ? reader.guard(call.path(), new Asked(workspace, null, workspace.text(call.path()).replaceAll("\\s+", ""))) : null;
+                if (guard == null) {
+                    throw new Refused("a caller asks for it and compares it, without a local of its own: " + where);
+                }
+                take(guard);
+                return;
+            }
             if (!(declared.getLeaf() instanceof VariableTree) || !(workspace.element(declared) instanceof VariableElement local)) {
-                if (call.path().getParentPath().getLeaf() instanceof MemberSelectTree) {
+                if (declared.getLeaf() instanceof MemberSelectTree) {
                     throw new Refused("a caller does not guard, and fails today where there is nothing: " + where);
                 }
                 throw new Refused("a caller hands on what it gets: " + where);
             }
-            Set<Tree> seen = new LinkedHashSet<>();
             for (TreePath use : workspace.uses().of(local)) {
-                if (seen.contains(use.getLeaf())) {
-                    continue;
-                }
-                Guard guard = reader.guard(use, local);
-                if (guard == null) {
-                    throw new Refused("a caller does more than one thing where there is nothing: " + where);
-                }
-                guards.add(guard);
-                new TreePathScanner<Void, Void>() {
-                    @Override
-                    public Void visitIdentifier(IdentifierTree tree, Void nothing) {
-                        seen.add(tree);
-                        return null;
+                if (!covered.contains(use.getLeaf())) {
+                    Guard guard = reader.guard(use, new Asked(workspace, local, ""));
+                    if (guard == null) {
+                        throw new Refused("a caller does more than one thing where there is nothing: " + where);
                     }
-                }.scan(guard.whole(), null);
-                if (guard.stays() != null) {
-                    new TreePathScanner<Void, Void>() {
-                        @Override
-                        public Void visitIdentifier(IdentifierTree tree, Void nothing) {
-                            seen.add(tree);
-                            return null;
-                        }
-                    }.scan(guard.stays(), null);
+                    take(guard);
                 }
             }
+        }
+
+        private void take(Guard guard) {
+            guards.add(guard);
+            guard.reach().forEach(each -> new TreePathScanner<Void, Void>() {
+                @Override
+                public Void scan(Tree tree, Void nothing) {
+                    if (tree instanceof IdentifierTree || tree instanceof MethodInvocationTree) {
+                        covered.add(tree);
+                    }
+                    return super.scan(tree, nothing);
+                }
+            }.scan(each, null));
         }
 
         void write() {
             Unit beside = workspace.unit(workspace.path(type).orElseThrow());
             String name = drafting.typeName("null object", type, "No" + type.getSimpleName(), "Absent" + type.getSimpleName());
             drafting.script().stage("Add " + name + ", which does nothing or what the guards do instead, with one shared instance", List.of(workspace.place(workspace.path(type).orElseThrow(), "its neutral object")));
-            writeType(beside, name);
+            new NeutralType(drafting, type, name).write(beside, answers.values());
             List<Evidence> places = new ArrayList<>();
             guards.forEach(each -> places.add(workspace.place(each.whole(), "no guard")));
             drafting.script().stage("Let " + source.getSimpleName() + "() answer it instead of null, and take the guards out", places);
             family.forEach(each -> change(each, name));
             guards.forEach(this::open);
-        }
-
-        private void writeType(Unit beside, String name) {
-            NewFile file = new NewFile(drafting, beside, name);
-            StringBuilder code = new StringBuilder("/** A " + type.getSimpleName() + " where there is none. */\n" + Drafting.openness(type) + "final class " + name + " implements " + type.getSimpleName() + " {\n    /** The one instance: it holds nothing. */\n    "
-                    + Drafting.openness(type) + "static final " + name + " INSTANCE = new " + name + "();\n\n    private " + name + "() {\n    }\n");
-            for (ExecutableElement each : ElementFilter.methodsIn(workspace.elements().getAllMembers(type))) {
-                if (each.getModifiers().contains(Modifier.ABSTRACT) || reader.answers().containsKey(each)) {
-                    StringBuilder parameters = new StringBuilder();
-                    for (VariableElement one : each.getParameters()) {
-                        parameters.append(parameters.isEmpty() ? "" : ", ").append(file.name(one.asType())).append(' ').append(one.getSimpleName());
-                    }
-                    String value = reader.answers().getOrDefault(each, neutral(each.getReturnType()));
-                    code.append("\n    @Override\n    public ").append(file.name(each.getReturnType())).append(' ').append(each.getSimpleName()).append('(').append(parameters).append(") {\n")
-                            .append(value.isEmpty() ? "" : "        return " + value + ";\n").append("    }\n");
-                }
-            }
-            file.write(code + "}\n");
-        }
-
-        private String neutral(TypeMirror of) {
-            return switch (of.getKind()) {
-                case VOID -> "";
-                case BOOLEAN -> "false";
-                case DECLARED, ARRAY, TYPEVAR -> of.toString().equals("java.lang.String") ? "\"\"" : of instanceof DeclaredType declared && declared.asElement().equals(type) ? "this" : "null";
-                default -> "0";
-            };
         }
 
         /** Its null becomes the neutral object. */
@@ -235,12 +223,32 @@ public final class NeutralObject implements EarlyRecipe {
 
         private void open(Guard guard) {
             Unit unit = workspace.unit(guard.whole());
-            if (guard.call() != null) {
-                drafting.script().replace(unit.file(), workspace.from(guard.whole()), workspace.to(guard.whole()), drafting.script().text(unit.file(), workspace.from(guard.call()), workspace.to(guard.call())) + guard.suffix());
-            } else {
-                int from = unit.lineStart(workspace.from(guard.whole()));
-                drafting.script().replace(unit.file(), from, unit.lineEnd(workspace.to(guard.whole())), "");
+            if (guard.kept().isEmpty()) {
+                remove(unit, guard.whole());
+                return;
             }
+            TreePath first = guard.kept().get(0);
+            Optional<TreePath> declared = GuardReader.declared(guard);
+            if (declared.isPresent()) {
+                VariableTree local = (VariableTree) declared.get().getLeaf();
+                TreePath value = new TreePath(first, ((AssignmentTree) ((ExpressionStatementTree) first.getLeaf()).getExpression()).getExpression());
+                int end = local.getInitializer() == null ? workspace.to(declared.get()) - 1 : workspace.from(new TreePath(declared.get(), local.getInitializer()));
+                drafting.script().replace(unit.file(), workspace.from(declared.get()), workspace.to(guard.whole()), drafting.script().text(unit.file(), workspace.from(declared.get()), end)
+                        + (local.getInitializer() == null ? " = " : "") + drafting.script().text(unit.file(), workspace.from(value), workspace.to(value)) + ";");
+                return;
+            }
+            TreePath last = guard.kept().get(guard.kept().size() - 1);
+            String code = drafting.script().text(unit.file(), workspace.from(first), workspace.to(last));
+            String deep = unit.newLine() + unit.indentAt(workspace.from(first));
+            drafting.script().replace(unit.file(), workspace.from(guard.whole()), workspace.to(guard.whole()),
+                    code.replace(deep, unit.newLine() + unit.indentAt(workspace.from(guard.whole()))));
+            if (guard.gone() != null) {
+                remove(unit, guard.gone());
+            }
+        }
+
+        private void remove(Unit unit, TreePath statement) {
+            drafting.script().replace(unit.file(), unit.lineStart(workspace.from(statement)), unit.lineEnd(workspace.to(statement)), "");
         }
     }
 }

@@ -1,0 +1,73 @@
+package driftwood.refactor.java.recipe.nothing;
+
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.UnaryTree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Purity;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.type.TypeKind;
+
+/** What the routines of a neutral object answer, as the guards say. */
+final class Answers {
+    private final Map<ExecutableElement, String> values = new LinkedHashMap<>();
+
+    /** By routine; as code. */
+    Map<ExecutableElement, String> values() {
+        return values;
+    }
+
+    /** Whether a call asks one thing, and a literal stands for it where there is nothing. @param nothing may be null */
+    boolean are(TreePath call, Asked asked, Tree nothing) {
+        ExecutableElement routine = asked.called(call);
+        if (routine == null || !isHarmless(call, asked) || nothing == null || !GuardReader.isLiteral(nothing) || routine.getReturnType().getKind() == TypeKind.VOID) {
+            return false;
+        }
+        note(routine, nothing.toString());
+        return true;
+    }
+
+    /** Whether what a call gives is added to something, so that nothing or an empty text changes nothing. */
+    boolean areNothing(TreePath call, Asked asked) {
+        ExecutableElement routine = asked.called(call);
+        boolean text = routine != null && routine.getReturnType().toString().equals("java.lang.String");
+        if (routine == null || !isHarmless(call, asked) || !text && !routine.getReturnType().getKind().isPrimitive() || routine.getReturnType().getKind() == TypeKind.BOOLEAN) {
+            return false;
+        }
+        note(routine, text ? "\"\"" : "0");
+        return true;
+    }
+
+    /** Whether a question asks one thing that is true or false, perhaps turned round. @param wanted what it comes to where there is nothing */
+    boolean isTruth(TreePath question, Asked asked, boolean wanted) {
+        if (question.getLeaf() instanceof ParenthesizedTree inside) {
+            return isTruth(new TreePath(question, inside.getExpression()), asked, wanted);
+        }
+        if (question.getLeaf() instanceof UnaryTree not && not.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
+            return isTruth(new TreePath(question, not.getExpression()), asked, !wanted);
+        }
+        ExecutableElement routine = asked.called(question);
+        if (routine == null || !isHarmless(question, asked) || routine.getReturnType().getKind() != TypeKind.BOOLEAN) {
+            return false;
+        }
+        note(routine, Boolean.toString(wanted));
+        return true;
+    }
+
+    /** Whether a call does nothing but ask: its arguments can be worked out where there is nothing as well. */
+    boolean isHarmless(TreePath call, Asked asked) {
+        return asked.called(call) != null && ((MethodInvocationTree) call.getLeaf()).getArguments().stream().noneMatch((ExpressionTree each) -> Purity.mayAct(new TreePath(call, each)));
+    }
+
+    private void note(ExecutableElement routine, String value) {
+        String before = values.putIfAbsent(routine, value);
+        if (before != null && !before.equals(value)) {
+            throw new Refused("callers make up different answers for " + routine.getSimpleName() + "(): " + before + " and " + value);
+        }
+    }
+}
