@@ -149,7 +149,7 @@ abstract class KotlinExpressions extends Expressions {
                 return new Creation(start, end, new TypeRef(text(callee)), arguments, Optional.empty(), false);
             }
             if (callee.is("simple_identifier") && name.equals("error") && arguments.size() == 1) {
-                return new Throw(start, end, Optional.of(arguments.get(0)));
+                return thrown(node, arguments.get(0));
             }
             Optional<Node> receiver = callee.is("simple_identifier") ? Optional.empty() : Optional.of(only(callee));
             Node call = new Call(start, end, receiver, name, arguments);
@@ -160,6 +160,10 @@ abstract class KotlinExpressions extends Expressions {
         return callee.is("call_expression") && parts.get(0) instanceof Call inner && !arguments.isEmpty()
                 ? new Call(start, end, inner.receiver(), inner.name(), java.util.stream.Stream.concat(inner.arguments().stream(), arguments.stream()).toList())
                 : new Other(start, end, "call", parts);
+    }
+
+    private static Node thrown(Cst node, Node error) {
+        return new Throw(node.start(), node.end(), Optional.of(error));
     }
 
     private static boolean isClass(String name) {

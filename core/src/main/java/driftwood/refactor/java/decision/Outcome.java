@@ -91,7 +91,6 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         return new Outcome(kind, variable, variable == null ? "" : variable.getSimpleName().toString(), old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
     }
 
-    // driftwood: leave long-parameter-list because it is told what the one caller has found out already
     private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written, boolean complete) {
         if (decision.isValue()) {
             if (!written.isEmpty()) {

@@ -23,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -58,9 +59,10 @@ public final class ConstructorWork implements Detector {
      * @param routine symbol of the constructor
      * @param what    as written; the resource for RESOURCE; the routine's name for OWN_ROUTINE
      * @param arguments of a call to an own routine
+     * @param held    whether it takes hold of a resource, and keeps it
      * @param line    of it
      */
-    public record Effect(Kind kind, String type, String routine, String what, int arguments, @Line int line) {
+    public record Effect(Kind kind, String type, String routine, String what, int arguments, boolean held, @Line int line) {
     }
 
     @Override
@@ -108,7 +110,7 @@ public final class ConstructorWork implements Detector {
                 List<Effect> known = byRoutine.getOrDefault(constructor.symbol(), List.of());
                 if (known.stream().noneMatch(each -> each.kind() == Kind.RESOURCE)) {
                     helpers.callsBy(constructor).stream().flatMap(call -> helpers.of(call).stream().map(reach -> new Effect(Kind.RESOURCE, type.name(),
-                            constructor.symbol(), reach.resource().title() + ", by " + call.trail().lastName() + "()", 0, call.line()))).findFirst()
+                            constructor.symbol(), reach.resource().title() + ", by " + call.trail().lastName() + "()", 0, false, call.line()))).findFirst()
                             .ifPresent(effect -> byRoutine.computeIfAbsent(constructor.symbol(), key -> new ArrayList<>()).add(effect));
                 }
             }
@@ -124,8 +126,18 @@ public final class ConstructorWork implements Detector {
             return Stream.concat(Stream.of(type.get()), program.ancestors(type.get()).stream()).flatMap(each -> each.routines().stream())
                     .anyMatch(each -> each.name().equals(effect.what()) && each.takes(effect.arguments()) && !each.traits().isStatic());
         }
-        return effect.kind() != Kind.OWN_ROUTINE || isOverridden(effect, type.get(), program);
+        return effect.held() ? !isResource(type.get()) : effect.kind() != Kind.OWN_ROUTINE || isOverridden(effect, type.get(), program);
     }
+
+    /** A class that is an open file, connection or stream by its nature: it can be closed. */
+    private static boolean isResource(TypeOutline type) {
+        boolean closes = type.routines().stream().anyMatch(each -> each.parameters().isEmpty() && CLOSING.matcher(each.name()).matches());
+        return closes && (RESOURCE.matcher(type.simpleName()).matches() || type.supertypes().stream().anyMatch(each -> RESOURCE.matcher(each.simpleName()).matches()));
+    }
+
+    private static final Pattern RESOURCE = Pattern.compile("(?i).*(file|stream|writer|reader|socket|connection|channel|input|output|archive|log|store|port|pipe|handle|closeable|disposable)(\\w{0,4})");
+
+    private static final Pattern CLOSING = Pattern.compile("(?i)close|dispose|disconnect|shutdown|release|__exit__|__del__");
 
     /** Only what some subclass in sight does override, or must, is a trap; the rest is a matter of taste. */
     private static boolean isOverridden(Effect effect, TypeOutline type, Program program) {

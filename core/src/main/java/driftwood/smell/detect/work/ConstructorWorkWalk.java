@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Effect> SEER = new Seer<>("constructor-work", 9, Effect.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 10, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.effects;
@@ -113,7 +113,12 @@ final class ConstructorWorkWalk extends Walk {
     }
 
     private void effect(Kind kind, String what, int arguments, Node at) {
-        effects.add(new Effect(kind, type(), member(), what, arguments, file.line(at)));
+        effects.add(new Effect(kind, type(), member(), what, arguments, false, file.line(at)));
+    }
+
+    /** What is taken hold of in some case only is a decision, and work. */
+    private void reaches(Resource what, Node at) {
+        effects.add(new Effect(Kind.RESOURCE, type(), member(), what.title(), 0, what.held() && branches == 0, file.line(at)));
     }
 
     /** Itself, an own routine, or code that calls it. */
@@ -184,7 +189,7 @@ final class ConstructorWorkWalk extends Walk {
         if (inside) {
             Resources.ofCall(call, call.receiver().map(this::trail).orElse(Trail.UNKNOWN), file).ifPresent(what -> {
                 if (what.kind().isOutside()) {
-                    effect(Kind.RESOURCE, what.title(), 0, call);
+                    reaches(what, call);
                 }
             });
             boolean started = call.name().equalsIgnoreCase("start") && call.arguments().isEmpty() && call.receiver().map(this::isThread).orElse(false);
@@ -250,7 +255,7 @@ final class ConstructorWorkWalk extends Walk {
         if (inside) {
             Resources.ofCreation(creation, file).ifPresent(what -> {
                 if (what.kind().isOutside()) {
-                    effect(Kind.RESOURCE, what.title(), 0, creation);
+                    reaches(what, creation);
                 }
             });
         }

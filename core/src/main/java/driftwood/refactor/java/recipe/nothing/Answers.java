@@ -10,6 +10,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Purity;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.type.TypeKind;
 
@@ -24,23 +25,22 @@ final class Answers {
 
     /** Whether a call asks one thing, and a literal stands for it where there is nothing. @param nothing may be null */
     boolean are(TreePath call, Asked asked, Tree nothing) {
-        ExecutableElement routine = asked.called(call);
-        if (routine == null || !isHarmless(call, asked) || nothing == null || !GuardReader.isLiteral(nothing) || routine.getReturnType().getKind() == TypeKind.VOID) {
-            return false;
-        }
-        note(routine, nothing.toString());
-        return true;
+        Optional<ExecutableElement> routine = asked.called(call).filter(each -> isHarmless(call, asked) && nothing != null && GuardReader.isLiteral(nothing)
+                && each.getReturnType().getKind() != TypeKind.VOID);
+        routine.ifPresent(each -> note(each, nothing.toString()));
+        return routine.isPresent();
     }
 
     /** Whether what a call gives is added to something, so that nothing or an empty text changes nothing. */
     boolean areNothing(TreePath call, Asked asked) {
-        ExecutableElement routine = asked.called(call);
-        boolean text = routine != null && routine.getReturnType().toString().equals("java.lang.String");
-        if (routine == null || !isHarmless(call, asked) || !text && !routine.getReturnType().getKind().isPrimitive() || routine.getReturnType().getKind() == TypeKind.BOOLEAN) {
-            return false;
-        }
-        note(routine, text ? "\"\"" : "0");
-        return true;
+        Optional<ExecutableElement> routine = asked.called(call).filter(each -> isHarmless(call, asked) && each.getReturnType().getKind() != TypeKind.BOOLEAN
+                && (each.getReturnType().getKind().isPrimitive() || isText(each)));
+        routine.ifPresent(each -> note(each, isText(each) ? "\"\"" : "0"));
+        return routine.isPresent();
+    }
+
+    private static boolean isText(ExecutableElement routine) {
+        return routine.getReturnType().toString().equals("java.lang.String");
     }
 
     /** Whether a question asks one thing that is true or false, perhaps turned round. @param wanted what it comes to where there is nothing */
@@ -51,17 +51,14 @@ final class Answers {
         if (question.getLeaf() instanceof UnaryTree not && not.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
             return isTruth(new TreePath(question, not.getExpression()), asked, !wanted);
         }
-        ExecutableElement routine = asked.called(question);
-        if (routine == null || !isHarmless(question, asked) || routine.getReturnType().getKind() != TypeKind.BOOLEAN) {
-            return false;
-        }
-        note(routine, Boolean.toString(wanted));
-        return true;
+        Optional<ExecutableElement> routine = asked.called(question).filter(each -> isHarmless(question, asked) && each.getReturnType().getKind() == TypeKind.BOOLEAN);
+        routine.ifPresent(each -> note(each, Boolean.toString(wanted)));
+        return routine.isPresent();
     }
 
     /** Whether a call does nothing but ask: its arguments can be worked out where there is nothing as well. */
     boolean isHarmless(TreePath call, Asked asked) {
-        return asked.called(call) != null && ((MethodInvocationTree) call.getLeaf()).getArguments().stream().noneMatch((ExpressionTree each) -> Purity.mayAct(new TreePath(call, each)));
+        return asked.called(call).isPresent() && ((MethodInvocationTree) call.getLeaf()).getArguments().stream().noneMatch((ExpressionTree each) -> Purity.mayAct(new TreePath(call, each)));
     }
 
     private void note(ExecutableElement routine, String value) {

@@ -6,6 +6,7 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.java.ground.Workspace;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 
@@ -42,12 +43,12 @@ record Asked(Workspace workspace, Element local, String text) {
         return times[0];
     }
 
-    /** The routine that an expression calls on it, and nothing else; null where it does not. */
-    ExecutableElement called(TreePath expression) {
+    /** The routine that an expression calls on it, and nothing else. */
+    Optional<ExecutableElement> called(TreePath expression) {
         if (expression.getLeaf() instanceof MethodInvocationTree call && call.getMethodSelect() instanceof MemberSelectTree select) {
             TreePath on = new TreePath(new TreePath(expression, select), select.getExpression());
-            return is(on) && count(expression) == 1 && workspace.element(new TreePath(expression, select)) instanceof ExecutableElement routine ? routine : null;
+            return is(on) && count(expression) == 1 && workspace.element(new TreePath(expression, select)) instanceof ExecutableElement routine ? Optional.of(routine) : Optional.empty();
         }
-        return null;
+        return Optional.empty();
     }
 }

@@ -151,7 +151,6 @@ final class GuardReader {
             return false;
         }
         String target = assignment.getVariable().toString();
-        // driftwood: leave type-switch because a value is kept by a declaration or by an assignment
         Tree nothing = other.getLeaf() instanceof VariableTree local && local.getName().contentEquals(target) ? local.getInitializer()
                 : other.getLeaf() instanceof ExpressionStatementTree set && set.getExpression() instanceof AssignmentTree value && value.getVariable().toString().equals(target) ? value.getExpression() : null;
         return answers.are(new TreePath(new TreePath(one, assignment), assignment.getExpression()), asked, nothing);
