@@ -152,7 +152,7 @@ public final class LongParameterList implements Detector {
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), required + (count - required) / LIGHT)
                 .risk(required <= MANY && burdened == 0, -0.6, "callers hand over few: the rest has defaults")
                 .risk(nameable, -0.8, "callers can name what they pass")
-                .risk(routine.isConstructor() && type.isError(), -0.8, "an error is handed what its message tells")
+                .risk(routine.isConstructor() && type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(burdened == 1 && count <= SIZE, -0.8, "only one place calls it")
                 .risk(burdened > 0 && count > required && required <= BURDEN, -0.6, "what is new can have a default: callers need not change")
                 .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),

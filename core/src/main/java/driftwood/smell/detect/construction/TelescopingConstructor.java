@@ -156,7 +156,8 @@ public final class TelescopingConstructor implements Detector {
     /** Form (b): one constructor whose optional parts callers must fill. */
     private static void ofOne(TypeOutline type, RoutineOutline constructor, Calls calls,
             Map<String, Set<String>> optional, List<Finding> findings) {
-        if (constructor.parameters().size() < MANY || constructor.traits().isPrivate()) {
+        long counted = constructor.parameters().stream().filter(each -> !each.variadic()).count();
+        if (counted < MANY || constructor.traits().isPrivate()) {
             return;
         }
         Set<String> names = new LinkedHashSet<>();
@@ -169,8 +170,8 @@ public final class TelescopingConstructor implements Detector {
                     .stream().anyMatch(Argument::isBooleanLiteral);
             boolean nothing = calls.argumentsAt(type, constructor, at).stream()
                     .anyMatch(argument -> argument.kind() == Argument.Kind.NULL);
-            if (parameter.nullable() || parameter.optional() && !parameter.named() || literal || nothing
-                    || checked.contains(parameter.name())) {
+            if (!parameter.variadic() && (parameter.nullable() || parameter.optional() && !parameter.named() || literal || nothing
+                    || checked.contains(parameter.name()))) {
                 names.add(parameter.name());
             }
         }
@@ -183,7 +184,7 @@ public final class TelescopingConstructor implements Detector {
         List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(constructor.file(), constructor.line(),
                 constructor.endLine(), "parts that may be left out: " + String.join(", ", names))));
         addCommon(evidence, type, constructor, neighbours, fillers);
-        String message = "one constructor of " + type.simpleName() + " with " + constructor.parameters().size()
+        String message = "one constructor of " + type.simpleName() + " with " + counted
                 + " parameters, " + names.size() + " of them optional: " + Listing.of(List.copyOf(names));
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
                 calls.outside(type, constructor));
@@ -215,6 +216,7 @@ public final class TelescopingConstructor implements Detector {
                 .risk(steps > 1 && optional == 1, -0.6, "only one part is optional")
                 .risk(steps > 1 && longest.parameters().size() <= FEW, longest.parameters().size() < FEW ? -1.6 : -0.8,
                         "even the longest takes no more than " + longest.parameters().size() + " parts")
+                .risk(type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(type.traits().isAbstract() && longest.isConstructor(), -0.6, "only its subclasses call it")
                 .build();
     }

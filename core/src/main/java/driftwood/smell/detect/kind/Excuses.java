@@ -69,7 +69,7 @@ final class Excuses {
     private static boolean isOfToken(Chain chain) {
         Trail way = chain.subject().trail();
         return way.start() == Trail.Start.TYPED && !way.steps().isEmpty() && Stream.of(new TypeRef(way.head()).name().split("\\.")).anyMatch(each -> SCANNED.matcher(each).matches())
-                && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER));
+                && chain.arms().stream().noneMatch(arm -> arm.isOn(Label.Kind.NAME) || arm.isOn(Label.Kind.TYPE));
     }
 
     /** Labels that are the names of the language's own types: arguments are made normal, nothing is added to these. */
