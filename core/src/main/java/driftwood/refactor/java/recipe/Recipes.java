@@ -22,6 +22,7 @@ import driftwood.refactor.java.recipe.routine.ParameterObject;
 import driftwood.refactor.java.recipe.routine.SplitFlag;
 import driftwood.refactor.java.recipe.routine.TellListeners;
 import driftwood.refactor.java.recipe.routine.TypesForValues;
+import driftwood.refactor.java.recipe.twin.OneClass;
 import driftwood.refactor.java.recipe.twin.SharedParent;
 import driftwood.smell.Finding;
 import java.util.List;
@@ -32,7 +33,7 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
+            new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
             new VisitedVariants(), new OneWay());
 
     private Recipes() {

@@ -76,12 +76,12 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
         return ((MethodTree) routines.get(0).getLeaf()).getName() + kind + (literals.size() == 1 ? "" : Integer.toString(hook + 1));
     }
 
-    /** The shared routine as it stands in the first twin, with hooks where the literals were. */
-    String shared() {
+    /** The shared routine as it stands in the first twin, with hooks where the literals were. @param asked behind the name of each */
+    String shared(String asked) {
         return new Rewriting(workspace, each -> {
             for (int i = 0; i < literals.size(); i++) {
                 if (literals.get(i).get(0).getLeaf() == each.getLeaf()) {
-                    return Optional.of(name(i) + "()");
+                    return Optional.of(name(i) + asked);
                 }
             }
             return Optional.empty();
@@ -95,6 +95,20 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
             all.add("abstract " + type(literals.get(i).get(0).getLeaf().getKind()) + " " + name(i) + "();");
         }
         return all;
+    }
+
+    /** What differs as variables, each with its type. */
+    List<String> variables() {
+        List<String> all = new ArrayList<>();
+        for (int i = 0; i < literals.size(); i++) {
+            all.add(type(literals.get(i).get(0).getLeaf().getKind()) + " " + name(i));
+        }
+        return all;
+    }
+
+    /** The literals of a twin. @param twin from 0 */
+    List<String> values(int twin) {
+        return literals.stream().map(each -> workspace.text(each.get(twin))).toList();
     }
 
     /** The hooks as a twin fills them, with four blanks a level. @param twin from 0 */

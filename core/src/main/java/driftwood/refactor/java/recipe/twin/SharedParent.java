@@ -55,82 +55,31 @@ public final class SharedParent implements Recipe {
     private static final class Sharing {
         private final Drafting drafting;
         private final Workspace workspace;
+        private final Alike alike;
         private final List<TypeElement> twins;
         private final TypeElement first;
         private final Unit unit;
         private final String parent;
-        /** Text without white space of each member of a twin, with the member. */
-        private final Map<TypeElement, Map<String, TreePath>> members = new LinkedHashMap<>();
+        private final Map<TypeElement, Map<String, TreePath>> members;
         private final Set<String> shared;
-        private final List<LiteralHooks> hooks = new ArrayList<>();
+        private final List<LiteralHooks> hooks;
 
         Sharing(Drafting drafting, Twins fact) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
-            this.twins = fact.types().stream().map(workspace::type).toList();
+            this.alike = Alike.of(workspace, fact);
+            this.twins = alike.twins();
             this.first = twins.get(0);
             this.unit = workspace.unit(workspace.path(first).orElseThrow());
-            for (TypeElement each : twins) {
-                refuse(each);
-                members.put(each, members(each));
-            }
-            this.shared = new LinkedHashSet<>(members.get(first).keySet());
-            members.values().forEach(each -> shared.retainAll(each.keySet()));
-            findHooks();
+            this.members = alike.members();
+            this.shared = alike.shared();
+            this.hooks = alike.hooks();
             if (hooks.isEmpty() && shared.stream().noneMatch(each -> members.get(first).get(each).getLeaf() instanceof MethodTree method && method.getReturnType() != null)) {
                 throw new Refused("no routine is the same in all of them word for word: what differs is within the routines");
             }
             refuseUnsharedState();
-            String common = common();
+            String common = alike.common();
             this.parent = drafting.typeName("template", first, common, "Abstract" + common, common + "Base");
-        }
-
-        private void refuse(TypeElement each) {
-            if (each.getKind() != ElementKind.CLASS || !each.getTypeParameters().isEmpty() || each.getEnclosingElement().getKind() != ElementKind.PACKAGE) {
-                throw new Refused(each.getSimpleName() + " is no class of its own, or has type parameters");
-            }
-            if (!each.getSuperclass().toString().equals(first.getSuperclass().toString())) {
-                throw new Refused("they have different parents already");
-            }
-            if (!workspace.elements().getPackageOf(each).equals(workspace.elements().getPackageOf(first))) {
-                throw new Refused("they are in different packages");
-            }
-        }
-
-        private Map<String, TreePath> members(TypeElement type) {
-            TreePath path = workspace.path(type).orElseThrow();
-            Map<String, TreePath> all = new LinkedHashMap<>();
-            for (Tree each : ((ClassTree) path.getLeaf()).getMembers()) {
-                TreePath member = new TreePath(path, each);
-                if (workspace.to(member) > 0 && (!(each instanceof MethodTree) || workspace.written(workspace.element(member)).isPresent())) {
-                    boolean constructor = each instanceof MethodTree method && method.getReturnType() == null;
-                    String text = workspace.text(member);
-                    all.put(Code.compact(constructor ? text.replaceFirst("\\b" + type.getSimpleName() + "\\s*\\(", "<init>(") : text), member);
-                }
-            }
-            return all;
-        }
-
-        /** Routines that are the same in all but for literals. */
-        private void findHooks() {
-            for (Map.Entry<String, TreePath> each : members.get(first).entrySet()) {
-                if (!shared.contains(each.getKey()) && each.getValue().getLeaf() instanceof MethodTree method && method.getReturnType() != null && method.getBody() != null) {
-                    List<TreePath> all = new ArrayList<>();
-                    twins.forEach(twin -> members.get(twin).values().stream().filter(one -> one.getLeaf() instanceof MethodTree other && other.getBody() != null && isSameHead(method, other))
-                            .findFirst().ifPresent(all::add));
-                    if (all.size() == twins.size()) {
-                        LiteralHooks.of(workspace, all).ifPresent(hooks::add);
-                    }
-                }
-            }
-        }
-
-        private boolean isParametrised(TreePath member) {
-            return hooks.stream().anyMatch(each -> each.routines().stream().anyMatch(one -> one.getLeaf() == member.getLeaf()));
-        }
-
-        private boolean isConstructor(String member) {
-            return member.contains("<init>(") && members.get(first).containsKey(member) && members.get(first).get(member).getLeaf() instanceof MethodTree method && method.getReturnType() == null;
         }
 
         /** Fields move only where every constructor moves with them, or none sets them. */
@@ -143,28 +92,10 @@ public final class SharedParent implements Recipe {
                     throw new Refused("their constructors differ, and set what would move");
                 }
             }
-            long constructors = shared.stream().filter(this::isConstructor).count();
+            long constructors = shared.stream().filter(alike::isConstructor).count();
             if (constructors > 1) {
                 throw new Refused("they have several constructors");
             }
-        }
-
-        /** The words that all names have at their end, or at their beginning. */
-        private String common() {
-            String end = first.getSimpleName().toString();
-            String begin = end;
-            for (TypeElement each : twins) {
-                String name = each.getSimpleName().toString();
-                while (!name.endsWith(end)) {
-                    end = end.substring(1);
-                }
-                while (!name.startsWith(begin)) {
-                    begin = begin.substring(0, begin.length() - 1);
-                }
-            }
-            String suffix = end.replaceFirst("^[^A-Z]*", "");
-            String prefix = begin.replaceFirst("(?<=[a-z0-9])[A-Z][a-z]*$", "");
-            return suffix.length() > 2 ? suffix : prefix.length() > 2 ? prefix : first.getSimpleName() + "Kind";
         }
 
         void write() {
@@ -186,13 +117,13 @@ public final class SharedParent implements Recipe {
             }
             for (LiteralHooks each : hooks) {
                 TreePath path = each.routines().get(0);
-                String text = unit.bare(Comments.before(workspace, path) + each.shared(), unit.indentAt(workspace.from(path)));
+                String text = unit.bare(Comments.before(workspace, path) + each.shared("()"), unit.indentAt(workspace.from(path)));
                 body.append("\n    ").append(Code.deeper(text)).append("\n");
                 each.declared().forEach(hook -> body.append("\n    ").append(hook).append("\n"));
             }
             for (String each : rest) {
                 TreePath path = own.get(each);
-                if (!isParametrised(path) && path.getLeaf() instanceof MethodTree method && method.getReturnType() != null && isHook(method)) {
+                if (!alike.isParametrised(path) && path.getLeaf() instanceof MethodTree method && method.getReturnType() != null && isHook(method)) {
                     body.append("\n    ").append(hook(path, method)).append("\n");
                 }
             }
@@ -216,7 +147,7 @@ public final class SharedParent implements Recipe {
             String comment = Comments.before(workspace, path);
             String text = workspace.text(path);
             Element element = workspace.element(path);
-            if (isConstructor(key)) {
+            if (alike.isConstructor(key)) {
                 text = text.replaceFirst("^(public |protected |private )", "").replaceFirst("\\b" + first.getSimpleName() + "\\(", parent + "(");
             } else if (element.getModifiers().contains(Modifier.PRIVATE) && isNeeded(element)) {
                 text = text.replaceFirst("\\bprivate\\s+", "");
@@ -228,7 +159,7 @@ public final class SharedParent implements Recipe {
         private boolean isNeeded(Element member) {
             for (TypeElement each : twins) {
                 for (Map.Entry<String, TreePath> one : members.get(each).entrySet()) {
-                    if (!shared.contains(one.getKey()) && !isParametrised(one.getValue()) && workspace.text(one.getValue()).matches("(?s).*\\b" + member.getSimpleName() + "\\b.*")) {
+                    if (!shared.contains(one.getKey()) && !alike.isParametrised(one.getValue()) && workspace.text(one.getValue()).matches("(?s).*\\b" + member.getSimpleName() + "\\b.*")) {
                         return true;
                     }
                 }
@@ -239,12 +170,7 @@ public final class SharedParent implements Recipe {
         /** A routine that each twin has with the same head, and that the shared code calls. */
         private boolean isHook(MethodTree method) {
             boolean called = shared.stream().anyMatch(each -> members.get(first).get(each).getLeaf() instanceof MethodTree && workspace.text(members.get(first).get(each)).matches("(?s).*\\b" + method.getName() + "\\(.*"));
-            return called && twins.stream().allMatch(each -> members.get(each).values().stream().anyMatch(one -> one.getLeaf() instanceof MethodTree other && isSameHead(method, other)));
-        }
-
-        private static boolean isSameHead(MethodTree one, MethodTree other) {
-            return one.getName().equals(other.getName()) && String.valueOf(one.getReturnType()).equals(String.valueOf(other.getReturnType()))
-                    && one.getParameters().stream().map(each -> each.getType().toString()).toList().equals(other.getParameters().stream().map(each -> each.getType().toString()).toList());
+            return called && twins.stream().allMatch(each -> members.get(each).values().stream().anyMatch(one -> one.getLeaf() instanceof MethodTree other && Alike.isSameHead(method, other)));
         }
 
         private String hook(TreePath path, MethodTree method) {
@@ -266,11 +192,11 @@ public final class SharedParent implements Recipe {
             }
             hooks.forEach(each -> drafting.declarations().add(path, each.filled(twins.indexOf(twin)), Where.END));
             members.get(twin).forEach((key, member) -> {
-                if (isParametrised(member)) {
+                if (alike.isParametrised(member)) {
                     drafting.declarations().remove(member);
                 } else if (!shared.contains(key)) {
                     fill(member, file);
-                } else if (isConstructor(key)) {
+                } else if (alike.isConstructor(key)) {
                     MethodTree constructor = (MethodTree) member.getLeaf();
                     TreePath body = new TreePath(member, constructor.getBody());
                     String handed = constructor.getParameters().stream().map(each -> each.getName().toString()).collect(Collectors.joining(", "));
