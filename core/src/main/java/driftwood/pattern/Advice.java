@@ -24,9 +24,9 @@ import java.util.stream.Collectors;
  * @param cast    which part of the finding plays which of the pattern's roles
  * @param steps   what to do, in order
  * @param cost    what it adds
- * @param after   what one more variant costs once it is done
+ * @param after   what is to be edited for one more variant once it is done, a clause for each place; none where nothing is
  */
-public record Advice(double score, String because, Map<String, String> cast, List<String> steps, Cost cost, String after) {
+public record Advice(double score, String because, Map<String, String> cast, List<String> steps, Cost cost, List<String> after) {
     private static final double PER_DOUBLING = 0.05;
 
     Fit fit(String pattern, Gathered gathered) {
@@ -51,8 +51,8 @@ public record Advice(double score, String because, Map<String, String> cast, Lis
             all.add(new Step(filled(steps.get(i), gathered), last && !everywhere.isEmpty() ? everywhere : List.of(here),
                     last ? Check.CONFIRM : Check.LANGUAGE));
         }
-        Evidence one = new Evidence(finding.file(), finding.line(), finding.endLine(), filled(after, gathered));
-        return new Answer(roles, all, cost, List.of(one));
+        return new Answer(roles, all, cost, after.stream()
+                .map(each -> new Evidence(finding.file(), finding.line(), finding.endLine(), filled(each, gathered))).toList());
     }
 
     private static String filled(String text, Gathered gathered) {

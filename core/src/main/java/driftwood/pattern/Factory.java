@@ -63,8 +63,7 @@ final class Factory implements Computed {
     }
 
     private static List<Evidence> after(Choosing choosing, TypeOutline client, String factory, Site site) {
-        List<Evidence> after = new ArrayList<>();
-        site.type(choosing.common()).ifPresent(common -> after.add(site.kind(common, "the new kind of " + common.simpleName())));
+        List<Evidence> after = new ArrayList<>(Creations.newKind(choosing, site));
         after.add(site.planned(client, factory, "one arm in the factory"));
         return after;
     }

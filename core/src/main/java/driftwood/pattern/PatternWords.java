@@ -30,7 +30,7 @@ final class PatternWords {
 
     /** What it says to a smell; all but the place may be missing together. */
     private record Said(int place, double fit, String because, LinkedHashMap<String, String> cast, List<String> steps, Cost cost,
-            String after) {
+            List<String> after) {
 
         Answering answering() {
             return new Answering(place, because == null ? Optional.empty()

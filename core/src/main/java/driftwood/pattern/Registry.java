@@ -63,9 +63,7 @@ final class Registry implements Computed {
     @Override
     public Answer answer(Finding finding, Site site) {
         Chain chain = chainOf(finding).orElseThrow();
-        boolean creates = finding.detail() instanceof Choosing;
-        String name = Words.upper(chain.subject().word()) + (creates ? "Creators" : "Handlers");
-        String field = Words.lower(name);
+        String field = Words.constant(Branches.routineFor(chain)) + "_HANDLERS";
         List<Role> roles = new ArrayList<>(List.of(new Role("registry", field, false),
                 new Role("key", chain.subject().text(), true)));
         chain.arms().forEach(arm -> roles.add(new Role("entry", arm.title(), true)));
@@ -77,7 +75,9 @@ final class Registry implements Computed {
                         Check.LANGUAGE),
                 new Step("Replace the chain by the look-up.", chainPlace, Check.CONFIRM),
                 new Step("Add a test that every key has an entry.", List.of(), Check.TESTED));
-        return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"),
-                List.of(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table")));
+        List<Evidence> after = new ArrayList<>(finding.detail() instanceof Choosing choosing ? Creations.newKind(choosing, site)
+                : Branches.newVariant((Branching) finding.detail(), site));
+        after.add(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table"));
+        return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"), after);
     }
 }

@@ -12,8 +12,10 @@ import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** state: the value that is branched on is the object's own condition, and each condition knows what follows it. */
 final class State implements Computed {
@@ -48,6 +50,10 @@ final class State implements Computed {
         Branching branching = (Branching) finding.detail();
         Chain chain = branching.chain();
         TypeOutline context = site.type(chain.within()).orElseThrow();
+        Optional<TypeOutline> owner = Constants.of(branching, site.program());
+        if (owner.isPresent()) {
+            return new Constants(finding, branching, owner.get(), site).answer("state", routines(branching));
+        }
         String state = context.simpleName() + "State";
         List<Role> roles = new ArrayList<>(List.of(new Role("context", context.simpleName(), true),
                 new Role("state", state, false)));
@@ -72,5 +78,13 @@ final class State implements Computed {
                 + "transitions instead of one routine");
         List<Evidence> after = List.of(site.planned(context, state, "one more state class, and the transition into it"));
         return new Answer(roles, steps, cost, after);
+    }
+
+    /** The routines of the context that branch on its state. */
+    private static List<String> routines(Branching branching) {
+        Set<String> routines = new LinkedHashSet<>(Set.of(Branches.routineFor(branching.chain())));
+        branching.siblings().stream().map(each -> Symbol.of(each.symbol())).filter(each -> each.isRoutine()
+                && each.type().equals(branching.chain().within())).forEach(each -> routines.add(each.member()));
+        return List.copyOf(routines);
     }
 }

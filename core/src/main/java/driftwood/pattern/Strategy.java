@@ -35,7 +35,8 @@ final class Strategy implements Computed {
         String because = movable
                 ? "the variants are types of this project and share " + Words.simple(branching.common())
                         + ": each can answer for itself"
-                : "each of the " + branching.variants().size() + " tags can have an object of its own";
+                : Constants.of(branching, program).map(each -> "each constant of " + each.simpleName() + " can answer for itself")
+                        .orElse("each of the " + branching.variants().size() + " tags can have an object of its own");
         return Optional.of(new Fit(key(), score, because));
     }
 
@@ -43,8 +44,11 @@ final class Strategy implements Computed {
     public Answer answer(Finding finding, Site site) {
         Branching branching = (Branching) finding.detail();
         Optional<TypeOutline> common = site.type(branching.common()).filter(type -> branching.onTypes());
-        return common.isPresent() ? onVariants(finding, branching, common.get(), site)
-                : asObjects(finding, branching, site);
+        if (common.isPresent()) {
+            return onVariants(finding, branching, common.get(), site);
+        }
+        return Constants.of(branching, site.program()).map(each -> new Constants(finding, branching, each, site)
+                .answer("strategy", List.of(Branches.routineFor(branching.chain())))).orElseGet(() -> asObjects(finding, branching, site));
     }
 
     private Answer onVariants(Finding finding, Branching branching, TypeOutline common, Site site) {
@@ -108,10 +112,9 @@ final class Strategy implements Computed {
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(1 + chain.arms().size(), Branches.lines(chain) + 2 * chain.arms().size(),
                 "one object and one call between the client and the case");
-        List<Evidence> after = new ArrayList<>();
-        owner.ifPresent(type -> after.add(new Evidence(type.file(), type.line(), type.line(),
-                "the new constant of " + type.simpleName() + ", with its strategy")));
-        after.add(site.planned(context, strategy, "one more class"));
+        List<Evidence> after = new ArrayList<>(Branches.newVariant(branching, site));
+        after.add(new Evidence(finding.file(), finding.line(), finding.endLine(), "where its object is chosen"));
+        after.add(site.planned(context, strategy, "one more class: its " + strategy));
         return new Answer(roles, steps, cost, after);
     }
 }

@@ -45,6 +45,8 @@ final class PlannedCode {
                 }
             }
             """;
+    static final String NUMBERED_GATE = GATE.replace("enum Position { OPEN, SHUT }", "static final int OPEN = 0; static final int SHUT = 1;")
+            .replace("private Position position = Position.SHUT;", "private int position = SHUT;").replace("Position.", "");
     static final String BERTH = """
             package quay;
             class Berth {

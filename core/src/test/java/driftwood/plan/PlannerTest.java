@@ -3,6 +3,7 @@ package driftwood.plan;
 import static driftwood.plan.PlannedCode.BERTH;
 import static driftwood.plan.PlannedCode.DUES;
 import static driftwood.plan.PlannedCode.GATE;
+import static driftwood.plan.PlannedCode.NUMBERED_GATE;
 import static driftwood.plan.PlannedCode.OFFICE;
 import static driftwood.plan.PlannedCode.ROSTER;
 import static driftwood.plan.PlannedCode.TANKER;
@@ -44,16 +45,18 @@ class PlannerTest {
         return Stream.of(
                 Arguments.of("type-switch", "strategy", new String[] {VESSELS, TUG, TANKER, DUES}, "Vessel.quote()"),
                 Arguments.of("type-switch", "visitor", new String[] {VESSELS, TUG, TANKER, DUES}, "VesselVisitor"),
-                Arguments.of("state-switch", "state", new String[] {GATE}, "GateState"),
-                Arguments.of("state-switch", "strategy", new String[] {GATE}, "PushRule"),
-                Arguments.of("state-switch", "registry", new String[] {GATE}, "positionHandlers"),
+                Arguments.of("state-switch", "state", new String[] {GATE}, "OPEN"),
+                Arguments.of("state-switch", "state", new String[] {NUMBERED_GATE}, "GateState"),
+                Arguments.of("state-switch", "strategy", new String[] {GATE}, "OPEN"),
+                Arguments.of("state-switch", "strategy", new String[] {NUMBERED_GATE}, "PushRule"),
+                Arguments.of("state-switch", "registry", new String[] {GATE}, "PUSH_HANDLERS"),
                 Arguments.of("telescoping-constructor", "builder", new String[] {BERTH}, "Berth.Builder"),
                 Arguments.of("telescoping-constructor", "factory-method", new String[] {BERTH}, "Berth.withDepth()"),
                 Arguments.of("null-check", "null-object", new String[] {ROSTER}, "NoPilot"),
                 Arguments.of("null-check", "optional-value", new String[] {ROSTER}, "Roster#find"),
                 Arguments.of("conditional-instantiation", "factory-method", new String[] {OFFICE}, "Office.createPermit()"),
                 Arguments.of("conditional-instantiation", "factory", new String[] {OFFICE}, "PermitFactory"),
-                Arguments.of("conditional-instantiation", "registry", new String[] {OFFICE}, "kindCreators"));
+                Arguments.of("conditional-instantiation", "registry", new String[] {OFFICE}, "ISSUE_HANDLERS"));
     }
 
     @ParameterizedTest(name = "{0} by {1}: {3}")

@@ -3,6 +3,9 @@ package driftwood.refactor;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import driftwood.pattern.Answer;
+import driftwood.pattern.Pattern;
+import driftwood.pattern.Patterns;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
 import java.io.IOException;
@@ -56,7 +59,26 @@ class RecipesTest {
             assertThat(RecipeCase.run(root, classes)).as(stage.does()).isEqualTo(wanted);
         }
         assertThat(smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(expected(one, before));
+        thePlanSaysWhatIsThere(one, before, refactoring);
         thePatchGivesTheSame(one, refactoring);
+    }
+
+    /** What a plan calls new is in the code that its stages wrote, and the drill names files that are there or are still to come. */
+    private void thePlanSaysWhatIsThere(RecipeCase one, Scan.Result before, Refactoring refactoring) throws IOException {
+        Finding finding = one.finding(before);
+        Optional<Pattern> pattern = Patterns.byKey(one.said().get("pattern")).filter(each -> each.fit(finding, before.site().program()).isPresent());
+        if (pattern.isEmpty() || one.said().containsKey("names")) {
+            return;
+        }
+        Answer answer = Patterns.answer(pattern.get(), finding, before.site());
+        StringBuilder text = new StringBuilder();
+        for (String file : refactoring.files()) {
+            refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);
+        }
+        assertThat(answer.roles()).filteredOn(role -> !role.exists()).allSatisfy(role -> assertThat(text).containsPattern("\\b"
+                + role.name().replaceFirst("^.*\\.", "").replaceFirst("\\(.*", "") + "\\b"));
+        assertThat(answer.after()).allSatisfy(place -> assertThat(Files.exists(root.resolve(place.file()))
+                || place.file().replaceFirst("^.*/", "").startsWith("New")).as(place.file() + ": " + place.note()).isTrue());
     }
 
     private void write(Map<String, Optional<String>> files) throws IOException {

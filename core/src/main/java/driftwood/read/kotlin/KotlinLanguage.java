@@ -16,7 +16,7 @@ public final class KotlinLanguage implements ReadLanguage {
             .asking(Contract.EQUALITY, "equals").asking(Contract.HASH, "hashCode").asking(Contract.TEXT, "toString")
             .asking(Contract.ORDER, "compareTo").asking(Contract.COMPARISON, "compare").asking(Contract.STEP, "next", "previous", "advance")
             .reaching(() -> Outside.beside(KotlinLanguage.class))
-            .saying(new Idiom("build", "the compiler", true, "interface"));
+            .saying(new Idiom("build", "the compiler", true, true, "interface"));
 
     @Override
     public Language language() {

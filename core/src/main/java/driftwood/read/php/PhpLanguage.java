@@ -17,7 +17,7 @@ public final class PhpLanguage implements ReadLanguage {
             .asking(Contract.EQUALITY, "equals").asking(Contract.TEXT, "__toString").asking(Contract.COMPARISON, "compare")
             .asking(Contract.STEP, "next", "previous", "advance")
             .reaching(() -> Outside.beside(PhpLanguage.class))
-            .saying(new Idiom("run the tests", "a test", true, "interface"));
+            .saying(new Idiom("run the tests", "a test", true, false, "interface"));
 
     @Override
     public Language language() {

@@ -22,7 +22,7 @@ public final class PythonLanguage implements ReadLanguage {
             .interpretedBy(new Interpreter("python3", List.of(".venv/bin/python", "venv/bin/python", ".venv/Scripts/python.exe",
                     "venv/Scripts/python.exe"), List.of("witness.py", "slips.py", "inquiry.py", "describing.py", "making.py")))
             .reaching(() -> Outside.beside(PythonLanguage.class))
-            .saying(new Idiom("run the tests", "a test", false, "base class"));
+            .saying(new Idiom("run the tests", "a test", false, false, "base class"));
 
     @Override
     public Language language() {
