@@ -73,9 +73,10 @@ class GoldenTextIT {
                     src/main/java/quay/Berth.java:4  the field
                     src/main/java/quay/Berth.java:27  one more beside the longest, with 6 parameters: who wants the
                         new part alone calls it, and fills the other 4
-                  after 2 places in 1 file
-                    src/main/java/quay/Berth.java:4  the field, and its step in the builder
-                    src/main/java/quay/Berth.java:27  the parameter of the private constructor
+                  after 3 places in 1 file
+                    src/main/java/quay/Berth.java:4  the field
+                    src/main/java/quay/Berth.java:61  its step in the builder: callers who do not want it stay
+                    src/main/java/quay/Berth.java:27  the line of the private constructor that takes it
 
                 Ways to answer it
                   0.69  builder  4 of 5 parts are optional: a builder names them and leaves out the rest. Cost: one

@@ -8,6 +8,7 @@ import driftwood.smell.Chain.Label;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
+import driftwood.source.Idiom;
 import driftwood.tree.TypeRef;
 import java.util.List;
 
@@ -28,6 +29,12 @@ final class Branches {
                 .filter(label -> label.kind() == Label.Kind.TYPE)
                 .flatMap(label -> site.program().resolve(new TypeRef(label.text()), scope).stream())
                 .distinct().toList()).orElse(List.of());
+    }
+
+    /** What reminds of a variant that comes later. @param all whether each variant there is has an arm of its own */
+    static String reminded(Chain chain, boolean all, Idiom idiom) {
+        boolean rest = chain.otherwise().map(arm -> arm.work() != Chain.Work.THROWS).orElse(false);
+        return all && !rest ? ": " + idiom.reminds() + " asks for it" : "; left out, " + (rest ? "it gets what all others get" : chain.otherwise().isPresent() ? "it throws" : "nothing is done");
     }
 
     /** The place of one variant more, where the project declares what they have in common. */

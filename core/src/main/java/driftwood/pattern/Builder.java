@@ -60,8 +60,9 @@ final class Builder implements Computed {
                         Check.CONFIRM));
         Cost cost = new Cost(1, 8 + 3 * required.size() + 6 * optional.size() - 4 * (ladder.ladder().size() - 1),
                 "one short-lived object for each creation");
-        List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.line(), "the field, and its step in the builder"),
-                new Evidence(longest.file(), longest.line(), longest.line(), "the parameter of the private constructor"));
+        List<Evidence> after = List.of(new Evidence(type.file(), type.line(), type.line(), "the field"),
+                new Evidence(type.file(), type.endLine(), type.endLine(), "its step in the builder: callers who do not want it stay"),
+                new Evidence(longest.file(), longest.line(), longest.line(), "the line of the private constructor that takes it"));
         return new Answer(roles, steps, cost, after);
     }
 }

@@ -38,7 +38,7 @@ record Constants(Finding finding, Branching branching, TypeOutline owner, Site s
                 .map(label -> Words.simple(label.text())).distinct().forEach(each -> roles.add(new Role("concrete " + role, each, true)));
         Evidence here = new Evidence(owner.file(), owner.line(), owner.endLine(), owner.simpleName());
         List<Step> steps = List.of(
-                new Step("Declare " + routines.get(0) + "() on " + owner.simpleName() + (answersAll() ? "."
+                new Step("Declare " + routines.get(0) + "() on " + owner.simpleName() + (namesAll() && chain.otherwise().isEmpty() ? "."
                         : ", with what happens to the constants that the chain leaves out."), List.of(here), Check.LANGUAGE),
                 new Step("Move each arm's body onto its constant, one at a time. What it uses of " + Words.simple(chain.within())
                         + " is handed over.", chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
@@ -46,17 +46,15 @@ record Constants(Finding finding, Branching branching, TypeOutline owner, Site s
                 new Step("Replace the chain by one call.", List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
                         Check.CONFIRM),
                 Branches.siblingsStep(branching));
-        String reminds = answersAll() ? ": " + site.idiom(owner).reminds() + " asks for it" : " where it differs from the rest";
         String rest = branching.siblings().size() >= routines.size() ? " and, once they are moved as well, what the other chains do" : "";
         return new Answer(roles, steps, new Cost(0, Branches.lines(chain), "one virtual call; the cases are read on the constants"),
                 List.of(new Evidence(owner.file(), owner.line(), owner.line(), "the new constant of " + owner.simpleName() + ", with "
-                        + calls + rest + reminds)));
+                        + calls + rest + Branches.reminded(chain, namesAll(), site.idiom(owner)))));
     }
 
-    /** Whether the chain says something for each constant by name, and nothing for the rest. */
-    private boolean answersAll() {
-        long named = branching.chain().arms().stream().flatMap(arm -> arm.labels().stream())
-                .filter(label -> label.kind() == Label.Kind.NAME).map(label -> Words.simple(label.text())).distinct().count();
-        return branching.chain().otherwise().isEmpty() && named == owner.constants().size();
+    /** Whether the chain has an arm for each constant. */
+    private boolean namesAll() {
+        return branching.chain().arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.NAME)
+                .map(label -> Words.simple(label.text())).distinct().count() == owner.constants().size();
     }
 }

@@ -10,6 +10,7 @@ import driftwood.smell.Chain;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.tree.Mark;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -80,8 +81,15 @@ final class Strategy implements Computed {
                 + (files > 1 ? "in " + files + " files instead of one" : "on their types"));
         List<Evidence> after = List.of(site.kind(common, "the new " + common.simpleName()
                 + ", with " + routine + "()" + (branching.siblings().isEmpty() ? "" : " and, once they are moved as well, what the other chains do")
-                + ": " + site.idiom(common).reminds() + " asks for it"));
+                + Branches.reminded(chain, asksAll(chain, common, site), site.idiom(common))));
         return new Answer(roles, steps, cost, after);
+    }
+
+    /** Whether each direct kind of the common type has an arm of its own. */
+    private static boolean asksAll(Chain chain, TypeOutline common, Site site) {
+        List<TypeOutline> told = chain.arms().stream().flatMap(arm -> Branches.types(arm, chain, site).stream()).toList();
+        return site.program().children(common).stream().allMatch(each -> told.contains(each)
+                || each.traits().has(Mark.ABSTRACT) && told.containsAll(site.program().children(each)));
     }
 
     private Answer asObjects(Finding finding, Branching branching, Site site) {

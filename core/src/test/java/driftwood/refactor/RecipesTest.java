@@ -7,6 +7,7 @@ import driftwood.pattern.Answer;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.scan.Scan;
+import driftwood.smell.Detail.Branching;
 import driftwood.smell.Finding;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -77,6 +78,12 @@ class RecipesTest {
         }
         assertThat(answer.roles()).filteredOn(role -> !role.exists()).allSatisfy(role -> assertThat(text).containsPattern("\\b"
                 + role.name().replaceFirst("^.*\\.", "").replaceFirst("\\(.*", "") + "\\b"));
+        if (Set.of("strategy", "state").contains(pattern.get().key())) {
+            String routine = ((Branching) finding.detail()).chain().routineName();
+            assertThat(java.util.regex.Pattern.compile("(?m)^ *(?:abstract )?(?!return |throw )(?:<.*> )?[\\w<>\\[\\], .?]+ " + routine
+                    + "\\([^()]*\\)(?: throws [\\w, .]+)?;").matcher(text).find()).as("the compiler asks for " + routine)
+                    .isEqualTo(answer.after().get(0).note().contains("the compiler asks"));
+        }
         assertThat(answer.after()).allSatisfy(place -> assertThat(Files.exists(root.resolve(place.file()))
                 || place.file().replaceFirst("^.*/", "").startsWith("New")).as(place.file() + ": " + place.note()).isTrue());
     }
