@@ -37,12 +37,6 @@ final class Branches {
         return all && !rest ? ": " + idiom.reminds() + " asks for it" : "; left out, " + (rest ? "it gets what all others get" : chain.otherwise().isPresent() ? "it throws" : "nothing is done");
     }
 
-    /** The place of one variant more, where the project declares what they have in common. */
-    static List<Evidence> newVariant(Branching branching, Site site) {
-        return site.type(branching.common()).map(type -> List.of(branching.onTypes() ? site.kind(type, "the new " + type.simpleName())
-                : new Evidence(type.file(), type.line(), type.line(), "the new constant of " + type.simpleName()))).orElse(List.of());
-    }
-
     static Step siblingsStep(Branching branching) {
         List<Evidence> places = branching.siblings().stream().map(Place::evidence).toList();
         return places.isEmpty()

@@ -2,21 +2,14 @@ package driftwood.pattern;
 
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
-import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Ladder;
-import driftwood.smell.Evidence;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 
-/** What the answers to creation smells have in common: names, and what one kind more takes. */
+/** What the answers to creation smells have in common: names. */
 final class Creations {
     private Creations() {
-    }
-
-    /** The place of one kind more of what is chosen from, where the project declares what the kinds have in common. */
-    static List<Evidence> newKind(Choosing choosing, Site site) {
-        return site.type(choosing.common()).map(common -> List.of(site.kind(common, "the new kind of " + common.simpleName()))).orElse(List.of());
     }
 
     /** {@code of} for the required parts, {@code complete} for all where they are many, {@code withFlag} and so on for what a step adds. */

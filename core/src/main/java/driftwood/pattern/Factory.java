@@ -63,7 +63,7 @@ final class Factory implements Computed {
     }
 
     private static List<Evidence> after(Choosing choosing, TypeOutline client, String factory, Site site) {
-        List<Evidence> after = new ArrayList<>(Creations.newKind(choosing, site));
+        List<Evidence> after = new ArrayList<>(site.newKind(choosing));
         after.add(site.planned(client, factory, "one arm in the factory"));
         return after;
     }

@@ -99,7 +99,7 @@ final class FactoryMethod implements Computed {
             steps.add(new Step("Let the repeats call it, one at a time; where they decide differently, ask which is right.",
                     choosing.repeats().stream().map(Place::evidence).toList(), Check.CONFIRM_EACH));
         }
-        List<Evidence> after = new ArrayList<>(Creations.newKind(choosing, site));
+        List<Evidence> after = new ArrayList<>(site.newKind(choosing));
         after.add(new Evidence(finding.file(), finding.line(), finding.line(), "one arm in " + routine + "()"));
         return new Answer(roles, steps, new Cost(0, 4, "one call"), after);
     }

@@ -75,8 +75,8 @@ final class Registry implements Computed {
                         Check.LANGUAGE),
                 new Step("Replace the chain by the look-up.", chainPlace, Check.CONFIRM),
                 new Step("Add a test that every key has an entry.", List.of(), Check.TESTED));
-        List<Evidence> after = new ArrayList<>(finding.detail() instanceof Choosing choosing ? Creations.newKind(choosing, site)
-                : Branches.newVariant((Branching) finding.detail(), site));
+        List<Evidence> after = new ArrayList<>(finding.detail() instanceof Choosing choosing ? site.newKind(choosing)
+                : site.newVariant((Branching) finding.detail()));
         after.add(new Evidence(finding.file(), chain.line(), chain.line(), "one entry in the table"));
         return new Answer(roles, steps, new Cost(0, 4, "the case is found through a table"), after);
     }

@@ -2,6 +2,8 @@ package driftwood.pattern;
 
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Evidence;
 import driftwood.source.Idiom;
 import driftwood.source.Texts;
@@ -50,6 +52,17 @@ public record Site(Path root, Program program) {
     public Evidence planned(TypeOutline type, String simpleName, String note) {
         String file = beside(type, simpleName);
         return file.equals(type.file()) ? new Evidence(file, type.endLine(), type.endLine(), note) : Evidence.fresh(file, note);
+    }
+
+    /** The place of one more variant of what a chain tells apart; none where the project does not declare what they have in common. */
+    public List<Evidence> newVariant(Branching branching) {
+        return type(branching.common()).map(type -> List.of(branching.onTypes() ? kind(type, "the new " + type.simpleName())
+                : new Evidence(type.file(), type.line(), type.line(), "the new constant of " + type.simpleName()))).orElse(List.of());
+    }
+
+    /** The place of one more kind of what is created; none where the project does not declare what they have in common. */
+    public List<Evidence> newKind(Choosing choosing) {
+        return type(choosing.common()).map(common -> List.of(kind(common, "the new kind of " + common.simpleName()))).orElse(List.of());
     }
 
     /** The place of one more kind of a type: where its other kinds are, or a file of its own. */

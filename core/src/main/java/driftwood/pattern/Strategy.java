@@ -120,7 +120,7 @@ final class Strategy implements Computed {
                 Branches.siblingsStep(branching));
         Cost cost = new Cost(1 + chain.arms().size(), Branches.lines(chain) + 2 * chain.arms().size(),
                 "one object and one call between the client and the case");
-        List<Evidence> after = new ArrayList<>(Branches.newVariant(branching, site));
+        List<Evidence> after = new ArrayList<>(site.newVariant(branching));
         after.add(new Evidence(finding.file(), finding.line(), finding.endLine(), "where its object is chosen"));
         after.add(site.planned(context, strategy, "one more class: its " + strategy));
         return new Answer(roles, steps, cost, after);

@@ -39,11 +39,8 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
     @Override
     public List<Evidence> visitBranching(Detail.Branching branching) {
-        List<Evidence> places = new ArrayList<>();
+        List<Evidence> places = new ArrayList<>(site.newVariant(branching));
         String variant = newVariant(branching);
-        site.type(branching.common()).ifPresent(type -> places.add(branching.onTypes()
-                ? site.kind(type, "the new " + type.simpleName())
-                : new Evidence(type.file(), type.line(), type.line(), "the new constant of " + type.simpleName())));
         places.add(here("a branch for " + variant + "; " + forgotten(branching.chain())));
         branching.siblings().forEach(place -> places.add(at(place, "a branch for " + variant)));
         return places;
@@ -69,8 +66,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
     @Override
     public List<Evidence> visitChoosing(Detail.Choosing choosing) {
-        List<Evidence> places = new ArrayList<>();
-        site.type(choosing.common()).ifPresent(common -> places.add(site.kind(common, "the new kind of " + common.simpleName())));
+        List<Evidence> places = new ArrayList<>(site.newKind(choosing));
         places.add(here("a branch that creates it; " + forgotten(choosing.chain())));
         choosing.repeats().forEach(place -> places.add(at(place, "a branch that creates it")));
         return places;
