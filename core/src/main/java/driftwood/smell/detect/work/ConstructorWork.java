@@ -33,6 +33,10 @@ import java.util.stream.Stream;
  * Effective Java, item 19; Hevery, "Flaw: constructor does real work".)
  */
 public final class ConstructorWork implements Detector {
+    /** A whole word of the name: a Report is no port, a Catalogue no log, a Handler no handle. */
+    private static final Pattern RESOURCE = Pattern.compile("\\w*(?:File|Stream|Writer|Reader|Socket|Connection|Channel|Input|Output|Archive|Log|Store|Port|Pipe|Handle|Closeable|Disposable)"
+            + "(?:s|ger|[A-Z]\\w{0,3})?|(?:\\w*_)?(?:file|stream|writer|reader|socket|connection|channel)");
+    private static final Pattern CLOSING = Pattern.compile("(?i)close|dispose|disconnect|shutdown|release|__exit__|__del__");
     private static final Smell SMELL = new Smell("constructor-work", "cw", "Work in the constructor",
             "A constructor does more than take its values: it reads, writes, registers itself or calls what a "
                     + "subclass may override. Nobody can have the object without the work, least of all a test.",
@@ -134,10 +138,6 @@ public final class ConstructorWork implements Detector {
         boolean closes = type.routines().stream().anyMatch(each -> each.parameters().isEmpty() && CLOSING.matcher(each.name()).matches());
         return closes && (RESOURCE.matcher(type.simpleName()).matches() || type.supertypes().stream().anyMatch(each -> RESOURCE.matcher(each.simpleName()).matches()));
     }
-
-    private static final Pattern RESOURCE = Pattern.compile("(?i).*(file|stream|writer|reader|socket|connection|channel|input|output|archive|log|store|port|pipe|handle|closeable|disposable)(\\w{0,4})");
-
-    private static final Pattern CLOSING = Pattern.compile("(?i)close|dispose|disconnect|shutdown|release|__exit__|__del__");
 
     /** Only what some subclass in sight does override, or must, is a trap; the rest is a matter of taste. */
     private static boolean isOverridden(Effect effect, TypeOutline type, Program program) {
