@@ -89,6 +89,46 @@ class CausesTest {
         assertThat(together("class Nothing { }")).hasSize(causes);
     }
 
+    /** A walk over parts that asks for each whether it is a container. */
+    private static String walk(String name, String container) {
+        return """
+                    static int NAME(Part part) {
+                        if (part instanceof CONTAINER) {
+                            int sum = 0;
+                            for (Part each : ((CONTAINER) part).parts) {
+                                sum += NAME(each);
+                            }
+                            return sum;
+                        }
+                        return part.toString().length();
+                    }
+                """.replace("NAME", name).replace("CONTAINER", container);
+    }
+
+    @ParameterizedTest(name = "weight of {0}, price of {1}")
+    @CsvSource({"Jetty, Jetty, 1", "Jetty, Raft, 2"})
+    void walksThatAskForTheSameContainer(String one, String other, int causes) throws Exception {
+        List<List<Finding>> groups = together("import java.util.*;\ninterface Part { }\nclass Plank implements Part { }\n"
+                + "class Jetty implements Part { List<Part> parts = new ArrayList<>(); }\nclass Raft implements Part { List<Part> parts = new ArrayList<>(); }\n"
+                + "class Weights {\n" + walk("weight", one) + "}\nclass Prices {\n" + walk("price", other) + "}\n");
+        groups.removeIf(each -> !smells(each).contains("container-type-check"));
+        assertThat(groups).hasSize(causes);
+        assertThat(groups.stream().flatMap(List::stream)).hasSize(2);
+    }
+
+    @Test
+    void aGroupKeepsTheOrderAndLosesNothing() throws Exception {
+        Files.writeString(root.resolve("Quay.java"), "interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot); }\n"
+                + "class Bill { Bill(String payer) { this(payer, 1); } Bill(String payer, int tons) { this(payer, tons, 2); }\n"
+                + "Bill(String payer, int tons, int days) { this(payer, tons, days, false); } Bill(String payer, int tons, int days, boolean paid) { } }\n"
+                + "interface Roads { void anchor(String ship, int berth, int draught, int length, String flag, boolean pilot); }\n");
+        List<Finding> all = new Scan(Scan.Options.DEFAULT.on(1)).run(root, List.of(root)).findings();
+        List<List<Finding>> groups = Causes.together(all);
+        assertThat(groups.stream().flatMap(List::stream)).containsExactlyInAnyOrderElementsOf(all);
+        assertThat(groups.stream().map(each -> each.get(0)).toList()).isSubsetOf(all).isSortedAccordingTo((a, b) -> all.indexOf(a) - all.indexOf(b));
+        assertThat(groups).anySatisfy(each -> assertThat(smells(each)).containsExactly("long-parameter-list", "long-parameter-list"));
+    }
+
     @Test
     void theCauseIsTheFirstOfItsGroup() throws Exception {
         List<List<Finding>> groups = together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot);\n"

@@ -10,9 +10,16 @@ class ConstructorWorkTest extends SmellCases {
                 + "class Table {\nint depth; List<String> lines = new ArrayList<>();\n" + members + "\n}\n";
     }
 
+    /** A class that holds an open file and can be closed. */
+    private static String holding(String name) {
+        return "package quay;\nimport java.io.*;\nclass " + name + " {\nprivate final RandomAccessFile held;\n"
+                + name + "(String path) throws IOException { held = new RandomAccessFile(path, \"r\"); }\nvoid close() throws IOException { held.close(); }\n}\n";
+    }
+
     @Override
     protected Map<String, String> smelly() {
         return Map.of(
+                "reaches outside: a file (RandomAccessFile)", holding("TideReport"),
                 "reaches outside: a file (Files.readAllLines)", table("Table(Path p) throws Exception { lines = Files.readAllLines(p); }"),
                 "acts on others in a loop: tower.announce(name)", table("Table(Tower tower, List<String> names) { for (String name : names) { tower.announce(name); } }"),
                 "acts on others under a condition: tower.announce(1)", table("Table(Tower tower, boolean loud) { if (loud) { tower.announce(1); } }"),
@@ -25,6 +32,8 @@ class ConstructorWorkTest extends SmellCases {
     @Override
     protected Map<String, String> healthy() {
         return Map.of(
+                "an open file by its nature", holding("TideFile"),
+                "an open file with a longer name", holding("TideFileImpl"),
                 "taking values", table("Table(int depth) { this.depth = depth; }"),
                 "a check that throws", table("Table(int depth) { if (depth < 0) { throw new IllegalArgumentException(); } this.depth = depth; }"),
                 "a defensive copy", table("Table(List<String> given) { for (String each : given) { lines.add(each); } }"),
