@@ -24,6 +24,9 @@ final class NullObject implements Computed {
     private static final Set<String> COLLECTIONS = Set.of("List", "Set", "Map", "Collection", "Iterable", "String", "string",
             "Stream", "Iterator");
 
+    /** What it loses where nothing is an error to some callers. */
+    private static final double FAILING = 0.25;
+
     @Override
     public String key() {
         return "null-object";
@@ -49,12 +52,14 @@ final class NullObject implements Computed {
             return Optional.empty();
         }
         long skipping = nothing.guards().stream().filter(each -> each.reaction() == Reaction.PASSES_OVER).count();
+        long failing = nothing.guards().stream().filter(each -> each.reaction() == Reaction.THROWS).count();
         double score = 0.45 + 0.35 * skipping / Math.max(1, nothing.guards().size())
-                + (nothing.careless().isEmpty() ? 0 : 0.08) + (type.get().isInterface() ? 0.04 : 0);
+                + (nothing.careless().isEmpty() ? 0 : 0.08) + (type.get().isInterface() ? 0.04 : 0) - (failing > 0 ? FAILING : 0);
         String neutral = "a neutral " + type.get().simpleName();
         return Optional.of(new Fit(key(), score, skipping == 0
                 ? neutral + " can answer in one place what its callers put in place of nothing"
-                : skipping + " of " + nothing.guards().size() + " callers only skip it, which " + neutral + " does by itself"));
+                : skipping + " of " + nothing.guards().size() + " callers only skip it, which " + neutral + " does by itself"
+                + (failing == 0 ? "" : "; but to " + failing + " it is an error, which no object can stand for")));
     }
 
     @Override

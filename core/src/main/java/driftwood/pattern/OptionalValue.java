@@ -11,12 +11,18 @@ import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.source.Idiom;
+import driftwood.source.Language.Habit;
 import driftwood.source.Language;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** optional-value: the language's own way to say in the type that there may be nothing. */
 final class OptionalValue implements Computed {
+    private static final Map<Reaction, String> SAID = new EnumMap<>(Map.of(Reaction.DEFAULTS, "take a default: orElse()",
+            Reaction.THROWS, "throw: orElseThrow()", Reaction.LEAVES, "leave: isEmpty()"));
 
     @Override
     public String key() {
@@ -25,8 +31,8 @@ final class OptionalValue implements Computed {
 
     @Override
     public Optional<Fit> fit(Finding finding, Program program) {
-        boolean java = Language.ofKey(finding.language()).filter(Language::isOnTheJvm).isPresent();
-        if (!java || !(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
+        boolean wraps = Language.ofKey(finding.language()).filter(each -> each.isOnTheJvm() && !each.has(Habit.NOTHING_CHECKED)).isPresent();
+        if (!wraps || !(finding.detail() instanceof Nothing nothing) || !nothing.source().contains("(")) {
             return Optional.empty();
         }
         long deciding = nothing.guards().stream().filter(each -> each.reaction() != Reaction.PASSES_OVER).count();
@@ -35,7 +41,20 @@ final class OptionalValue implements Computed {
         int guards = nothing.guards().size();
         return Optional.of(new Fit(key(), score, deciding == 0
                 ? (guards == 1 ? "the caller only skips it: " : "all " + guards + " callers only skip it: ") + "ifPresent() says that"
-                : deciding + " of " + guards + " callers " + (deciding == 1 ? "uses" : "use") + " a default when it is null: orElse() says that"));
+                : (guards == 1 ? "the caller " : "of " + guards + " callers ") + said(nothing, guards)));
+    }
+
+    /** What the guards do, and what says it. */
+    private static String said(Nothing nothing, int guards) {
+        List<String> all = new ArrayList<>();
+        for (Map.Entry<Reaction, String> each : SAID.entrySet()) {
+            long count = nothing.guards().stream().filter(guard -> guard.reaction() == each.getKey()).count();
+            if (count > 0) {
+                String does = count == 1 ? each.getValue().replaceFirst("^\\w+", "$0s") : each.getValue();
+                all.add(guards == 1 ? does : count + " " + does);
+            }
+        }
+        return String.join(", ", all);
     }
 
     @Override

@@ -9,6 +9,8 @@ import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.Gathered;
+import driftwood.source.Language.Habit;
+import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -60,6 +62,9 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
     @Override
     public List<Evidence> visitNothing(Detail.Nothing nothing) {
+        if (Language.ofKey(finding.language()).filter(each -> each.has(Habit.NOTHING_CHECKED)).isPresent()) {
+            return List.of(here("a guard in the new caller: the compiler asks for it"));
+        }
         return List.of(here("a guard in the new caller: nothing reminds it" + (nothing.careless().isEmpty() ? ""
                 : " (" + nothing.careless().size() + " of " + (nothing.careless().size() + nothing.guards().size()) + " have none today)")));
     }
