@@ -131,8 +131,8 @@ class GoldenTextIT {
                         asks
 
                 Ways to answer it
-                  0.75  optional-value  of 3 callers 1 leaves: isEmpty(), 1 takes a default: orElse(). Cost: no
-                        new type, about 2 lines more, one wrapper for each result
+                  0.75  optional-value  of 3 callers 1 skips: ifPresent(), 1 leaves: isEmpty(), 1 takes a default:
+                        orElse(). Cost: no new type, about 2 lines more, one wrapper for each result
                   0.65  null-object  1 of 3 callers only skip it, which a neutral Pilot does by itself. Cost: one
                         new type, about 6 lines more, in a debugger the empty object looks real
                   0.34  leave-it  costs nothing now; the next change pays (drag 3.4)
@@ -301,7 +301,7 @@ class GoldenTextIT {
                          :
                         22  }
                      drag: 4 places in 3 files to edit together; 1 caller does not check
-                     cure: optional-value (of 3 callers 1 leaves: isEmpty(), 1 takes a default: orElse())
+                     cure: optional-value (of 3 callers 1 skips: ifPresent(), 1 leaves: isEmpty(), 1 takes a default: orElse())
 
                 3.1  conditional-instantiation  ci-q672fn  src/main/java/quay/PermitOffice.java:13
                      PermitOffice#issue(Vessel,boolean): decides which class to create: HazardPermit, HeavyPermit,

@@ -22,7 +22,7 @@ import java.util.Optional;
 /** optional-value: the language's own way to say in the type that there may be nothing. */
 final class OptionalValue implements Computed {
     private static final Map<Reaction, String> SAID = new EnumMap<>(Map.of(Reaction.DEFAULTS, "take a default: orElse()",
-            Reaction.THROWS, "throw: orElseThrow()", Reaction.LEAVES, "leave: isEmpty()"));
+            Reaction.THROWS, "throw: orElseThrow()", Reaction.LEAVES, "leave: isEmpty()", Reaction.PASSES_OVER, "skip: ifPresent()"));
 
     @Override
     public String key() {
