@@ -301,7 +301,8 @@ class GoldenTextIT {
                          :
                         22  }
                      drag: 4 places in 3 files to edit together; 1 caller does not check
-                     cure: optional-value (of 3 callers 1 skips: ifPresent(), 1 leaves: isEmpty(), 1 takes a default: orElse())
+                     cure: optional-value (of 3 callers 1 skips: ifPresent(), 1 leaves: isEmpty(), 1 takes a
+                     default: orElse())
 
                 3.1  conditional-instantiation  ci-q672fn  src/main/java/quay/PermitOffice.java:13
                      PermitOffice#issue(Vessel,boolean): decides which class to create: HazardPermit, HeavyPermit,
