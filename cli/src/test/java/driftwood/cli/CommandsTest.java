@@ -189,7 +189,7 @@ class CommandsTest {
         Run chosen = InProcess.run("characterize", "LockGate", "--observe", "LockGate#open,Berth#fits", "--trial-time", "0",
                 "--cases", "20", "--project", project);
         assertThat(chosen.out()).contains("LockGate#open(boolean)", "Berth#fits(Vessel)").doesNotContain("LockGate#shut()");
-        assertThat(InProcess.run("characterize", "LockGate#shut", "--trial-time", "0", "--project", project).out())
+        assertThat(InProcess.run("characterize", "LockGate#shut", "--trial-time", "0", "--cases", "20", "--project", project).out())
                 .contains("cases of quay.LockGate#shut").doesNotContain("LockGate#open(boolean)\n");
         assertThat(InProcess.run("characterize", "LockGate#shutt", "--project", project).err()).contains("did you mean shut?");
         Run confirmed = InProcess.run("confirm", "LockGate", "--project", project);
@@ -256,7 +256,7 @@ class CommandsTest {
         assertThat(added.out()).contains("1 new", "mine", "Otter Sound", "characterize quay.Leg --again mine --because REASON");
         assertThat(InProcess.run("confirm", "--format", "json", "--project", project).out()).contains("\"verdict\" : \"new\"");
         assertThat(InProcess.run("confirm", "--format", "junit", "--project", project).out()).contains("no outcome is recorded yet");
-        InProcess.run("characterize", "Leg", "--again", "mine", "--because", "the longest leg", "--project", project);
+        InProcess.run("characterize", "Leg", "--again", "mine", "--because", "the longest leg", "--trial-time", "0", "--project", project);
         assertThat(InProcess.run("confirm", "--project", project).code()).isEqualTo(ExitCode.FINE);
     }
 }

@@ -1,12 +1,16 @@
 package driftwood.scan;
 
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Symbol;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts;
 import driftwood.smell.TypeFacts;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -19,13 +23,16 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * What has one cause: chains on the same variants are one decision that is taken in many places, the same parameters that
+ * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the types of one
+ * hierarchy are one lack of a routine, the same parameters that
  * travel together are one object that is missing, however many routines they travel through, walks that ask for the same
  * container ask one question, and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
     /** Fewer names may be the same by chance. */
     private static final int TELLING = 5;
+    /** So many parameters in common are one matter within a type. */
+    private static final int SHARED = 3;
 
     private Causes() {
     }
@@ -41,7 +48,7 @@ public final class Causes {
     public static List<List<Finding>> together(List<Finding> findings) {
         Map<String, List<Finding>> byPlace = new HashMap<>();
         Map<String, List<Finding>> byVariants = new HashMap<>();
-        Map<Finding, Set<String>> travelling = new IdentityHashMap<>();
+        Map<Finding, Carried> travelling = new IdentityHashMap<>();
         List<Finding> carriers = new ArrayList<>();
         Map<String, List<Finding>> bySame = new HashMap<>();
         for (Finding each : findings) {
@@ -49,9 +56,9 @@ public final class Causes {
             if (each.detail() instanceof Branching branching && !branching.common().isEmpty()) {
                 byVariants.computeIfAbsent(branching.common(), key -> new ArrayList<>()).add(each);
             }
-            Set<String> names = names(each);
-            if (names.size() >= TELLING) {
-                travelling.put(each, names);
+            Carried carried = carried(each);
+            if (carried.names().size() >= TELLING) {
+                travelling.put(each, carried);
                 carriers.add(each);
             }
             same(each).forEach(one -> bySame.computeIfAbsent(one, key -> new ArrayList<>()).add(each));
@@ -64,12 +71,10 @@ public final class Causes {
                 List<Finding> related = new ArrayList<>();
                 if (first.detail() instanceof Branching branching) {
                     branching.siblings().forEach(each -> related.addAll(byPlace.getOrDefault(place(first.smell(), each.file(), each.line()), List.of())));
-                    byVariants.getOrDefault(branching.common(), List.of()).stream().filter(each -> !each.smell().equals(first.smell())).forEach(related::add);
+                    byVariants.getOrDefault(branching.common(), List.of()).stream()
+                            .filter(each -> branching.onTypes() || !each.smell().equals(first.smell())).forEach(related::add);
                 }
-                Set<String> names = travelling.getOrDefault(first, Set.of());
-                if (!names.isEmpty()) {
-                    carriers.stream().filter(each -> !taken.contains(each.id()) && travelTogether(names, travelling.get(each))).forEach(related::add);
-                }
+                related.addAll(travellingWith(first, travelling, carriers, taken));
                 same(first).forEach(one -> related.addAll(bySame.getOrDefault(one, List.of())));
                 related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
                 groups.add(group);
@@ -78,13 +83,49 @@ public final class Causes {
         return groups;
     }
 
-    /** The names of the parameters that are too many; none where that is not what was found. */
-    private static Set<String> names(Finding finding) {
+    /** Those that hand over the same, and what goes on from there within a type. */
+    private static List<Finding> travellingWith(Finding first, Map<Finding, Carried> travelling, List<Finding> carriers, Set<String> taken) {
+        Set<Finding> found = Collections.newSetFromMap(new IdentityHashMap<>());
+        List<Finding> ordered = new ArrayList<>();
+        Deque<Finding> follow = new ArrayDeque<>(travelling.containsKey(first) ? List.of(first) : List.of());
+        while (!follow.isEmpty()) {
+            Carried carried = travelling.get(follow.remove());
+            for (Finding each : carriers) {
+                Carried other = travelling.get(each);
+                if (!taken.contains(each.id()) && carried.travelsWith(other) && found.add(each)) {
+                    ordered.add(each);
+                    if (carried.type().equals(other.type())) {
+                        follow.add(each);
+                    }
+                }
+            }
+        }
+        return ordered;
+    }
+
+    /**
+     * Parameters that are too many.
+     *
+     * @param type  whose routine they are handed to
+     * @param names none where that is not what was found
+     */
+    private record Carried(String type, Set<String> names) {
+        /** All of one are among those of the other, or routines of one type have at least half of them in common. */
+        boolean travelsWith(Carried other) {
+            int fewer = Math.min(names.size(), other.names.size());
+            long common = names.stream().filter(other.names::contains).count();
+            return common == fewer || type.equals(other.type) && common >= SHARED && 2 * common >= fewer;
+        }
+    }
+
+    private static Carried carried(Finding finding) {
+        String type = Symbol.of(finding.symbol()).type();
         if (finding.detail() instanceof RoutineFacts.Parameters many) {
-            return new LinkedHashSet<>(many.parameters());
+            return new Carried(type, new LinkedHashSet<>(many.parameters()));
         }
         return finding.detail() instanceof Detail.Ladder ladder && !ladder.ladder().isEmpty()
-                ? ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name).collect(Collectors.toCollection(LinkedHashSet::new)) : Set.of();
+                ? new Carried(type, ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name)
+                        .collect(Collectors.toCollection(LinkedHashSet::new))) : new Carried(type, Set.of());
     }
 
     /**
@@ -114,10 +155,6 @@ public final class Causes {
             alike.add(String.join(" ", packages));
         }
         return alike;
-    }
-
-    private static boolean travelTogether(Set<String> one, Set<String> other) {
-        return one.size() <= other.size() ? other.containsAll(one) : one.containsAll(other);
     }
 
     private static String place(String smell, String file, int line) {

@@ -2,5 +2,7 @@ package driftwood.tree;
 
 /** What a literal denotes. */
 public enum LiteralKind {
-    STRING, CHARACTER, INTEGER, DECIMAL, BOOLEAN, NULL, TYPE
+    STRING, CHARACTER, INTEGER, DECIMAL, BOOLEAN, NULL, TYPE,
+    /** A regular expression. */
+    PATTERN
 }

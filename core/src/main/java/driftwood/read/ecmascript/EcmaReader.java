@@ -88,7 +88,7 @@ public final class EcmaReader extends SitterReader {
 
     @Override
     public int version() {
-        return 4;
+        return 5;
     }
 
     @Override

@@ -31,7 +31,7 @@ final class EcmaRules {
             .on((to, node) -> to.literal(node, LiteralKind.BOOLEAN), "true", "false")
             .on((to, node) -> to.literal(node, to.text(node).matches("[0-9_]+n?") ? LiteralKind.INTEGER : LiteralKind.DECIMAL), "number")
             .on(EcmaExpressions::string, "string")
-            .on((to, node) -> to.literal(node, LiteralKind.STRING), "regex")
+            .on((to, node) -> to.literal(node, LiteralKind.PATTERN), "regex")
             .on(EcmaExpressions::template, "template_string")
             .on(EcmaExpressions::first, "parenthesized_expression", "await_expression", "non_null_expression", "spread_element", "instantiation_expression",
                     "jsx_expression", "template_substitution")

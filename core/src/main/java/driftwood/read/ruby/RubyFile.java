@@ -18,6 +18,10 @@ import java.util.stream.Stream;
 
 /** A file of Ruby: modules and classes, each a part of its type, and what stands outside of them. */
 final class RubyFile extends RubyStatements {
+    private static final Set<String> OWN = Set.of("Array", "BasicObject", "Class", "Comparable", "Complex", "Date", "DateTime", "Dir", "Enumerable", "Enumerator", "Exception",
+            "FalseClass", "File", "Float", "Hash", "IO", "Integer", "Kernel", "MatchData", "Method", "Module", "NilClass", "Numeric", "Object", "Proc", "Range",
+            "Rational", "Regexp", "Set", "StandardError", "String", "StringIO", "Struct", "Symbol", "Thread", "Time", "TrueClass", "URI");
+
     private final Cst root;
     private final String file;
     private final Deque<String> owners = new ArrayDeque<>();
@@ -36,7 +40,7 @@ final class RubyFile extends RubyStatements {
         String comment = "";
         for (Cst each : root.children()) {
             if (each.is("class") || each.is("module")) {
-                types.add(declaration(each));
+                types.add(isOwn(each) ? type(each, ("+" + text(each.part("name").orElseThrow())).intern()) : declaration(each));
             } else if (each.is("method")) {
                 own.add(routine(each, comment, "", Set.of(Mark.STATIC)));
             } else if (each.named() && !each.is("comment")) {
@@ -53,6 +57,11 @@ final class RubyFile extends RubyStatements {
                     List.of(), own));
         }
         return new Unit(0, text.length(), "", List.of(), types);
+    }
+
+    /** What is added to one of the language's own classes makes it no type of the project: asking for it asks for something foreign. */
+    private boolean isOwn(Cst node) {
+        return OWN.contains(node.part("name").map(this::text).orElse("")) && node.part("superclass").isEmpty();
     }
 
     @Override

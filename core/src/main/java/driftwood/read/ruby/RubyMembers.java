@@ -83,7 +83,8 @@ final class RubyMembers {
             members.add(structure(node, name, made.get()));
         } else {
             known.add(name);
-            members.add(new Field(node.start(), node.end(), name, TypeRef.NONE, left.is("constant") ? Traits.of(Mark.STATIC, Mark.FINAL) : Traits.of(Mark.STATIC),
+            TypeRef type = node.part("right").filter(each -> each.is("regex")).map(each -> new TypeRef("Regexp")).orElse(TypeRef.NONE);
+            members.add(new Field(node.start(), node.end(), name, type, left.is("constant") ? Traits.of(Mark.STATIC, Mark.FINAL) : Traits.of(Mark.STATIC),
                     Optional.of(file.locals.outside(() -> file.part(node, "right")))));
         }
     }

@@ -18,8 +18,9 @@ final class RubyRules {
             .on((to, node) -> to.literal(node, LiteralKind.BOOLEAN, node.kind()), "true", "false")
             .on((to, node) -> to.literal(node, LiteralKind.INTEGER, to.text(node)), "integer")
             .on((to, node) -> to.literal(node, LiteralKind.DECIMAL, to.text(node)), "float", "rational", "complex")
-            .on((to, node) -> to.literal(node, LiteralKind.STRING, to.text(node)), "simple_symbol", "hash_key_symbol", "character", "regex", "heredoc_beginning", "file",
+            .on((to, node) -> to.literal(node, LiteralKind.STRING, to.text(node)), "simple_symbol", "hash_key_symbol", "character", "heredoc_beginning", "file",
                     "line", "encoding")
+            .on((to, node) -> to.literal(node, LiteralKind.PATTERN, to.text(node)), "regex")
             .on(RubyExpressions::string, "string", "chained_string", "delimited_symbol", "subshell")
             .on(RubyExpressions::only, "parenthesized_statements", "interpolation", "splat_argument", "hash_splat_argument", "block_argument", "pattern", "in")
             .on(RubyCalls::call, "call")

@@ -128,12 +128,19 @@ public final class SubclassExplosion implements Detector {
         for (Map.Entry<String, List<Cell>> split : bySplit.entrySet()) {
             List<Cell> dense = dense(once(dense(split.getValue())));
             boolean better = dense.size() > best.size() || dense.size() == best.size() && split.getKey().length() > shared;
-            if (dense.size() >= CELLS && better && repeats(dense, shapes)) {
+            if (dense.size() >= CELLS && better && !hasPlainColumn(dense) && repeats(dense, shapes)) {
                 best = dense;
                 shared = split.getKey().length();
             }
         }
         return best;
+    }
+
+    /** A column whose words end all the others: they belong to what all share, and what has no others is the plain kind, no second one. */
+    private static boolean hasPlainColumn(List<Cell> cells) {
+        List<List<String>> columns = cells.stream().map(Cell::column).distinct().map(each -> List.of(WORDS.split(each))).toList();
+        return columns.stream().anyMatch(plain -> !plain.isEmpty() && columns.stream().allMatch(each -> each.size() >= plain.size()
+                && each.subList(each.size() - plain.size(), each.size()).equals(plain)));
     }
 
     /** Whether a level below repeats the type with one word more: it is the plain one of its column. */

@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -139,6 +140,19 @@ public final class LongParameterList implements Detector {
     /** Parameters with a default weigh so much less. */
     private static final int LIGHT = 4;
 
+    private static final Pattern RANGE = Pattern.compile("(?i).*(off|offset|len|length|start|end|from|to|pos|position|idx|index)\\d?");
+
+    private static boolean isTyped(RoutineOutline routine) {
+        return routine.parameters().stream().noneMatch(each -> each.type().text().isEmpty());
+    }
+
+    /** Texts and arrays of numbers with where in them, at least half of the list. */
+    private static boolean isOfBuffers(RoutineOutline routine) {
+        long arrays = routine.parameters().stream().filter(each -> each.type().text().matches("(final )?(CharSequence|(char|byte|int|float|double|short|long)\\[\\])")).count();
+        long ranges = routine.parameters().stream().filter(each -> each.type().text().matches("(final )?(int|long)") && RANGE.matcher(each.name()).matches()).count();
+        return arrays > 0 && ranges >= 2 && 2 * (arrays + ranges) >= routine.parameters().size();
+    }
+
     private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable) {
         List<Calls.Site> sites = calls.sites(type, routine);
         List<Place> callers = sites.stream().map(each -> calls.caller(each, routine).place()).toList();
@@ -154,6 +168,8 @@ public final class LongParameterList implements Detector {
                 .risk(nameable, -0.8, "callers can name what they pass")
                 .risk(routine.isConstructor() && type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(burdened == 1 && count <= SIZE, -0.8, "only one place calls it")
+                .risk(count <= SIZE && neighbours.isEmpty() && isTyped(routine), -0.5, "no neighbours of one type: the compiler notices what is swapped")
+                .risk(count <= 2 * SIZE && isOfBuffers(routine), -0.7, "ranges of a buffer, handed on where objects would cost")
                 .risk(burdened > 0 && count > required && required <= BURDEN, -0.6, "what is new can have a default: callers need not change")
                 .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),
                         Listing.count(neighbours.size(), "pair") + " of same-typed neighbours can be swapped unnoticed")

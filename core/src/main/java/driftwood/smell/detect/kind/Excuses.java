@@ -37,6 +37,8 @@ final class Excuses {
     private static final Set<String> COMPARISONS = Set.of("canEqual", "equivalent");
     /** Types of what a scanner gives; a word before it makes it something else: an access token is none. */
     static final Pattern SCANNED = Pattern.compile("(token|lexeme|opcode)(type|kind|id|code)?s?", Pattern.CASE_INSENSITIVE);
+    /** What names the instructions of a machine. */
+    static final Pattern INSTRUCTIONS = Pattern.compile("(?i)(byte)?op_?codes?");
 
     private Excuses() {
     }

@@ -95,9 +95,10 @@ public final class TypeSwitch implements Detector {
         return findings;
     }
 
-    /** The kinds of what a scanner gives. */
+    /** The kinds of what a scanner gives, or the instructions of a machine; operators outlive the tokens that they were read from. */
     private static boolean isKindOfToken(Variants variants) {
-        return variants.kind() == Variants.Kind.ENUM && Excuses.SCANNED.matcher(variants.commonName()).matches();
+        return variants.kind() == Variants.Kind.ENUM && Excuses.SCANNED.matcher(variants.commonName()).matches()
+                || variants.kind() == Variants.Kind.CONSTANTS && Excuses.INSTRUCTIONS.matcher(variants.commonName()).matches();
     }
 
     /** At least two arms on variants do work, and the chain does more than create. */

@@ -10,6 +10,7 @@ import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -22,6 +23,7 @@ import java.util.regex.Pattern;
  * @param arms   indices of the arms that test at least one of them
  */
 record Variants(Kind kind, String common, List<String> names, List<Integer> arms) {
+    private static final Set<String> LEXED = Set.of("char", "Character", "Regexp", "RegExp", "Pattern", "Regex");
 
     enum Kind {
         TYPES, ENUM, CONSTANTS, STRINGS, NUMBERS
@@ -96,15 +98,15 @@ record Variants(Kind kind, String common, List<String> names, List<Integer> arms
                 label -> constant(label, chain, program).isPresent()));
     }
 
-    /** A constant of the project that can serve as a tag: characters belong to lexers. */
+    /** A constant of the project that can serve as a tag: characters and what a text must look like belong to lexers. */
     private static Optional<Fields.Found> constant(Label label, Chain chain, Program program) {
         return label.kind() != Label.Kind.NAME ? Optional.empty()
                 : program.fieldAt(label.trail(), chain.within()).filter(found -> found.field().isPresent()
-                        && found.field().get().isConstant() && !isCharacter(found.field().get().type()));
+                        && found.field().get().isConstant() && !isLexed(found.field().get().type()));
     }
 
-    private static boolean isCharacter(TypeRef type) {
-        return type.text().equals("char") || type.text().equals("Character");
+    private static boolean isLexed(TypeRef type) {
+        return LEXED.contains(type.text());
     }
 
     private static Optional<Variants> ofLiterals(Chain chain) {

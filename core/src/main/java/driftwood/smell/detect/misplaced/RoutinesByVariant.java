@@ -97,7 +97,8 @@ final class RoutinesByVariant {
                     routines.put(duty, List.copyOf(byVariant.values()));
                 }
             });
-            if (routines.size() >= LEAST && knows(type, family)) {
+            boolean told = kept.stream().anyMatch(each -> each.routines().equals(routines));
+            if (routines.size() >= LEAST && !told && knows(type, family)) {
                 kept.add(new Kept(type, family, List.copyOf(shared), routines));
             }
         });
