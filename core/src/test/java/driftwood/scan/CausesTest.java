@@ -40,6 +40,35 @@ class CausesTest {
     }
 
     @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"Quay|int berth, int draught, int length, String cargo, String agent, boolean tidal|1",
+            "Quay|int fee, int days, int rate, String code, boolean paid, int berth|2", "Roads|int berth, int draught, int length, String cargo, String agent, boolean tidal|2"})
+    void routinesOfOneTypeThatHaveHalfOfTheirParametersInCommon(String type, String parameters, int causes) throws Exception {
+        String other = "void shift(" + parameters + ") { System.out.println(berth); }";
+        assertThat(together("class Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot) { System.out.println(ship); }"
+                + (type.equals("Quay") ? other + "}" : "} class Roads { " + other + "}"))).hasSize(causes);
+    }
+
+    @Test
+    void chainsThatAskForTypesOfOneHierarchy() throws Exception {
+        assertThat(together("""
+                abstract class Ship { int tons; }
+                class Tug extends Ship { }
+                class Ferry extends Ship { }
+                class Barge extends Ship { }
+                class Liner extends Ship { }
+                class Desk {
+                    int sum;
+                    void bill(Ship ship) {
+                        if (ship instanceof Tug) { sum += ship.tons; System.out.println("tug"); } else if (ship instanceof Ferry) { sum += 2; System.out.println("ferry"); }
+                    }
+                    void berth(Ship ship) {
+                        if (ship instanceof Barge) { sum -= ship.tons; System.out.println("barge"); } else if (ship instanceof Liner) { sum -= 2; System.out.println("liner"); }
+                    }
+                }
+                """)).hasSize(1);
+    }
+
+    @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"String ship, int berth, int draught, int length, String flag, boolean pilot|1", "String ship, int berth, int draught, int length, String flag, boolean tug|2"})
     void theSameParametersInTwoTypes(String parameters, int causes) throws Exception {
         assertThat(together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot); }\ninterface Roads { void anchor(" + parameters + "); }\n")).hasSize(causes);
