@@ -21,6 +21,7 @@ import driftwood.behaviour.run.InterpreterRun;
 import driftwood.behaviour.run.JavaDriver;
 import driftwood.behaviour.run.JavaGround;
 import driftwood.behaviour.run.Runtimes;
+import driftwood.behaviour.search.Afterwards;
 import driftwood.behaviour.search.Cases;
 import driftwood.behaviour.search.Kept;
 import driftwood.behaviour.search.Search;
@@ -123,6 +124,8 @@ public final class Characterization {
             int each = trial.isZero() ? share : POOL * share;
             surface.targets().forEach(target -> drawn.addAll(maker.of(target, each, left)));
         }
+        List<Case> afterwards = new Afterwards(program, maker.vocabulary()).of(drawn);
+        drawn.addAll(afterwards);
         Queries candidates = new Candidates(program, root).of(maker.types());
         List<Case> all = runnable(drawn, candidates, unmade);
         List<Case> once = all.stream().filter(each -> !Driver.isEnd(each.outcome())).toList();
@@ -133,7 +136,7 @@ public final class Characterization {
             try (Ground under = ground.of(surface)) {
                 Search search = search(under, surface, maker, once, queries);
                 search.from(once, surface.targets().size());
-                List<Case> steady = search.kept(most);
+                List<Case> steady = search.kept(most, afterwards);
                 notices = search.notices(steady, trial);
                 chosen = new ArrayList<>(steady);
                 chosen.addAll(Kept.restless(once, steady, RESTLESS));

@@ -28,6 +28,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Looks for cases that show something of the code: new branches, new inner states, and slips that nothing has noticed
@@ -215,14 +216,23 @@ public final class Search {
         return Arrays.stream(told).filter(Search::isOpen).count();
     }
 
-    /** The cases worth keeping. @param most of them, unless more notice something or take a branch of their own */
-    public List<Case> kept(int most) {
+    /**
+     * The cases worth keeping.
+     *
+     * @param most   of them, unless more notice something or take a branch of their own
+     * @param wanted some to keep whatever they notice
+     */
+    public List<Case> kept(int most, List<Case> wanted) {
+        Set<String> kept = wanted.stream().map(Afterwards::key).collect(Collectors.toSet());
         List<Passed> passed = new ArrayList<>();
-        for (int i = 0; i < corpus.cases().size(); i++) {
-            passed.add(corpus.passed(i));
-        }
         Set<Integer> needed = new TreeSet<>(noticing);
         needed.addAll(covering);
+        for (int i = 0; i < corpus.cases().size(); i++) {
+            passed.add(corpus.passed(i));
+            if (kept.contains(Afterwards.key(corpus.cases().get(i)))) {
+                needed.add(i);
+            }
+        }
         return Kept.telling(corpus.cases(), passed, Math.max(most, needed.size() + most / 4), needed);
     }
 
