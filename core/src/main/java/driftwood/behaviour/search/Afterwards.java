@@ -12,7 +12,9 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,8 +29,10 @@ import java.util.stream.Stream;
 public final class Afterwards {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     /** Of each routine, and of all. */
-    private static final int EACH = 2;
-    private static final int MOST = 30;
+    private static final int EACH = 6;
+    private static final int MOST = 40;
+    /** Commands of a holder that are called between two changes. */
+    private static final int BETWEEN = 2;
     /** What a routine gives that does something. */
     private static final Set<String> QUIET = Set.of("void", "boolean", "bool", "None");
 
@@ -47,8 +51,9 @@ public final class Afterwards {
      *
      * @param to    the parameter
      * @param part  what is handed over
+     * @param again what changes it once more
      */
-    private record Held(Step taking, String to, JsonNode part, Step changing) {
+    private record Held(Step taking, String to, JsonNode part, Step changing, Step again) {
     }
 
     /** What a case calls, without its name and outcome. */
@@ -56,33 +61,49 @@ public final class Afterwards {
         return each.routine() + " " + each.on() + " " + each.before() + " " + each.given();
     }
 
-    /** Some for each routine whose receiver or argument holds what can change. @param drawn cases of the routines */
-    public List<Case> of(Collection<Case> drawn) {
-        Map<String, Integer> counts = new HashMap<>();
-        Set<String> told = new LinkedHashSet<>();
-        List<Case> found = new ArrayList<>();
-        for (Case each : drawn) {
-            if (each.member().equals("new") || each.on() == null && each.given() == null || found.size() >= MOST) {
-                continue;
-            }
-            List<Case> some = new ArrayList<>();
-            if (each.given() != null) {
-                each.given().properties().forEach(given -> some.addAll(onArgument(each, given.getKey(), given.getValue())));
-            }
-            some.addAll(onReceiver(each));
-            for (Case one : some) {
-                if (found.size() < MOST && told.add(key(one)) && counts.merge(one.routine(), 1, Integer::sum) <= EACH) {
-                    found.add(one);
-                }
-            }
-        }
-        return found;
+    /** What is made and called on the way, whatever it is called on. */
+    private static String calls(Case each) {
+        return each.before().toString().replaceAll("\"(is|same)\":(\"[^\"]*\")|\"[^\"]*\":[^,}]*", "$2");
     }
 
-    /** The receiver is handed something that changes before it is asked. */
+    /** Some for each routine whose receiver or argument holds what can change. @param drawn cases of the routines */
+    public List<Case> of(Collection<Case> drawn) {
+        Map<String, Map<String, Case>> byRoutine = new LinkedHashMap<>();
+        for (Case each : drawn) {
+            Map<String, Case> found = byRoutine.computeIfAbsent(each.routine(), key -> new LinkedHashMap<>());
+            if (each.member().equals("new") || found.size() >= EACH) {
+                continue;
+            }
+            if (each.given() != null) {
+                each.given().properties().forEach(given -> onArgument(each, given.getKey(), given.getValue()).forEach(one -> found.putIfAbsent(calls(one), one)));
+            }
+            onReceiver(each).forEach(one -> found.putIfAbsent(calls(one), one));
+        }
+        List<Case> turns = new ArrayList<>();
+        for (int turn = 0; turn < EACH; turn++) {
+            for (Map<String, Case> each : byRoutine.values()) {
+                each.values().stream().skip(turn).limit(1).forEach(turns::add);
+            }
+        }
+        return turns.subList(0, Math.min(MOST, turns.size()));
+    }
+
+    /** The receiver is handed something that changes before it is asked, also with a command in between and another change. */
     private List<Case> onReceiver(Case from) {
-        return type(from.on()).map(this::held).orElse(List.of()).stream().filter(each -> !each.taking().call().equals(from.member())).map(each ->
-                Case.fresh(from.routine(), from.on(), List.of(made(each.part()), taking(each, null, "1"), changing(each, "1")), from.given())).toList();
+        Optional<TypeOutline> holder = type(from.on());
+        List<Case> found = new ArrayList<>();
+        List<Case> plain = new ArrayList<>();
+        for (Held each : holder.map(this::held).orElse(List.of())) {
+            List<Step> begin = List.of(made(each.part()), taking(each, null, "1"), on("1", each.changing()));
+            if (!each.taking().call().equals(from.member())) {
+                plain.add(Case.fresh(from.routine(), from.on(), begin, from.given()));
+                words.on(holder.get()).stream().map(Word::step).filter(step -> step.given() == null && !step.call().equals(from.member())
+                        && isCommand(holder.get(), step.call())).limit(BETWEEN).forEach(step -> found.add(Case.fresh(from.routine(), from.on(),
+                        Stream.concat(begin.stream(), Stream.of(step, on("1", each.again()))).toList(), from.given())));
+            }
+        }
+        found.addAll(plain);
+        return found;
     }
 
     /** What is handed in holds something that changes before. */
@@ -90,7 +111,7 @@ public final class Afterwards {
         return type(holder).map(this::held).orElse(List.of()).stream().map(each -> {
             ObjectNode given = from.given().deepCopy();
             given.set(to, same("1"));
-            return Case.fresh(from.routine(), from.on(), List.of(made(holder), made(each.part()), taking(each, "1", "2"), changing(each, "2")), given);
+            return Case.fresh(from.routine(), from.on(), List.of(made(holder), made(each.part()), taking(each, "1", "2"), on("2", each.changing())), given);
         }).toList();
     }
 
@@ -111,21 +132,33 @@ public final class Afterwards {
             if (taking.given() == null || !isCommand(holder, taking.call()) || !keeps(holder, taking.call())) {
                 continue;
             }
-            taking.given().properties().forEach(each -> type(each.getValue()).ifPresent(part -> changing(part).ifPresent(change -> {
-                if (told.add(taking.call() + " " + part.name())) {
-                    found.add(new Held(taking, each.getKey(), each.getValue(), change));
+            taking.given().properties().forEach(each -> type(each.getValue()).ifPresent(part -> {
+                List<Step> changes = changes(part);
+                if (!changes.isEmpty() && told.add(taking.call() + " " + part.name())) {
+                    Step change = changes.get(0);
+                    List<Step> others = changes.stream().filter(other -> other.call().equals(change.call()) && weight(other) == weight(change)).toList();
+                    found.add(new Held(taking, each.getKey(), each.getValue(), change, others.get(others.size() - 1)));
                 }
-            })));
+            }));
         }
         held.put(holder.name(), found);
         return found;
     }
 
-    /** A call that changes a part; best one that is handed something. */
-    private Optional<Step> changing(TypeOutline part) {
-        List<Step> calls = words.on(part).stream().map(Word::step).filter(each -> isCommand(part, each.call())).toList();
-        return calls.stream().filter(each -> each.given() != null && each.given().properties().stream().noneMatch(one -> one.getValue().isNull())).findFirst()
-                .or(() -> calls.stream().findFirst());
+    /** Calls that change a part, those first that are handed something that counts. */
+    private List<Step> changes(TypeOutline part) {
+        return words.on(part).stream().map(Word::step).filter(each -> isCommand(part, each.call()))
+                .sorted(Comparator.comparingInt(Afterwards::weight)).toList();
+    }
+
+    /** Less is more: handed something that counts, handed nothing that does, handed nothing. */
+    private static int weight(Step call) {
+        return call.given() == null ? 2 : Sequence.leaves(call.given()).stream().anyMatch(Afterwards::isBlank)
+                || call.given().properties().stream().anyMatch(one -> one.getValue().isNull()) ? 1 : 0;
+    }
+
+    private static boolean isBlank(JsonNode leaf) {
+        return leaf.isBoolean() ? !leaf.asBoolean() : leaf.isNumber() ? leaf.asDouble() == 0 : leaf.asText().isBlank();
     }
 
     private boolean isCommand(TypeOutline type, String name) {
@@ -159,8 +192,8 @@ public final class Afterwards {
         return new Step(each.taking().call(), of, null, given);
     }
 
-    private static Step changing(Held each, String part) {
-        return new Step(each.changing().call(), part, null, each.changing().given());
+    private static Step on(String part, Step call) {
+        return new Step(call.call(), part, null, call.given());
     }
 
     private static ObjectNode same(String name) {

@@ -223,7 +223,7 @@ public final class Search {
      * @param wanted some to keep whatever they notice
      */
     public List<Case> kept(int most, List<Case> wanted) {
-        Set<String> kept = wanted.stream().map(Afterwards::key).collect(Collectors.toSet());
+        Set<String> kept = wanted.stream().limit(Math.max(1, most / 4)).map(Afterwards::key).collect(Collectors.toSet());
         List<Passed> passed = new ArrayList<>();
         Set<Integer> needed = new TreeSet<>(noticing);
         needed.addAll(covering);
