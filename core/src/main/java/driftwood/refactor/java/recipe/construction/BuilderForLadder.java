@@ -32,6 +32,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.util.ElementFilter;
 
 /** builder: required parts first, optional ones by name with the defaults of the ladder, and a last step that builds. */
 public final class BuilderForLadder implements Recipe {
@@ -157,6 +158,7 @@ public final class BuilderForLadder implements Recipe {
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
             BuilderCode code = new BuilderCode(drafting, longest, defaults, builder, entry);
             drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
+            tellNothingApart();
             drafting.declarations().add(home, code.entry(open) + "\n\n" + code.type(open), Where.END);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());
             boolean kept = false;
@@ -169,15 +171,32 @@ public final class BuilderForLadder implements Recipe {
                     kept = true;
                 }
             }
+            Optional<ExecutableElement> silent = chained.keptSilently();
             List<ExecutableElement> going = new ArrayList<>(ladder);
-            if (kept) {
+            silent.ifPresent(going::remove);
+            if (kept || silent.isPresent()) {
                 going.remove(longest);
             }
-            script.stage("Remove the constructors that nobody calls any more", going.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "goes")).toList());
+            script.stage("Remove the constructors that nobody calls any more" + silent.map(each -> "; " + Constructors.told(each) + " stays for its subclasses").orElse(""), going.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "goes")).toList());
             going.forEach(each -> {
                 drafting.changes(each);
                 drafting.declarations().remove(workspace.path(each).orElseThrow());
             });
+        }
+
+        /** Beside a constructor that takes a builder, a bare null no longer says which one it means. */
+        private void tellNothingApart() {
+            for (ExecutableElement each : ElementFilter.constructorsIn(type.getEnclosedElements())) {
+                if (each.getParameters().size() == 1 && !each.getParameters().get(0).asType().getKind().isPrimitive() && !each.isVarArgs()) {
+                    for (Call call : new Calls(workspace).of(Set.of(each))) {
+                        TreePath argument = call.arguments().get(0);
+                        if (argument.getLeaf().getKind() == Tree.Kind.NULL_LITERAL) {
+                            Unit site = workspace.unit(call.path());
+                            script.insert(site.file(), workspace.from(argument), "(" + drafting.imports().name(each.getParameters().get(0).asType(), site) + ") ");
+                        }
+                    }
+                }
+            }
         }
 
         /** Creations without a body of their own; chained calls of subclasses keep the longest constructor. */

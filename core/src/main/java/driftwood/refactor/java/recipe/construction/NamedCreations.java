@@ -23,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
@@ -91,13 +92,15 @@ public final class NamedCreations implements Recipe {
         }
         ChainedCalls chained = new ChainedCalls(drafting, ladder, longest);
         kept.forEach(chained::fill);
-        drafting.script().stage("Remove the constructors that nobody calls any more" + (kept.isEmpty() ? ", and close the one that is left" : ""), ladder.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), each.equals(longest) ? "stays" : "goes")).toList());
+        Optional<ExecutableElement> silent = chained.keptSilently();
+        boolean closed = kept.isEmpty();
+        drafting.script().stage("Remove the constructors that nobody calls any more" + (closed ? ", and close the one that is left" : "") + silent.map(each -> "; " + Constructors.told(each) + " stays for its subclasses").orElse(""), ladder.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), each.equals(longest) || silent.filter(each::equals).isPresent() ? "stays" : "goes")).toList());
         for (ExecutableElement each : ladder) {
             TreePath path = workspace.path(each).orElseThrow();
-            if (!each.equals(longest)) {
+            if (!each.equals(longest) && silent.filter(each::equals).isEmpty()) {
                 drafting.changes(each);
                 drafting.declarations().remove(path);
-            } else if (kept.isEmpty()) {
+            } else if (closed && each.equals(longest)) {
                 drafting.changes(each);
                 Constructors.close(drafting, path);
             }
