@@ -43,6 +43,10 @@ final class NullObject implements Computed {
             return Optional.empty();
         }
         String simple = new TypeRef(nothing.yields()).simpleName();
+        boolean told = simple.equals("String") && (!nothing.careless().isEmpty() || nothing.guards().stream().anyMatch(each -> each.reaction() != Reaction.PASSES_OVER));
+        if (told) {
+            return Optional.empty();
+        }
         if (COLLECTIONS.contains(simple) || nothing.yields().endsWith("[]")) {
             return Optional.of(new Fit(key(), 0.6, "an empty " + (nothing.yields().endsWith("[]") ? "array" : simple)
                     + " can stand for nothing, if no caller tells the two apart"));

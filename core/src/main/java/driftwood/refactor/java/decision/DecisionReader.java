@@ -251,7 +251,8 @@ record DecisionReader(Workspace workspace, boolean free) {
     }
 
     private Test refuse(TreePath condition) {
-        throw new Refused("a condition asks more than one thing: " + workspace.text(condition));
+        boolean joined = condition.getLeaf() instanceof BinaryTree;
+        throw new Refused((joined ? "a condition asks more than one thing: " : "a condition is no plain comparison with a constant: ") + workspace.text(condition));
     }
 
     private boolean isConstant(TreePath path) {

@@ -70,9 +70,12 @@ public final class NeutralObject implements EarlyRecipe {
             throw new Refused("the source is a field: who sets it to nothing must be known first");
         }
         if (!(drafting.workspace().routine(fact.source()).getReturnType() instanceof DeclaredType declared)) {
-            throw new Refused("what it answers is no object");
+            throw new Refused("whether a caller may take an empty " + drafting.workspace().routine(fact.source()).getReturnType() + " for nothing is for somebody to say who knows them");
         }
         TypeElement type = (TypeElement) declared.asElement();
+        if (type.getQualifiedName().toString().startsWith("java.")) {
+            throw new Refused("whether a caller may take an empty " + type.getSimpleName() + " for nothing is for somebody to say who knows them");
+        }
         NeutralType.check(drafting.workspace(), type);
     }
 
