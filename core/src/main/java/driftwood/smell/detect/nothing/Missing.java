@@ -19,7 +19,7 @@ import java.util.regex.Pattern;
  */
 record Missing(boolean isValue, boolean isLink, boolean isChecked) {
     private static final Set<String> VALUES = Set.of("String", "string", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
-            "Double", "Float", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
+            "Double", "Float", "Number", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
     private static final Pattern LINK = Pattern.compile("(?i:get_?)?(?i:next|prev|previous|parent|owner|prototype|enclosing|outer)([A-Z_].*)?");
 

@@ -3,6 +3,7 @@ package driftwood.smell.see.chain;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.see.chain.Labels.Question;
 import driftwood.tree.Assignment;
+import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.Search;
 import java.util.LinkedHashMap;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * One arm before it is known which subject its chain is on.
@@ -49,13 +51,22 @@ record Draft(Node at, Node condition, Optional<Question> question, List<Node> bo
         return !subject(labels).isEmpty() && labels.ask(other).filter(each -> labels.text(each.subject()).equals(subject(labels))).isPresent();
     }
 
-    /** Whether one of some arms may run after another of others has: they share a label, or the first changes what is asked. */
+    /**
+     * Whether one of some arms may run after another of others has: they share a label, the first changes what is asked, or the
+     * second changes further what the first has.
+     */
     static boolean overlap(List<Draft> before, List<Draft> after, Labels labels) {
         Set<String> known = texts(before);
         String subject = before.get(0).subject(labels);
-        return texts(after).stream().anyMatch(known::contains) || before.stream().filter(each -> !Exits.leaves(each.body().get(0)))
-                .flatMap(each -> each.body().stream()).flatMap(each -> Search.all(each, Assignment.class).stream())
-                .anyMatch(each -> labels.text(each.target()).equals(subject));
+        Set<String> changed = assigned(before.stream().filter(each -> !Exits.leaves(each.body().get(0))).toList())
+                .map(each -> labels.text(each.target())).collect(Collectors.toSet());
+        return texts(after).stream().anyMatch(known::contains) || changed.contains(subject)
+                || assigned(after).anyMatch(each -> each.operator().equals("=") && each.target() instanceof Name target
+                && changed.contains(labels.text(target)) && Search.all(each.value(), Name.class).stream().anyMatch(read -> read.name().equals(target.name())));
+    }
+
+    private static Stream<Assignment> assigned(List<Draft> arms) {
+        return arms.stream().flatMap(each -> each.body().stream()).flatMap(each -> Search.all(each, Assignment.class).stream());
     }
 
     private static Set<String> texts(List<Draft> drafts) {
