@@ -258,6 +258,7 @@ public final class Search {
         for (int i = 0; i < told.length; i++) {
             Missed one = new Missed(slips.get(i), ground.file(slips.get(i)));
             boolean main = ground.isMain(slips.get(i));
+            // driftwood: leave type-switch because numbers below zero say why no case notices a slip, and each is told in its own way
             switch (told[i]) {
                 case Trial.UNNOTICED -> missed.add(one);
                 // What nothing observed comes to in other types is no business of this recording.

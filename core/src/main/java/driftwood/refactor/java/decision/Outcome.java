@@ -18,6 +18,7 @@ import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -89,6 +90,14 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
             throw new Refused("an arm asks super");
         }
         return new Outcome(kind, variable, variable == null ? "" : variable.getSimpleName().toString(), old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
+    }
+
+    /** The same where only some of the arms move: what no other needs is not handed to them. */
+    public Outcome of(Workspace workspace, Collection<Arm> moving) {
+        List<Captures> captures = moving.stream().map(each -> Captures.of(workspace, each.body())).toList();
+        Set<VariableElement> left = new LinkedHashSet<>(needs);
+        left.removeIf(each -> !each.equals(variable) && captures.stream().noneMatch(one -> one.read().contains(each) || one.written().contains(each)));
+        return new Outcome(kind, variable, target, needsOld, type, left, asks && captures.stream().anyMatch(Captures::needsObject), thrown);
     }
 
     private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written, boolean complete) {

@@ -62,11 +62,18 @@ public final class Declarations {
         int at = workspace.to(before, type.getCompilationUnit());
         if (isEnumConstant(before, type)) {
             int next = at;
+            int comma = -1;
             while (Character.isWhitespace(unit.text().charAt(next)) || unit.text().charAt(next) == ',') {
+                comma = unit.text().charAt(next) == ',' ? next : comma;
                 next++;
             }
             if (unit.text().charAt(next) == ';') {
                 at = next + 1;
+            } else if (comma >= 0) {
+                at = comma + 1;
+                if (opened.add(unit.file() + ";" + at)) {
+                    script.replace(unit.file(), comma, at, ";");
+                }
             } else if (opened.add(unit.file() + ";" + at)) {
                 script.insert(unit.file(), at, ";");
             }

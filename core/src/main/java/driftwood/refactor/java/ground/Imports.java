@@ -16,6 +16,7 @@ import java.util.regex.Matcher;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
@@ -74,6 +75,13 @@ public final class Imports {
         List<? extends TypeMirror> arguments = type.getTypeArguments();
         return name((TypeElement) type.asElement(), unit) + (arguments.isEmpty() ? ""
                 : arguments.stream().map(each -> name(each, unit)).collect(Collectors.joining(", ", "<", ">")));
+    }
+
+    /** {@code <T extends Vessel> }, with the space behind it; empty for none. */
+    public String typeParameters(List<? extends TypeParameterElement> parameters, Unit unit) {
+        return parameters.isEmpty() ? "" : parameters.stream().map(each -> each.getSimpleName() + each.getBounds().stream()
+                .filter(bound -> !bound.toString().equals("java.lang.Object")).map(bound -> name(bound, unit))
+                .reduce((a, b) -> a + " & " + b).map(bounds -> " extends " + bounds).orElse("")).collect(Collectors.joining(", ", "<", "> "));
     }
 
     /** Variables as the parameters of a routine, without its brackets. */

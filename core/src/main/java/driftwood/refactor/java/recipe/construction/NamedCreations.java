@@ -59,8 +59,8 @@ public final class NamedCreations implements Recipe {
         if (ladder.stream().anyMatch(each -> each.getKind() != ElementKind.CONSTRUCTOR || each.isVarArgs()) || ladder.size() < 2) {
             throw new Refused(ladder.size() < 2 ? "there is one constructor only: a second name for it says no more" : "its routines have names already, or take any number of arguments");
         }
-        if (type.getModifiers().contains(Modifier.ABSTRACT) || !type.getTypeParameters().isEmpty() || type.getKind() == ElementKind.ENUM) {
-            throw new Refused(type.getSimpleName() + " is abstract, an enum, or has type parameters");
+        if (type.getModifiers().contains(Modifier.ABSTRACT) || type.getKind() == ElementKind.ENUM) {
+            throw new Refused(type.getSimpleName() + " is abstract, or an enum");
         }
         if (ladder.size() > MOST) {
             throw new Refused(ladder.size() + " combinations are too many names");
@@ -74,21 +74,22 @@ public final class NamedCreations implements Recipe {
         List<Call> plain = calls.stream().filter(each -> each.isCreation() && ((NewClassTree) each.path().getLeaf()).getClassBody() == null).toList();
         List<Call> kept = calls.stream().filter(each -> !plain.contains(each)).toList();
         drafting.script().stage("Add a creation routine for each combination of parts, named for what it is given", List.of(workspace.place(home, String.join("(), ", names.values()) + "()")));
+        String made = type.getSimpleName() + (type.getTypeParameters().isEmpty() ? "" : type.getTypeParameters().stream().map(Object::toString).collect(Collectors.joining(", ", "<", ">")));
         StringBuilder code = new StringBuilder();
         for (ExecutableElement each : ladder) {
             List<Filled> filled = constructors.of(each);
             String parameters = drafting.imports().parameters(each.getParameters(), unit);
             String arguments = filled.stream().map(one -> one.parameter().map(at -> each.getParameters().get(at).getSimpleName().toString()).orElse(one.value())).collect(Collectors.joining(", "));
             String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
-            code.append(code.isEmpty() ? "" : "\n\n").append(each.equals(longest) ? "" : Comments.doc(workspace, workspace.path(each).orElseThrow())).append(Drafting.visibility(each).replace("private ", "")).append("static ").append(type.getSimpleName()).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
-                    .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append('(').append(arguments).append(");\n}");
+            code.append(code.isEmpty() ? "" : "\n\n").append(each.equals(longest) ? "" : Comments.doc(workspace, workspace.path(each).orElseThrow())).append(Drafting.visibility(each).replace("private ", "")).append("static ").append(drafting.imports().typeParameters(type.getTypeParameters(), unit)).append(made).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
+                    .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append(made.endsWith(">") ? "<>(" : "(").append(arguments).append(");\n}");
         }
         drafting.declarations().add(home, code.toString(), Where.CONSTRUCTORS);
         drafting.script().stage("Let all who create a " + type.getSimpleName() + " call the one they mean", plain.stream().map(each -> workspace.place(each.path(), names.get((ExecutableElement) workspace.element(each.path())) + "()")).toList());
         for (Call each : plain) {
             drafting.callSite(each.path());
             Unit site = workspace.unit(each.path());
-            drafting.script().replace(site.file(), workspace.from(each.path()), workspace.to(each.name()), workspace.text(each.name()) + "." + names.get((ExecutableElement) workspace.element(each.path())));
+            drafting.script().replace(site.file(), workspace.from(each.path()), workspace.to(each.name()), called(workspace.text(each.name()), names.get((ExecutableElement) workspace.element(each.path()))));
         }
         ChainedCalls chained = new ChainedCalls(drafting, ladder, longest);
         kept.forEach(chained::fill);
@@ -105,6 +106,13 @@ public final class NamedCreations implements Recipe {
                 Constructors.close(drafting, path);
             }
         }
+    }
+
+    /** {@code Rack<Crate>} says its arguments behind the dot; what is left to the compiler stays so. */
+    private static String called(String created, String name) {
+        int open = created.indexOf('<');
+        String arguments = open < 0 ? "" : created.substring(open);
+        return (open < 0 ? created : created.substring(0, open)) + "." + (arguments.matches("<\\s*>") ? "" : arguments) + name;
     }
 
     private static Map<ExecutableElement, String> names(List<ExecutableElement> ladder, Constructors constructors, ExecutableElement longest, TypeElement type) {

@@ -22,12 +22,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 
 /** One decision whose arms move onto the variants: a routine that each has, and one call in the decision's place. */
@@ -54,7 +57,8 @@ final class Answering {
         Set<Element> known = new HashSet<>();
         Optional.ofNullable(workspace.element(decision.subject())).filter(each -> !each.getKind().isField()).ifPresent(known::add);
         decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
-        this.outcome = Outcome.of(workspace, decision, known, decision.otherwise().isPresent() || kinds.areAll()).ending(workspace, decision, kinds.areAll());
+        Outcome whole = Outcome.of(workspace, decision, known, decision.otherwise().isPresent() || kinds.areAll()).ending(workspace, decision, kinds.areAll());
+        this.outcome = kinds.areAll() ? whole.of(workspace, decision.arms()) : whole;
         this.routine = name(names);
         String proposed = Words.lower(home.getSimpleName().toString());
         this.context = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(proposed)) || SourceVersion.isKeyword(proposed) ? "around" : proposed;
@@ -142,7 +146,13 @@ final class Answering {
         }
         outcome.needs().forEach(each -> parameters.add(drafting.imports().name(each.asType(), unit) + " " + each.getSimpleName()));
         String thrown = drafting.imports().thrown(outcome.thrown(), unit);
-        return drafting.imports().name(outcome.type(), unit) + " " + routine + "(" + String.join(", ", parameters) + ")" + thrown;
+        boolean open = outcome.asks() || Stream.concat(Stream.of(outcome.type()), outcome.needs().stream().map(VariableElement::asType)).anyMatch(this::namesOwn);
+        return (open ? drafting.imports().typeParameters(home.getTypeParameters(), unit) : "") + drafting.imports().name(outcome.type(), unit) + " " + routine + "(" + String.join(", ", parameters) + ")" + thrown;
+    }
+
+    /** Whether a type parameter of the home stands in a type. */
+    private boolean namesOwn(TypeMirror type) {
+        return home.getTypeParameters().stream().anyMatch(each -> type.toString().matches("(.*\\W)?" + each.getSimpleName() + "(\\W.*)?"));
     }
 
     private String code(Arm arm, TreePath where, TypeElement target) {
