@@ -19,6 +19,7 @@ import java.util.stream.Collectors;
  * What a pattern says to one smell, in words: for findings that carry names and places only. In all texts a part in
  * braces, such as <code>{collaborators}</code>, stands for the names that play it in the finding.
  *
+ * @param creating whether it is for constructors only
  * @param score   of the fit, 0.0 to 1.0; a tenth is added for each doubling of the places beyond two
  * @param because why it fits, one clause
  * @param cast    which part of the finding plays which of the pattern's roles
@@ -26,8 +27,13 @@ import java.util.stream.Collectors;
  * @param cost    what it adds
  * @param after   what is to be edited for one more variant once it is done, a clause for each place; none where nothing is
  */
-public record Advice(double score, String because, Map<String, String> cast, List<String> steps, Cost cost, List<String> after) {
+public record Advice(boolean creating, double score, String because, Map<String, String> cast, List<String> steps, Cost cost, List<String> after) {
     private static final double PER_DOUBLING = 0.05;
+
+    /** Whether it can be said of a finding at all. */
+    boolean suits(Finding finding) {
+        return !creating || Symbol.of(finding.symbol()).member().equals("new");
+    }
 
     Fit fit(String pattern, Gathered gathered) {
         int places = Math.max(2, gathered.places().size());

@@ -36,7 +36,7 @@ public record Pattern(String key, String what, String whenNot, List<String> role
             return Optional.empty();
         }
         return finding.detail() instanceof Gathered gathered && answering.advice().isPresent()
-                ? answering.advice().map(advice -> advice.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
+                ? answering.advice().filter(advice -> advice.suits(finding)).map(advice -> advice.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
     }
 
     /**

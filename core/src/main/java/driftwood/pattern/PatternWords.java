@@ -28,13 +28,13 @@ final class PatternWords {
         }
     }
 
-    /** What it says to a smell; all but the place may be missing together. */
-    private record Said(int place, double fit, String because, LinkedHashMap<String, String> cast, List<String> steps, Cost cost,
+    /** What it says to a smell; all but the place may be missing together. @param only constructors, where routines are not meant */
+    private record Said(int place, String only, double fit, String because, LinkedHashMap<String, String> cast, List<String> steps, Cost cost,
             List<String> after) {
 
         Answering answering() {
             return new Answering(place, because == null ? Optional.empty()
-                    : Optional.of(new Advice(fit, because, cast, steps, cost, after)));
+                    : Optional.of(new Advice("constructors".equals(only), fit, because, cast, steps, cost, after)));
         }
     }
 

@@ -35,6 +35,10 @@ final class BuilderCode {
     private final List<String> defaults;
     private final String builder;
     private final String entry;
+    /** Its type parameters, declared with a space behind them, and as arguments; empty for none. */
+    private final String declared;
+    private final String arguments;
+    private final String inferred;
 
     /** @param defaults for each parameter of the longest what it is where nobody says it; null for a required part */
     BuilderCode(Drafting drafting, ExecutableElement longest, List<String> defaults, String builder, String entry) {
@@ -46,6 +50,9 @@ final class BuilderCode {
         this.defaults = defaults;
         this.builder = builder;
         this.entry = entry;
+        this.declared = drafting.imports().typeParameters(type.getTypeParameters(), unit);
+        this.arguments = type.getTypeParameters().isEmpty() ? "" : type.getTypeParameters().stream().map(Object::toString).collect(Collectors.joining(", ", "<", ">"));
+        this.inferred = arguments.isEmpty() ? "" : "<>";
     }
 
     private String typeOf(VariableElement parameter) {
@@ -64,13 +71,13 @@ final class BuilderCode {
         String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(longest.getParameters()::contains)
                 .filter(element -> each.getLeaf().getKind() == Tree.Kind.IDENTIFIER).map(element -> from + "." + element.getSimpleName())).of(body);
         String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
-        return "private " + type.getSimpleName() + "(" + builder + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
+        return "private " + type.getSimpleName() + "(" + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
     }
 
     String entry(String open) {
         String required = required((name, of) -> of + " " + name);
-        return entryComment(required.isEmpty()) + open + "static " + builder + " " + entry + "(" + required + ") {\n    return new "
-                + builder + "(" + required((name, of) -> name) + ");\n}";
+        return entryComment(required.isEmpty()) + open + "static " + declared + builder + arguments + " " + entry + "(" + required + ") {\n    return new "
+                + builder + inferred + "(" + required((name, of) -> name) + ");\n}";
     }
 
     private String entryComment(boolean bare) {
@@ -101,7 +108,7 @@ final class BuilderCode {
 
     String type(String open) {
         String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
-        StringBuilder text = new StringBuilder("/** Takes the parts of " + article() + " by name, and builds it. */\n" + open + "static final class " + builder + " {\n");
+        StringBuilder text = new StringBuilder("/** Takes the parts of " + article() + " by name, and builds it. */\n" + open + "static final class " + builder + declared.strip() + " {\n");
         StringBuilder steps = new StringBuilder();
         for (int i = 0; i < defaults.size(); i++) {
             String name = longest.getParameters().get(i).getSimpleName().toString();
@@ -110,13 +117,13 @@ final class BuilderCode {
             text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(needed || USUAL.contains(defaults.get(i)) ? "" : " = " + defaults.get(i)).append(";\n");
             if (!needed) {
                 String said = Comments.ofParameter(comment, name);
-                steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(' ').append(name).append('(').append(of).append(' ')
+                steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(arguments).append(' ').append(name).append('(').append(of).append(' ')
                         .append(name).append(") {\n        this.").append(name).append(" = ").append(name).append(";\n        return this;\n    }\n");
             }
         }
         text.append("\n    private ").append(builder).append('(').append(required((name, of) -> of + " " + name)).append(") {\n");
         text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
         String thrown = drafting.imports().thrown(longest.getThrownTypes(), unit);
-        return text.append("\n    ").append(open).append(type.getSimpleName()).append(" build()").append(thrown).append(" {\n        return new ").append(type.getSimpleName()).append("(this);\n    }\n}").toString();
+        return text.append("\n    ").append(open).append(type.getSimpleName()).append(arguments).append(" build()").append(thrown).append(" {\n        return new ").append(type.getSimpleName()).append(inferred).append("(this);\n    }\n}").toString();
     }
 }

@@ -27,11 +27,14 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeKind;
 import javax.lang.model.util.ElementFilter;
 
 /** builder: required parts first, optional ones by name with the defaults of the ladder, and a last step that builds. */
@@ -105,9 +108,6 @@ public final class BuilderForLadder implements Recipe {
             }
             if (type.getEnclosingElement().getKind().isClass() && !type.getModifiers().contains(Modifier.STATIC) && type.getKind() != ElementKind.RECORD) {
                 throw new Refused(type.getSimpleName() + " is an inner class: each belongs to an object of " + type.getEnclosingElement().getSimpleName());
-            }
-            if (!type.getTypeParameters().isEmpty()) {
-                throw new Refused(type.getSimpleName() + " has type parameters, which a chain of steps would lose");
             }
             for (ExecutableElement each : ladder) {
                 if (each.isVarArgs()) {
@@ -219,7 +219,20 @@ public final class BuilderForLadder implements Recipe {
             steps.add(".build()");
             Unit site = workspace.unit(call.path());
             int from = workspace.from(call.path());
-            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, workspace.text(call.name()) + "." + entry + "(" + String.join(", ", first) + ")", steps));
+            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, created(call, site) + entry + "(" + String.join(", ", first) + ")", steps));
+        }
+
+        /** The created type with the dot, and what stands for its type parameters, which a chain of steps would lose. */
+        private String created(Call call, Unit site) {
+            String name = workspace.text(call.name()).replaceFirst("(?s)\\s*<.*", "") + ".";
+            if (type.getTypeParameters().isEmpty() || !(workspace.trees().getTypeMirror(call.path()) instanceof DeclaredType made) || made.getTypeArguments().isEmpty()) {
+                return name;
+            }
+            if (made.getTypeArguments().stream().anyMatch(each -> each.getKind() != TypeKind.DECLARED && each.getKind() != TypeKind.ARRAY && each.getKind() != TypeKind.TYPEVAR
+                    || each.toString().contains("capture"))) {
+                throw new Refused("what stands for the type parameters at " + site.file() + ":" + site.line(workspace.from(call.path())) + " cannot be written down");
+            }
+            return name + made.getTypeArguments().stream().map(each -> drafting.imports().name(each, site)).collect(Collectors.joining(", ", "<", ">"));
         }
 
         /** The arguments of a call in the order in which the builder takes them. */

@@ -109,7 +109,7 @@ public final class NamedCreations implements Recipe {
     }
 
     /** {@code Rack<Crate>} says its arguments behind the dot; what is left to the compiler stays so. */
-    private static String called(String created, String name) {
+    static String called(String created, String name) {
         int open = created.indexOf('<');
         String arguments = open < 0 ? "" : created.substring(open);
         return (open < 0 ? created : created.substring(0, open)) + "." + (arguments.matches("<\\s*>") ? "" : arguments) + name;

@@ -29,6 +29,7 @@ import driftwood.smell.RoutineFacts.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
@@ -103,13 +104,15 @@ public final class StartLater implements Recipe {
         String given = Imports.arguments(needs);
         String parameters = drafting.imports().parameters(constructor.getParameters(), unit);
         String arguments = Imports.arguments(constructor.getParameters());
-        Declarations.Slot slot = drafting.declarations().add(home, "/** Makes one that has begun its work. */\n" + Drafting.visibility(constructor) + "static " + type.getSimpleName() + " " + create + "(" + parameters + ")" + thrown + " {\n    "
-                + type.getSimpleName() + " " + name + " = new " + type.getSimpleName() + "(" + arguments + ");", "    return " + name + ";\n}", Where.CONSTRUCTORS);
+        String declared = drafting.imports().typeParameters(type.getTypeParameters(), unit);
+        String made = type.getSimpleName() + (declared.isEmpty() ? "" : type.getTypeParameters().stream().map(Object::toString).collect(Collectors.joining(", ", "<", ">")));
+        Declarations.Slot slot = drafting.declarations().add(home, "/** Makes one that has begun its work. */\n" + Drafting.visibility(constructor) + "static " + declared + made + " " + create + "(" + parameters + ")" + thrown + " {\n    "
+                + made + " " + name + " = new " + type.getSimpleName() + (declared.isEmpty() ? "(" : "<>(") + arguments + ");", "    return " + name + ";\n}", Where.CONSTRUCTORS);
         drafting.script().stage("Let all who create one call " + create + "()", calls.stream().map(each -> workspace.place(each.path(), "calls it")).toList());
         for (Call each : calls) {
             drafting.callSite(each.path());
             Unit site = workspace.unit(each.path());
-            drafting.script().replace(site.file(), workspace.from(each.path()), workspace.to(each.name()), workspace.text(each.name()) + "." + create);
+            drafting.script().replace(site.file(), workspace.from(each.path()), workspace.to(each.name()), NamedCreations.called(workspace.text(each.name()), create));
         }
         drafting.script().stage("Move the work of the constructor into " + begin + "(), so that the constructor of " + type.getSimpleName() + " only takes its values, and close it", List.of(workspace.place(path, "private")));
         drafting.changes(constructor);
@@ -120,8 +123,8 @@ public final class StartLater implements Recipe {
     }
 
     private static void refuse(Workspace workspace, TypeElement type, ExecutableElement constructor) {
-        if (!type.getTypeParameters().isEmpty() || constructor.isVarArgs() || type.getModifiers().contains(Modifier.ABSTRACT)) {
-            throw new Refused(type.getSimpleName() + " is abstract, has type parameters or takes any number of arguments");
+        if (constructor.isVarArgs() || type.getModifiers().contains(Modifier.ABSTRACT)) {
+            throw new Refused(type.getSimpleName() + " is abstract, or takes any number of arguments");
         }
         Constructors.refuseAnnotated(constructor);
         if (!new Calls(workspace).below(type).isEmpty()) {

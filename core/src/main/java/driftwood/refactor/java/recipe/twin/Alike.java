@@ -45,8 +45,11 @@ record Alike(Workspace workspace, List<TypeElement> twins, Map<TypeElement, Map<
     }
 
     private void refuse(TypeElement each) {
-        if (each.getKind() != ElementKind.CLASS || !each.getTypeParameters().isEmpty() || each.getEnclosingElement().getKind() != ElementKind.PACKAGE) {
-            throw new Refused(each.getSimpleName() + " is no class of its own, or has type parameters");
+        if (each.getKind() != ElementKind.CLASS || each.getEnclosingElement().getKind() != ElementKind.PACKAGE) {
+            throw new Refused(each.getSimpleName() + " is no class of its own");
+        }
+        if (!parameters(each).equals(parameters(first()))) {
+            throw new Refused(each.getSimpleName() + " has other type parameters than " + first().getSimpleName());
         }
         if (!each.getSuperclass().toString().equals(first().getSuperclass().toString())) {
             throw new Refused("they have different parents already");
@@ -54,6 +57,10 @@ record Alike(Workspace workspace, List<TypeElement> twins, Map<TypeElement, Map<
         if (!workspace.elements().getPackageOf(each).equals(workspace.elements().getPackageOf(first()))) {
             throw new Refused("they are in different packages");
         }
+    }
+
+    private static String parameters(TypeElement type) {
+        return type.getTypeParameters().stream().map(each -> each + " " + each.getBounds()).toList().toString();
     }
 
     private Map<String, TreePath> members(TypeElement type) {

@@ -46,7 +46,11 @@ public final class OneClass implements Recipe {
 
     @Override
     public void write(Drafting drafting) {
-        new Uniting(drafting, Alike.of(drafting.workspace(), (Twins) drafting.finding().detail())).write();
+        Alike alike = Alike.of(drafting.workspace(), (Twins) drafting.finding().detail());
+        if (!alike.first().getTypeParameters().isEmpty()) {
+            throw new Refused(alike.first().getSimpleName() + " has type parameters");
+        }
+        new Uniting(drafting, alike).write();
     }
 
     private static final class Uniting {

@@ -133,7 +133,7 @@ public final class SharedParent implements Recipe {
             twins.forEach(each -> contracts.retainAll(contracts(each)));
             String implemented = contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts);
             boolean open = twins.stream().anyMatch(each -> each.getModifiers().contains(Modifier.PUBLIC));
-            String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + extended + implemented + " {\n" + body + "}\n";
+            String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + extended + implemented + " {\n" + body + "}\n";
             new NewFile(drafting, unit, parent).importing(code).write(code);
         }
 
@@ -183,12 +183,16 @@ public final class SharedParent implements Recipe {
             TreePath path = workspace.path(twin).orElseThrow();
             Unit file = workspace.unit(path);
             ClassTree tree = (ClassTree) path.getLeaf();
+            String arguments = tree.getTypeParameters().isEmpty() ? "" : tree.getTypeParameters().stream().map(each -> each.getName().toString()).collect(Collectors.joining(", ", "<", ">"));
             if (tree.getExtendsClause() != null) {
                 TreePath clause = new TreePath(path, tree.getExtendsClause());
-                drafting.script().replace(file.file(), workspace.from(clause), workspace.to(clause), parent);
+                drafting.script().replace(file.file(), workspace.from(clause), workspace.to(clause), parent + arguments);
             } else {
-                int at = file.text().indexOf(twin.getSimpleName().toString(), file.text().indexOf("class ", workspace.from(path))) + twin.getSimpleName().length();
-                drafting.script().insert(file.file(), at, " extends " + parent);
+                int at = file.text().indexOf(twin.getSimpleName().toString(), file.text().indexOf("class ", workspace.to(new TreePath(path, tree.getModifiers())))) + twin.getSimpleName().length();
+                for (Tree each : tree.getTypeParameters()) {
+                    at = file.text().indexOf('>', workspace.to(new TreePath(path, each))) + 1;
+                }
+                drafting.script().insert(file.file(), at, " extends " + parent + arguments);
             }
             hooks.forEach(each -> drafting.declarations().add(path, each.filled(twins.indexOf(twin)), Where.END));
             members.get(twin).forEach((key, member) -> {
