@@ -186,7 +186,7 @@ public final class Declarations {
     /** Takes a member out, with its comments and the empty line before it. */
     public void remove(TreePath member) {
         Unit unit = workspace.unit(member);
-        int from = fromComments(unit, workspace.from(member));
+        int from = fromOwnComments(unit, workspace.from(member));
         int to = workspace.to(member);
         String text = unit.text();
         if (text.substring(unit.lineStart(from), from).isBlank()) {
@@ -204,6 +204,14 @@ public final class Declarations {
             }
         }
         script.replace(unit.file(), from, to, "");
+    }
+
+    /** The same without lines above a documentation comment: these are the heading of what follows, and stay when one member goes. */
+    private static int fromOwnComments(Unit unit, int declaration) {
+        int from = fromComments(unit, declaration);
+        int doc = unit.text().indexOf("/**", from);
+        boolean heading = doc > from && doc < declaration && unit.text().substring(from, doc).lines().map(String::strip).allMatch(each -> each.isEmpty() || each.startsWith("//"));
+        return heading ? doc : from;
     }
 
     /** Offset of the first of the comments that stand right before a declaration; the declaration's own where there is none. */
