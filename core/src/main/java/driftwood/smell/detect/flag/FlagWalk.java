@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 10, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 11, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -126,7 +126,7 @@ final class FlagWalk extends Walk {
         } else if (core.size() > 1 && leavesEarly(branch)) {
             otherwise = core.subList(1, core.size());
         }
-        if (behaves(then) && behaves(otherwise) || storesElsewhere(then, otherwise)) {
+        if ((behaves(then) && behaves(otherwise) || storesElsewhere(then, otherwise)) && !isOneCall(then, otherwise, routine)) {
             String first = file.brief(then.get(0));
             String second = file.brief(otherwise.get(0));
             splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first,
@@ -145,6 +145,35 @@ final class FlagWalk extends Walk {
                         outline(List.of(whenOn)).equals(outline(List.of(whenOff)))));
             }
         });
+    }
+
+    /** The same is called either way, and is handed one named constant or another: the flag is a value. */
+    private boolean isOneCall(List<Node> then, List<Node> otherwise, Routine routine) {
+        Optional<Call> one = onlyCall(then);
+        Optional<Call> other = onlyCall(otherwise);
+        if (one.isEmpty() || other.isEmpty() || !one.get().name().equals(other.get().name()) || one.get().arguments().size() != other.get().arguments().size()
+                || !one.get().receiver().map(file::brief).equals(other.get().receiver().map(file::brief))) {
+            return false;
+        }
+        Set<String> varying = Stream.concat(routine.parameters().stream().map(Parameter::name), Search.all(routine, Local.class).stream().map(Local::name)).collect(Collectors.toSet());
+        for (int i = 0; i < one.get().arguments().size(); i++) {
+            Node mine = one.get().arguments().get(i);
+            Node theirs = other.get().arguments().get(i);
+            if (!file.brief(mine).equals(file.brief(theirs)) && !(isFixed(mine, varying) && isFixed(theirs, varying))) {
+                return false;
+            }
+        }
+        return !one.get().arguments().isEmpty() && !outline(then).equals(outline(otherwise));
+    }
+
+    private static Optional<Call> onlyCall(List<Node> body) {
+        Node only = body.size() != 1 ? null : body.get(0) instanceof Evaluate evaluate ? evaluate.expression()
+                : body.get(0) instanceof Return back ? back.value().orElse(null) : null;
+        return only instanceof Call call ? Optional.of(call) : Optional.empty();
+    }
+
+    private static boolean isFixed(Node value, Set<String> varying) {
+        return value instanceof Name name && !varying.contains(name.name());
     }
 
     /** The text of some code without its literals and white space. */
