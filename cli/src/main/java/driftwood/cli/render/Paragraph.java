@@ -6,7 +6,7 @@ public final class Paragraph {
     }
 
     /**
-     * Wraps at blanks. Colours do not count.
+     * Wraps at blanks, which the end of a line swallows. Colours do not count.
      *
      * @param indent columns before each line
      * @param hang   columns more before each line but the first
@@ -18,6 +18,12 @@ public final class Paragraph {
         for (String word : text.split(" ")) {
             int length = word.replaceAll("\u001B\\[[0-9;]*m", "").length();
             if (!begin && column + length + 1 > width) {
+                if (length == 0) {
+                    continue;
+                }
+                while (lines.length() > 0 && lines.charAt(lines.length() - 1) == ' ') {
+                    lines.setLength(lines.length() - 1);
+                }
                 lines.append('\n').append(" ".repeat(indent + hang));
                 column = indent + hang;
             } else if (!begin) {

@@ -25,6 +25,7 @@ class RenderTest {
     @Test
     void paragraphsWrapAtBlanksAndHang() {
         assertThat(Paragraph.of("one two three four", 12, 2, 2)).isEqualTo("  one two\n    three\n    four\n");
+        assertThat(Paragraph.of("ab  cdefghijkl  m", 6, 0, 2)).isEqualTo("ab\n  cdefghijkl\n  m\n");
         assertThat(Paragraph.of(new Style(true).strong("one") + " two", 9, 0, 0)).isEqualTo("\u001B[1mone\u001B[0m two\n");
     }
 
