@@ -43,7 +43,7 @@ final class NullObject implements Computed {
             return Optional.empty();
         }
         String simple = new TypeRef(nothing.yields()).simpleName();
-        boolean told = simple.equals("String") && (!nothing.careless().isEmpty() || nothing.guards().stream().anyMatch(each -> each.reaction() != Reaction.PASSES_OVER));
+        boolean told = simple.equalsIgnoreCase("String") && (!nothing.careless().isEmpty() || nothing.guards().stream().anyMatch(each -> each.reaction() != Reaction.PASSES_OVER));
         if (told) {
             return Optional.empty();
         }

@@ -65,8 +65,8 @@ final class Strategy implements Computed {
             }
         }
         List<Step> steps = List.of(
-                new Step("Declare " + routine + "() on " + common.simpleName() + ", throwing for now where it is not "
-                        + "abstract, so that everything still works.",
+                new Step("Declare " + routine + "() on " + common.simpleName() + ": abstract, or throwing until each "
+                        + "variant has its own, so that everything still works.",
                         List.of(new Evidence(common.file(), common.line(), common.endLine(), common.simpleName())),
                         Check.LANGUAGE),
                 new Step("Move each arm's body onto its variant, one variant at a time. What it uses of "
