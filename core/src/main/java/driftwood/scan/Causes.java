@@ -9,7 +9,6 @@ import driftwood.smell.RoutineFacts;
 import driftwood.smell.TypeFacts;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 
@@ -49,7 +49,7 @@ public final class Causes {
         Map<String, List<Finding>> byPlace = new HashMap<>();
         Map<String, List<Finding>> byVariants = new HashMap<>();
         Map<Finding, Carried> travelling = new IdentityHashMap<>();
-        List<Finding> carriers = new ArrayList<>();
+        List<Carried> all = new ArrayList<>();
         Map<String, List<Finding>> bySame = new HashMap<>();
         for (Finding each : findings) {
             byPlace.computeIfAbsent(place(each.smell(), each.file(), each.line()), key -> new ArrayList<>(1)).add(each);
@@ -59,10 +59,11 @@ public final class Causes {
             Carried carried = carried(each);
             if (carried.names().size() >= TELLING) {
                 travelling.put(each, carried);
-                carriers.add(each);
+                all.add(carried);
             }
             same(each).forEach(one -> bySame.computeIfAbsent(one, key -> new ArrayList<>()).add(each));
         }
+        Carriers carriers = Carriers.of(all);
         List<List<Finding>> groups = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         for (Finding first : findings) {
@@ -74,7 +75,9 @@ public final class Causes {
                     byVariants.getOrDefault(branching.common(), List.of()).stream()
                             .filter(each -> branching.onTypes() || !each.smell().equals(first.smell())).forEach(related::add);
                 }
-                related.addAll(travellingWith(first, travelling, carriers, taken));
+                if (travelling.containsKey(first)) {
+                    related.addAll(carriers.travellingWith(travelling.get(first), taken));
+                }
                 same(first).forEach(one -> related.addAll(bySame.getOrDefault(one, List.of())));
                 related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
                 groups.add(group);
@@ -83,49 +86,61 @@ public final class Causes {
         return groups;
     }
 
-    /** Those that hand over the same, and what goes on from there within a type. */
-    private static List<Finding> travellingWith(Finding first, Map<Finding, Carried> travelling, List<Finding> carriers, Set<String> taken) {
-        Set<Finding> found = Collections.newSetFromMap(new IdentityHashMap<>());
-        List<Finding> ordered = new ArrayList<>();
-        Deque<Finding> follow = new ArrayDeque<>(travelling.containsKey(first) ? List.of(first) : List.of());
-        while (!follow.isEmpty()) {
-            Carried carried = travelling.get(follow.remove());
-            for (Finding each : carriers) {
-                Carried other = travelling.get(each);
-                if (!taken.contains(each.id()) && carried.travelsWith(other) && found.add(each)) {
-                    ordered.add(each);
-                    if (carried.type().equals(other.type())) {
-                        follow.add(each);
-                    }
-                }
-            }
-        }
-        return ordered;
-    }
-
     /**
      * Parameters that are too many.
      *
-     * @param type  whose routine they are handed to
-     * @param names none where that is not what was found
+     * @param finding where they are
+     * @param type    whose routine they are handed to
+     * @param names   none where that is not what was found
      */
-    private record Carried(String type, Set<String> names) {
+    private record Carried(Finding finding, String type, Set<String> names) {
         /** All of one are among those of the other, or routines of one type have at least half of them in common. */
-        boolean travelsWith(Carried other) {
+        boolean travelsWith(Carried other, int common) {
             int fewer = Math.min(names.size(), other.names.size());
-            long common = names.stream().filter(other.names::contains).count();
             return common == fewer || type.equals(other.type) && common >= SHARED && 2 * common >= fewer;
+        }
+    }
+
+    /** All that carry too many parameters, most drag first, and those that have a name among them. */
+    private record Carriers(List<Carried> all, Map<String, List<Integer>> byName) {
+        static Carriers of(List<Carried> all) {
+            Map<String, List<Integer>> byName = new HashMap<>();
+            for (int i = 0; i < all.size(); i++) {
+                for (String name : all.get(i).names()) {
+                    byName.computeIfAbsent(name, key -> new ArrayList<>()).add(i);
+                }
+            }
+            return new Carriers(all, byName);
+        }
+
+        /** Those that hand over the same, and what goes on from there within a type. */
+        List<Finding> travellingWith(Carried first, Set<String> taken) {
+            Set<Integer> found = new LinkedHashSet<>();
+            Deque<Carried> follow = new ArrayDeque<>(List.of(first));
+            while (!follow.isEmpty()) {
+                Carried carried = follow.remove();
+                Map<Integer, Integer> common = new TreeMap<>();
+                carried.names().forEach(name -> byName.get(name).forEach(each -> common.merge(each, 1, Integer::sum)));
+                common.forEach((index, shared) -> {
+                    Carried other = all.get(index);
+                    if (!taken.contains(other.finding().id()) && carried.travelsWith(other, shared) && found.add(index)
+                            && carried.type().equals(other.type())) {
+                        follow.add(other);
+                    }
+                });
+            }
+            return found.stream().map(each -> all.get(each).finding()).toList();
         }
     }
 
     private static Carried carried(Finding finding) {
         String type = Symbol.of(finding.symbol()).type();
         if (finding.detail() instanceof RoutineFacts.Parameters many) {
-            return new Carried(type, new LinkedHashSet<>(many.parameters()));
+            return new Carried(finding, type, new LinkedHashSet<>(many.parameters()));
         }
         return finding.detail() instanceof Detail.Ladder ladder && !ladder.ladder().isEmpty()
-                ? new Carried(type, ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name)
-                        .collect(Collectors.toCollection(LinkedHashSet::new))) : new Carried(type, Set.of());
+                ? new Carried(finding, type, ladder.ladder().get(ladder.ladder().size() - 1).parameters().stream().map(ParameterOutline::name)
+                        .collect(Collectors.toCollection(LinkedHashSet::new))) : new Carried(finding, type, Set.of());
     }
 
     /**

@@ -168,9 +168,12 @@ public final class MisplacedBehaviour implements Detector {
 
     /** A parameter object: a record without work of its own that is made only where this routine is called. */
     private static boolean isMadeFor(RoutineOutline routine, TypeOutline other, Program program) {
+        if (other.kind() != TypeKind.RECORD || !other.routines().stream().allMatch(RoutineOutline::isConstructor)) {
+            return false;
+        }
         List<CreationFact> made = program.creations(other);
-        return other.kind() == TypeKind.RECORD && other.routines().stream().allMatch(RoutineOutline::isConstructor) && !made.isEmpty()
-                && made.stream().allMatch(each -> program.callsOf(routine.name()).stream().anyMatch(call -> call.routine().equals(each.routine())));
+        return !made.isEmpty() && made.stream().allMatch(each ->
+                program.callsOf(routine.name()).stream().anyMatch(call -> call.routine().equals(each.routine())));
     }
 
     /** A creation routine: it takes another object apart to make one of its own type. */
