@@ -196,6 +196,12 @@ public abstract class Walk extends Whereabouts {
             return owner.thenCall(call.name(), call.arguments().size());
         }
 
+        /** {@code a?.b} leads to what a.b leads to. */
+        @Override
+        public Trail visitConditional(Conditional choice) {
+            return choice.isSafe() ? choice.then().accept(this) : Trail.UNKNOWN;
+        }
+
         @Override
         public Trail visitCreation(Creation creation) {
             return Trail.created(creation.type());

@@ -26,6 +26,12 @@ public final class Normal {
         return new Conditional(start, end, nothing(start, end, subject, true), value, new Literal(end, end, LiteralKind.NULL, "null"));
     }
 
+    /** {@code a?.b}, read from what came before as it stands: of a chain of them only the first asks. */
+    public static Node memberIfAny(int start, int end, Node subject, String name) {
+        Node member = new Member(start, end, subject, name);
+        return subject instanceof Conditional ? member : ifAny(start, end, subject, member);
+    }
+
     /** {@code a ?? b}: a value, and another where it is nothing. */
     public static Node orElse(int start, int end, Node value, Node other) {
         return new Conditional(start, end, nothing(start, end, value, true), value, other);
@@ -38,6 +44,9 @@ public final class Normal {
 
     /** {@code a += b}, {@code a ??= b}. @param operator as written, its equals sign last */
     public static Node assigned(int start, int end, Node target, String operator, Node value) {
+        if (target instanceof Conditional choice && choice.isSafe()) {
+            return assigned(start, end, choice.then(), operator, value);
+        }
         if (operator.equals("??=") || operator.equals("||=")) {
             return new Assignment(start, end, target, "=", orElse(start, end, target, value));
         }

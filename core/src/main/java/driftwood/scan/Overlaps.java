@@ -21,7 +21,7 @@ final class Overlaps {
                     "conditional-instantiation", "mismatched-interfaces"),
             "near-twin-classes", Set.of("subclass-explosion"),
             "long-parameter-list", Set.of("telescoping-constructor"),
-            "hard-coded-instantiation", Set.of("uncontrolled-instances"),
+            "hard-coded-instantiation", Set.of("uncontrolled-instances", "bypassed-wrapper"),
             "constructor-work", Set.of("uncontrolled-instances"),
             "threshold-ladder", Set.of("conditional-instantiation"));
 

@@ -20,15 +20,17 @@ import java.util.stream.Stream;
  * @param calls          the same for calls, by their dotted name
  * @param clockWhenEmpty types that ask the clock when they are made of nothing
  * @param held           names of those that keep what they take hold of
+ * @param inMemory       words in an address that say that it is memory only
  * @param lastNames      the last parts of the names of creations and calls
  */
 public record Outside(Set<String> inSight, List<String> platform, Map<String, String> creations, Map<String, String> calls,
-        Set<String> clockWhenEmpty, Set<String> held, Set<String> lastNames) {
+        Set<String> clockWhenEmpty, Set<String> held, Set<String> inMemory, Set<String> lastNames) {
     /** Nothing is known to. */
-    public static final Outside NONE = new Outside(Set.of(), List.of(), Map.of(), Map.of(), Set.of(), Set.of(), Set.of());
+    public static final Outside NONE = new Outside(Set.of(), List.of(), Map.of(), Map.of(), Set.of(), Set.of(), Set.of(), Set.of());
 
     private record Written(@JsonProperty("in sight") Set<String> inSight, List<String> platform, Map<String, List<String>> creations,
-            Map<String, List<String>> calls, @JsonProperty("clock when empty") Set<String> clockWhenEmpty, Set<String> held) {
+            Map<String, List<String>> calls, @JsonProperty("clock when empty") Set<String> clockWhenEmpty, Set<String> held,
+            @JsonProperty("in memory") Set<String> inMemory) {
     }
 
     /** Reads the table that lies beside a class. */
@@ -38,7 +40,8 @@ public record Outside(Set<String> inSight, List<String> platform, Map<String, St
         Map<String, String> calls = byName(written.calls());
         Set<String> lastNames = Stream.concat(creations.keySet().stream(), calls.keySet().stream())
                 .map(each -> each.substring(each.lastIndexOf('.') + 1)).collect(Collectors.toSet());
-        return new Outside(written.inSight(), written.platform(), creations, calls, written.clockWhenEmpty(), written.held(), lastNames);
+        return new Outside(written.inSight(), written.platform(), creations, calls, written.clockWhenEmpty(), written.held(),
+                written.inMemory() == null ? Set.of() : written.inMemory(), lastNames);
     }
 
     private static Map<String, String> byName(Map<String, List<String>> byKind) {

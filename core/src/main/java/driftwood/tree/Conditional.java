@@ -19,6 +19,12 @@ public record Conditional(int start, int end, Node condition, Node then, Node ot
         return visitor.visitConditional(this);
     }
 
+    /** Whether it asks for nothing only to reach on: {@code a?.b}. */
+    public boolean isSafe() {
+        return condition instanceof NullTest test && test.negated() && otherwise instanceof Literal none
+                && none.kind() == LiteralKind.NULL && none.start() == none.end();
+    }
+
     @Override
     public void eachChild(Consumer<? super Node> visit) {
         visit.accept(condition);

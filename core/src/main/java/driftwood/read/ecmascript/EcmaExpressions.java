@@ -60,7 +60,9 @@ abstract class EcmaExpressions extends Expressions {
     }
 
     Node member(Cst node) {
-        return new Member(node.start(), node.end(), part(node, "object"), node.part("property").map(this::text).orElse(""));
+        String name = node.part("property").map(this::text).orElse("");
+        return asksFirst(node) ? Normal.memberIfAny(node.start(), node.end(), part(node, "object"), name)
+                : new Member(node.start(), node.end(), part(node, "object"), name);
     }
 
     Node index(Cst node) {
@@ -71,7 +73,11 @@ abstract class EcmaExpressions extends Expressions {
         return node.part("arguments").map(each -> each.is("arguments") ? expressions(each.inner()) : List.of(expression(each))).orElse(List.of());
     }
 
-    /** {@code a?.b()} gives nothing where a is nothing; other chains are read as plain ones. */
+    private static boolean asksFirst(Cst member) {
+        return member.part("optional_chain").isPresent() || member.inner().stream().anyMatch(each -> each.is("optional_chain"));
+    }
+
+    /** {@code a?.b()} gives nothing where a is nothing. */
     Node call(Cst node) {
         Cst callee = node.part("function").orElse(node);
         List<Node> arguments = arguments(node);
@@ -83,8 +89,7 @@ abstract class EcmaExpressions extends Expressions {
             case "member_expression" -> {
                 Node receiver = part(callee, "object");
                 Node call = new Call(start, end, Optional.of(receiver), callee.part("property").map(this::text).orElse(""), arguments);
-                boolean asks = callee.part("optional_chain").isPresent() || callee.inner().stream().anyMatch(each -> each.is("optional_chain"));
-                yield asks ? Normal.ifAny(start, end, receiver, call) : call;
+                yield asksFirst(callee) ? Normal.ifAny(start, end, receiver, call) : call;
             }
             default -> {
                 List<Node> parts = new ArrayList<>(List.of(part(node, "function")));

@@ -88,7 +88,7 @@ public final class EcmaReader extends SitterReader {
 
     @Override
     public int version() {
-        return 5;
+        return 6;
     }
 
     @Override

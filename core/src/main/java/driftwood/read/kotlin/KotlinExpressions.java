@@ -108,7 +108,8 @@ abstract class KotlinExpressions extends Expressions {
     }
 
     Node member(Cst node) {
-        return new Member(node.start(), node.end(), only(node), called(node));
+        return isSafe(node) ? Normal.memberIfAny(node.start(), node.end(), only(node), called(node))
+                : new Member(node.start(), node.end(), only(node), called(node));
     }
 
     Node index(Cst node) {

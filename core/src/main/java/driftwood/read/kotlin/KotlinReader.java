@@ -41,7 +41,7 @@ public final class KotlinReader extends SitterReader {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     /** The grammar does not know interfaces of one function, nor all that may stand before a primary constructor. */

@@ -11,9 +11,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** PHP's classes, interfaces, traits, enums and functions. */
 abstract class PhpClasses extends PhpStatements {
+    private static final Pattern OVERRIDE = Pattern.compile("[\\[\\\\,\\s]Override\\b");
 
     PhpClasses(String text) {
         super(text);
@@ -47,7 +49,7 @@ abstract class PhpClasses extends PhpStatements {
         return new TypeDeclaration(node.start(), node.end(), name, kind, new Traits(marks, Set.of()), List.of(), parents, List.of(), List.of(), members);
     }
 
-    private static Set<Mark> marks(Cst node) {
+    private Set<Mark> marks(Cst node) {
         Set<Mark> marks = EnumSet.noneOf(Mark.class);
         for (Cst each : node.inner()) {
             // driftwood: leave type-switch because the grammar fixes the words that a declaration begins with
@@ -55,6 +57,11 @@ abstract class PhpClasses extends PhpStatements {
                 case "abstract_modifier" -> marks.add(Mark.ABSTRACT);
                 case "final_modifier", "readonly_modifier" -> marks.add(Mark.FINAL);
                 case "static_modifier" -> marks.add(Mark.STATIC);
+                case "attribute_list" -> {
+                    if (OVERRIDE.matcher(text(each)).find()) {
+                        marks.add(Mark.OVERRIDES);
+                    }
+                }
                 default -> { }
             }
         }

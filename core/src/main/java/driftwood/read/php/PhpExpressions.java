@@ -104,7 +104,9 @@ abstract class PhpExpressions extends Expressions {
     }
 
     Node member(Cst node) {
-        return new Member(node.start(), node.end(), part(node, "object"), node.part("name").map(this::text).orElse(""));
+        String name = node.part("name").map(this::text).orElse("");
+        return node.is("nullsafe_member_access_expression") ? Normal.memberIfAny(node.start(), node.end(), part(node, "object"), name)
+                : new Member(node.start(), node.end(), part(node, "object"), name);
     }
 
     Node constant(Cst node) {

@@ -33,7 +33,7 @@ public final class PhpReader extends SitterReader {
 
     @Override
     public int version() {
-        return 3;
+        return 4;
     }
 
     @Override

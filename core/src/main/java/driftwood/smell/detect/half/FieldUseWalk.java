@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 
 /** Sees what routines do with fields that may not have been set. */
 final class FieldUseWalk extends Walk {
-    static final Seer<FieldUse> SEER = new Seer<>("field-use", 13, FieldUse.class, file -> {
+    static final Seer<FieldUse> SEER = new Seer<>("field-use", 14, FieldUse.class, file -> {
         FieldUseWalk walk = new FieldUseWalk(file);
         walk.scan(file.unit());
         return walk.uses;
@@ -161,14 +161,14 @@ final class FieldUseWalk extends Walk {
 
     @Override
     public Void visitIf(If branch) {
-        Optional<Node> asked = isCreating() ? Optional.empty() : missing(branch.condition());
-        if (asked.isPresent()) {
+        List<Node> asked = isCreating() ? List.of() : missing(branch.condition());
+        if (!asked.isEmpty()) {
             List<Node> body = Search.statements(branch.then());
             boolean demands = !body.isEmpty() && body.get(body.size() - 1) instanceof Throw error && (isFirst(branch) || saysState(error)) && !isHandedIn(error);
-            own(asked.get()).filter(field -> demands).ifPresent(field -> {
+            asked.forEach(each -> own(each).filter(field -> demands).ifPresent(field -> {
                 use(Kind.DEMANDED, field, branch);
-                demanding.add(branch.condition());
-            });
+                demanding.addAll(Search.all(branch.condition(), NullTest.class));
+            }));
         }
         tolerated(branch.condition());
         return super.visitIf(branch);
@@ -194,13 +194,16 @@ final class FieldUseWalk extends Walk {
                 .anyMatch(one -> one.name().equals(name.name()))).isPresent();
     }
 
-    /** What a condition asks whether it is missing; nothing counts as false where any value can be a condition. */
-    private Optional<Node> missing(Node condition) {
+    /** What a condition asks whether any of it is missing; nothing counts as false where any value can be a condition. */
+    private List<Node> missing(Node condition) {
+        if (condition instanceof Binary either && either.operator().equals("||")) {
+            return Stream.of(either.left(), either.right()).flatMap(each -> missing(each).stream()).toList();
+        }
         if (condition instanceof NullTest test) {
-            return test.negated() ? Optional.empty() : Optional.of(test.subject());
+            return test.negated() ? List.of() : List.of(test.subject());
         }
         return condition instanceof Unary not && not.operator().equals("!") && file.file().language().has(Language.Habit.TRUTH)
-                ? Optional.of(not.operand()) : Optional.empty();
+                ? List.of(not.operand()) : List.of();
     }
 
     /** The error itself says that the object is not ready. */

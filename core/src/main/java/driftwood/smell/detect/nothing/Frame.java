@@ -6,6 +6,9 @@ import driftwood.tree.Binary;
 import driftwood.tree.Block;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
+import driftwood.tree.Index;
+import driftwood.tree.Literal;
+import driftwood.tree.LiteralKind;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
 import driftwood.tree.Return;
@@ -24,7 +27,7 @@ import java.util.Set;
 final class Frame {
     final Routine routine;
     final MaybeEmptyLocals locals;
-    final Deque<Node> conditions = new ArrayDeque<>();
+    private final Deque<Asked> conditions = new ArrayDeque<>();
     final Set<String> filled = new HashSet<>();
     final List<NothingSighting> own = new ArrayList<>();
     /** Whether it gives back anything but nothing, yes or no. */
@@ -36,6 +39,17 @@ final class Frame {
         this.routine = routine;
         this.locals = new MaybeEmptyLocals(routine);
         this.file = file;
+    }
+
+    /** A condition that decides whether the code being walked is reached. @param holds false in what is done else */
+    private record Asked(Node condition, boolean holds) {
+    }
+
+    /** Walks what a condition decides about. @param holds false in what is done else */
+    void under(Node condition, boolean holds, Runnable walk) {
+        conditions.push(new Asked(condition, holds));
+        walk.run();
+        conditions.pop();
     }
 
     /** The field that a getter gives; empty where the routine is none. */
@@ -53,21 +67,23 @@ final class Frame {
         return file.file().language().isDuckTyped();
     }
 
-    boolean givesNothingByKey() {
-        return file.file().language().has(Language.Habit.NOTHING_BY_KEY);
+    /** A number by which a list is asked where the compiler checks for nothing is one that it has. */
+    boolean givesNothingByKey(Index index) {
+        boolean counted = index.index() instanceof Literal key && key.kind() == LiteralKind.INTEGER;
+        return file.file().language().has(Language.Habit.NOTHING_BY_KEY) && !(counted && file.file().language().has(Language.Habit.NOTHING_CHECKED));
     }
 
     /** When the code being walked is reached, as a clause. */
     String condition() {
-        return conditions.isEmpty() ? "at the end" : "if " + file.brief(conditions.peek());
+        return conditions.isEmpty() ? "at the end" : (conditions.peek().holds() ? "if " : "unless ") + file.brief(conditions.peek().condition());
     }
 
     /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */
     boolean isPassedThrough() {
         Set<String> parameters = new HashSet<>();
         routine.parameters().forEach(each -> parameters.add(each.name()));
-        Node nearest = conditions.peek();
-        return nearest != null && asksForNothing(nearest, parameters);
+        Asked nearest = conditions.peek();
+        return nearest != null && asksForNothing(nearest.condition(), parameters);
     }
 
     private boolean asksForNothing(Node condition, Set<String> names) {

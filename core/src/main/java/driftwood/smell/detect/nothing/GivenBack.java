@@ -59,19 +59,22 @@ final class GivenBack implements TreeVisitor<Void> {
     /** What a collection has under a key, in a routine that says that it may give nothing. */
     @Override
     public Void visitIndex(Index index) {
-        if (frame.routine.traits().isNullable() && frame.givesNothingByKey()) {
+        if (frame.routine.traits().isNullable() && frame.givesNothingByKey(index)) {
             sink.add(Kind.YIELDS, Trail.UNKNOWN, "where there is none for the key");
             return null;
         }
         return visitNode(index);
     }
 
+    /** {@code a ?? b} gives the first where it is something. */
     @Override
     public Void visitConditional(Conditional choice) {
-        frame.conditions.push(choice.condition());
-        choice.then().accept(this);
-        choice.otherwise().accept(this);
-        frame.conditions.pop();
+        if (choice.condition() instanceof NullTest test && test.subject() == choice.then()) {
+            choice.otherwise().accept(this);
+            return null;
+        }
+        frame.under(choice.condition(), true, () -> choice.then().accept(this));
+        frame.under(choice.condition(), false, () -> choice.otherwise().accept(this));
         return null;
     }
 

@@ -15,9 +15,10 @@ import driftwood.program.Trail;
  * @param line    first line
  * @param endLine last line
  * @param note    the condition of a null return; what a guard does for nothing
+ * @param brief   whether a guard is no more than a sign: {@code ?.}, {@code ?:}, {@code ??}
  */
 record NothingSighting(Kind kind, String within, String routine, Trail trail, String name, @Line int line, @Line int endLine,
-        String note) {
+        String note, boolean brief) {
 
     enum Kind {
         /** A routine returns null under a condition. */
@@ -48,7 +49,7 @@ record NothingSighting(Kind kind, String within, String routine, Trail trail, St
 
     /** The same, taken for something else. */
     NothingSighting of(Kind other) {
-        return new NothingSighting(other, within, routine, trail, name, line, endLine, note);
+        return new NothingSighting(other, within, routine, trail, name, line, endLine, note, brief);
     }
 
     boolean isGuard() {

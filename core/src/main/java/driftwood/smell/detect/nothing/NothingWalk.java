@@ -21,7 +21,7 @@ import java.util.regex.Pattern;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 10, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 11, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -54,7 +54,7 @@ final class NothingWalk extends Walk {
         if (frame.things && file.file().language().has(Language.Habit.IMPLIED_NOTHING) && routine.kind() != RoutineKind.CONSTRUCTOR
                 && routine.body().isPresent() && !Exits.leaves(routine.body().get()) && !frame.isGenerator()) {
             frame.own.add(new NothingSighting(Kind.YIELDS, type(), symbol(routine), Trail.UNKNOWN, "",
-                    file.endLine(routine), file.endLine(routine), "where it ends without a result"));
+                    file.endLine(routine), file.endLine(routine), "where it ends without a result", false));
         }
         if (frame.truths && !frame.things) {
             frame.own.removeIf(each -> each.kind() == Kind.YIELDS);
@@ -67,13 +67,13 @@ final class NothingWalk extends Walk {
             sightings.add((each.isGuard() || each.kind() == Kind.ASKED) && ownField ? each.of(Kind.LAZY) : each);
         }
         frame.gotten().ifPresent(value -> sightings.add(new NothingSighting(Kind.GETTER, type(), symbol(routine), trail(value), "",
-                file.line(routine), file.endLine(routine), "")));
+                file.line(routine), file.endLine(routine), "", false)));
     }
 
     private void add(Kind kind, Trail trail, String name, Node at, String note) {
         if (!frames.isEmpty()) {
             frames.peek().own.add(new NothingSighting(kind, type(), member(), trail, name, file.line(at),
-                    file.endLine(at), note));
+                    file.endLine(at), note, Outcome.isSign(at)));
         }
     }
 
@@ -108,10 +108,8 @@ final class NothingWalk extends Walk {
         if (frames.isEmpty()) {
             return visitNode(branch);
         }
-        frames.peek().conditions.push(branch.condition());
-        scan(branch.then());
-        branch.otherwise().ifPresent(this::scan);
-        frames.peek().conditions.pop();
+        frames.peek().under(branch.condition(), true, () -> scan(branch.then()));
+        branch.otherwise().ifPresent(each -> frames.peek().under(branch.condition(), false, () -> scan(each)));
         return null;
     }
 

@@ -69,6 +69,7 @@ public final class NullCheck implements Detector {
         own.stream().map(Seen::sighting).filter(each -> each.kind() == Kind.WALKS).forEach(each ->
                 sources.sourceOf(each.trail(), each.within()).ifPresent(source -> walked.add(source.symbol())));
         Map<String, List<Guard>> guards = new LinkedHashMap<>();
+        Set<String> spelledOut = new HashSet<>();
         for (Seen<NothingSighting> seen : own) {
             NothingSighting guard = seen.sighting();
             if (!guard.isGuard() || !guard.trail().isCall()) {
@@ -76,6 +77,7 @@ public final class NullCheck implements Detector {
             }
             sources.sourceOf(guard.trail(), guard.within()).ifPresent(source -> {
                 if (!source.routines().contains(guard.routine())) {
+                    spelledOut.addAll(guard.brief() ? Set.of() : Set.of(source.symbol()));
                     guards.computeIfAbsent(source.symbol(), key -> new ArrayList<>()).add(new Guard(new Place(seen.file(),
                             guard.line(), guard.endLine(), guard.routine(), guard.note()), guard.reaction()));
                 }
@@ -83,7 +85,8 @@ public final class NullCheck implements Detector {
         }
         List<Finding> findings = new ArrayList<>();
         guards.forEach((symbol, places) -> {
-            if (!walked.contains(symbol) && places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
+            boolean matters = places.size() > 1 || spelledOut.contains(symbol);
+            if (matters && !walked.contains(symbol) && places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
                 findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places), program));
             }
         });

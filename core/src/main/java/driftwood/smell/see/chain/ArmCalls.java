@@ -91,12 +91,11 @@ final class ArmCalls {
         return Optional.of(new ArmCall(trail(call, held), use, file.brief(call), true, List.of(), List.of()));
     }
 
-    /** Names that the arm itself gives to the subject: bindings of patterns, locals that hold a cast. */
+    /** What the arm itself knows of names: the subject of a type test, bindings of patterns, locals that hold a cast. */
     private Map<String, TypeRef> held(List<Node> asked, List<Node> body) {
         Map<String, TypeRef> held = new HashMap<>();
         for (Node each : asked) {
-            if (each instanceof TypeTest test && test.subject() instanceof Name name
-                    && file.file().language().isDuckTyped()) {
+            if (each instanceof TypeTest test && test.subject() instanceof Name name) {
                 held.put(name.name(), test.type());
             }
             Search.all(each, TypeTest.class).forEach(test ->

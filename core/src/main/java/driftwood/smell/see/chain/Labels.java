@@ -5,6 +5,7 @@ import driftwood.smell.Chain.Label;
 import driftwood.tree.Binary;
 import driftwood.tree.Call;
 import driftwood.tree.Cast;
+import driftwood.tree.Conditional;
 import driftwood.tree.EqualityTest;
 import driftwood.tree.Index;
 import driftwood.tree.Literal;
@@ -270,6 +271,11 @@ final class Labels {
         @Override
         public Boolean visitIndex(Index index) {
             return index.index() instanceof Literal key && key.kind() == LiteralKind.STRING && isPlain(index.receiver());
+        }
+
+        @Override
+        public Boolean visitConditional(Conditional choice) {
+            return choice.isSafe() && choice.then().accept(this);
         }
 
         @Override

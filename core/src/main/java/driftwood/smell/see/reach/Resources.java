@@ -8,9 +8,11 @@ import driftwood.source.Outside;
 import driftwood.tree.Call;
 import driftwood.tree.Creation;
 import driftwood.tree.Import;
+import driftwood.tree.Literal;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -28,7 +30,7 @@ public final class Resources {
     /** What a creation reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCreation(Creation creation, FileTree file) {
         String name = creation.type().name();
-        if (creation.array()) {
+        if (creation.array() || isInMemory(creation.arguments(), file)) {
             return Optional.empty();
         }
         Outside outside = file.file().language().outside();
@@ -46,6 +48,12 @@ public final class Resources {
                         || outside.held().contains(name)));
     }
 
+    /** Whether the address says that nothing outside is meant. */
+    private static boolean isInMemory(List<Node> arguments, FileTree file) {
+        return !arguments.isEmpty() && arguments.get(0) instanceof Literal address
+                && file.file().language().outside().inMemory().stream().anyMatch(address.text()::contains);
+    }
+
     private static Kind kind(String key) {
         return key == null ? null : Kind.valueOf(key.toUpperCase(Locale.ROOT));
     }
@@ -57,7 +65,7 @@ public final class Resources {
 
     /** What a call reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCall(Call call, FileTree file) {
-        if (!mayBe(call, file)) {
+        if (!mayBe(call, file) || isInMemory(call.arguments(), file)) {
             return Optional.empty();
         }
         return ofName(call.receiver().isPresent() ? dotted(call.receiver().get(), 0) + "." + call.name() : call.name(), file);

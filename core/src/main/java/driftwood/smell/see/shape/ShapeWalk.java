@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 /** Sees the shape of every routine body. */
 public final class ShapeWalk extends Whereabouts {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Shape> SEER = new Seer<>("shape", 7, Shape.class, file -> {
+    public static final Seer<Shape> SEER = new Seer<>("shape", 8, Shape.class, file -> {
         ShapeWalk walk = new ShapeWalk(file);
         walk.scan(file.unit());
         return walk.shapes;

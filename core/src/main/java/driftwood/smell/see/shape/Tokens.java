@@ -1,6 +1,7 @@
 package driftwood.smell.see.shape;
 
 import java.util.Map;
+import java.util.Set;
 
 /** Reads a stretch of source as tokens and hashes them: comments and white space left out, locals renamed. */
 final class Tokens {
@@ -14,12 +15,19 @@ final class Tokens {
     /** What each ASCII character is; every token of a project passes here. */
     private static final byte[] KINDS = kinds();
 
+    /** Behind these words a value begins. */
+    private static final Set<String> BEFORE_VALUES = Set.of("return", "case", "when", "if", "unless", "elsif", "and", "or", "not", "in");
+
     private final char[] text;
     private final Map<String, String> renamed;
     /** One bit for each first letter and length that a renamed name has: most names are none. */
     private long likely;
     private int at;
     private char before;
+    /** Whether what was read last is a value, so that a slash behind it divides. */
+    private boolean value;
+    /** Where the word begins that was read last; meaningless where it was no word. */
+    private int word;
     private long outline = BASIS;
     private long exact = BASIS;
 
@@ -88,6 +96,12 @@ final class Tokens {
             skipComment();
         } else if (c == '"' || c == '\'') {
             string(c);
+        } else if (c == '`') {
+            template();
+        } else if (c == '/' && !divides() && endOfPattern() > 0) {
+            int from = at;
+            at = endOfPattern();
+            literal(from);
         } else if (isDigit(c)) {
             int from = at;
             while (at < text.length && (isInName(text[at]) || text[at] == '.')) {
@@ -98,6 +112,7 @@ final class Tokens {
             outline = add(outline, c);
             exact = add(exact, c);
             at++;
+            value = c == ')' || c == ']' || c == '}';
         }
         before = c;
     }
@@ -138,11 +153,62 @@ final class Tokens {
         literal(from);
     }
 
+    /** A text in backquotes: what is worked out within it is code like any other. */
+    private void template() {
+        at++;
+        int from = at;
+        while (at < text.length && text[at] != '`') {
+            if (text[at] == '$' && follows('{')) {
+                literal(from);
+                at += 2;
+                for (int open = 1; at < text.length && open > 0; ) {
+                    open += text[at] == '{' ? 1 : text[at] == '}' ? -1 : 0;
+                    next();
+                }
+                from = at;
+            } else {
+                at += text[at] == '\\' ? 2 : 1;
+            }
+        }
+        literal(from);
+        at++;
+    }
+
+    /** Whether a value stands before a slash. */
+    private boolean divides() {
+        int end = at;
+        while (end > 0 && isSpace(text[end - 1])) {
+            end--;
+        }
+        return value && !(word < end && startsName(text[word]) && BEFORE_VALUES.contains(new String(text, word, end - word)));
+    }
+
+    /** Where a regular expression that begins here ends, its flags included; 0 where none does. */
+    private int endOfPattern() {
+        boolean listed = false;
+        for (int i = at + 1; i < text.length && text[i] != '\n'; i++) {
+            char c = text[i];
+            if (c == '\\') {
+                i++;
+            } else if (c == '/' && !listed && i > at + 1) {
+                int end = i + 1;
+                while (end < text.length && isInName(text[end])) {
+                    end++;
+                }
+                return end;
+            } else {
+                listed = c == '[' || listed && c != ']';
+            }
+        }
+        return 0;
+    }
+
     private boolean isTriple(char quote) {
         return at + 2 < text.length && text[at] == quote && text[at + 1] == quote && text[at + 2] == quote;
     }
 
     private void literal(int from) {
+        value = true;
         outline = add(outline, '"');
         exact = add(exact, of(from, Math.min(at, text.length)));
     }
@@ -161,6 +227,8 @@ final class Tokens {
         if (other == null && text[from] == '$' && at - from > 1) {
             other = renamed(from + 1);
         }
+        value = true;
+        word = from;
         long token = other == null ? of(from, at) : of(other);
         outline = add(outline, token);
         exact = add(exact, token);
