@@ -11,11 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Sees where code reaches outside of itself. */
 public final class ReachWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Reach> SEER = new Seer<>("reach", 10, Reach.class, file -> {
+    public static final Seer<Reach> SEER = new Seer<>("reach", 11, Reach.class, file -> {
         ReachWalk walk = new ReachWalk(file);
         walk.scan(file.unit());
         return walk.reaches;
@@ -131,6 +132,8 @@ public final class ReachWalk extends Walk {
         // driftwood: leave type-switch because what names a resource is read from the tree, where each kind has its own parts
         if (first.orElse(null) instanceof Literal literal) {
             source = literal.text();
+        } else if (first.orElse(null) instanceof Sequence address && address.parts().stream().allMatch(Literal.class::isInstance)) {
+            source = address.parts().stream().map(each -> ((Literal) each).text()).collect(Collectors.joining(":"));
         } else if (first.orElse(null) instanceof Name name) {
             parameter = routine().map(each -> each.parameters().stream()
                     .anyMatch(one -> one.name().equals(name.name()))).orElse(false);
