@@ -24,8 +24,8 @@ import java.util.stream.Collectors;
 
 /**
  * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the types of one
- * hierarchy are one lack of a routine, the same parameters that
- * travel together are one object that is missing, however many routines they travel through, walks that ask for the same
+ * hierarchy are one lack of a routine, chains of one routine on one value are one decision in parts, constructors that call
+ * an overridable routine of one name are one habit, the same parameters that travel together are one object that is missing, however many routines they travel through, walks that ask for the same
  * container ask one question, and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
@@ -151,6 +151,12 @@ public final class Causes {
         // driftwood: leave type-switch because what findings have in common is read from each kind of them
         if (finding.detail() instanceof TypeFacts.Descent descent) {
             return List.of("container " + descent.container());
+        }
+        if (finding.detail() instanceof RoutineFacts.Work work) {
+            return work.own().stream().map(each -> "constructors call " + each).toList();
+        }
+        if (finding.detail() instanceof Branching branching && !branching.chain().subject().text().isEmpty()) {
+            return List.of("asked in " + finding.symbol() + " of " + branching.chain().subject().text());
         }
         if (finding.detail() instanceof TypeFacts.Grid grid) {
             return grid.places().stream().map(Detail.Place::symbol).toList();

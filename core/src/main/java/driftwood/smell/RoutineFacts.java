@@ -145,8 +145,9 @@ public sealed interface RoutineFacts extends Gathered {
      *
      * @param constructor symbol
      * @param type        qualified name
+     * @param own         names of the own overridable routines that it calls; empty where it does anything else
      */
-    record Work(String constructor, String type) implements RoutineFacts {
+    record Work(String constructor, String type, List<String> own) implements RoutineFacts {
         @Override
         public String change() {
             return "way to make a " + Symbol.of(type).simpleType();

@@ -5,6 +5,9 @@ import java.util.regex.Pattern;
 /** Tells code that a program wrote: nobody refactors it, its generator is changed instead. */
 public final class Generated {
     private static final int HEAD = 1500;
+    private static final int TAIL = 300;
+    /** A tool that writes one file from many says at its end where the map to them lies. */
+    private static final String MADE_FROM = "\n//# sourceMappingURL=";
     private static final Pattern MARK = Pattern.compile("(?is).*\\b(automatically|auto-?)\\s*generated\\b.*"
             + "|.*\\bgenerated\\s+(by|from|code|file|automatically)\\b.*(do not|don't|never)\\s+(edit|modify|change).*"
             + "|.*(do not|don't|never)\\s+(edit|modify|change).*\\bgenerated\\b.*|.*@Generated\\b.*");
@@ -13,12 +16,12 @@ public final class Generated {
     private Generated() {
     }
 
-    /** By its folder, or by what a comment at its head says. */
+    /** By its folder, by what a comment at its head says, or by a last line that tells which sources it was made from. */
     public static boolean is(SourceText source) {
-        if (FOLDER.matcher(source.file().path()).matches()) {
+        String text = source.text();
+        if (FOLDER.matcher(source.file().path()).matches() || text.substring(Math.max(0, text.length() - TAIL)).contains(MADE_FROM)) {
             return true;
         }
-        String text = source.text();
         String head = text.substring(0, Math.min(HEAD, text.length()));
         return head.contains("enerated") && MARK.matcher(comments(head)).matches();
     }

@@ -35,7 +35,7 @@ class PatternWordsTest {
             Map.entry("swapped-arguments", List.of(new RoutineFacts.Swap(R, SOME))),
             Map.entry("misplaced-behaviour", List.of(new TypeFacts.Kept(T, T, SOME, List.of()), new RoutineFacts.Envy(R, T, SOME, List.of()))),
             Map.entry("mismatched-interfaces", List.of(new RoutineFacts.Mismatch(CHAIN, List.of(T), SOME, List.of()))),
-            Map.entry("constructor-work", List.of(new RoutineFacts.Work(R, T))),
+            Map.entry("constructor-work", List.of(new RoutineFacts.Work(R, T, List.of()))),
             Map.entry("near-twin-classes", List.of(new TypeFacts.Twins(List.of(T), SOME, SOME, List.of()))),
             Map.entry("subclass-explosion", List.of(new TypeFacts.Grid(T, SOME, SOME, List.of()))),
             Map.entry("container-type-check", List.of(new TypeFacts.Descent(T, T, SOME, List.of()))),

@@ -67,10 +67,7 @@ public final class NearTwinClasses implements Detector {
         List<Seen<Shape>> sighted = sightings.judged(ShapeWalk.SEER);
         Map<String, Map<String, Shape>> byType = new LinkedHashMap<>();
         for (Seen<Shape> seen : sighted) {
-            if (!seen.sighting().name().isEmpty()) {
-                byType.computeIfAbsent(seen.sighting().type(), key -> new TreeMap<>())
-                        .put(seen.sighting().key(), seen.sighting());
-            }
+            byType.computeIfAbsent(seen.sighting().type(), key -> new TreeMap<>()).put(seen.sighting().key(), seen.sighting());
         }
         Map<String, List<TypeOutline>> alike = new LinkedHashMap<>();
         byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && repeats(shapes, Set.of()))
@@ -133,14 +130,16 @@ public final class NearTwinClasses implements Detector {
         return keys;
     }
 
-    /** One routine differs at most, and at least one with some work in it is repeated. */
+    /** One routine differs at most, and one with some work in it is repeated; what types do outside of routines is no less than these. */
     private static boolean areTwins(Map<String, Shape> shapes, Set<String> differing) {
-        return differing.size() <= 1 && repeats(shapes, differing);
+        int loose = differing.stream().map(shapes::get).filter(each -> each.name().isEmpty()).mapToInt(Shape::statements).sum();
+        int repeated = shapes.values().stream().filter(each -> !differing.contains(each.key())).mapToInt(Shape::statements).sum();
+        return differing.size() <= 1 && loose <= repeated && repeats(shapes, differing);
     }
 
     private static boolean repeats(Map<String, Shape> shapes, Set<String> differing) {
         return shapes.values().stream().anyMatch(each -> !differing.contains(each.key()) && each.statements() >= 2
-                && !each.name().equals("new") && !Language.isAsked(each.name(), Contract.EQUALITY, Contract.HASH, Contract.TEXT, Contract.ORDER));
+                && !each.name().isEmpty() && !each.name().equals("new") && !Language.isAsked(each.name(), Contract.EQUALITY, Contract.HASH, Contract.TEXT, Contract.ORDER));
     }
 
     private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType, Program program) {
@@ -166,8 +165,9 @@ public final class NearTwinClasses implements Detector {
                 places.add(new Place(twin.file(), twin.line(), twin.endLine(), twin.name(), "the same again"));
             }
         }
-        long same = own.values().stream().filter(each -> !differing.contains(each.key())).count();
-        Optional<Shape> largest = own.values().stream().filter(each -> !differing.contains(each.key()))
+        List<Shape> repeated = own.values().stream().filter(each -> !each.name().isEmpty() && !differing.contains(each.key())).toList();
+        int same = repeated.size();
+        Optional<Shape> largest = repeated.stream()
                 .max((a, b) -> a.statements() - b.statements());
         largest.ifPresent(shape -> evidence.add(new Evidence(first.file(), shape.line(), shape.endLine(),
                 "the longest repeated routine: " + readable(shape.name()) + ", "
@@ -177,18 +177,18 @@ public final class NearTwinClasses implements Detector {
                 .map(NearTwinClasses::readable).toList()) : "word for word";
         boolean apart = twins.stream().map(each -> parents(each, program)).distinct().count() > 1 && twins.stream().allMatch(each ->
                 !each.supertypes().isEmpty() && program.hasForeignParent(each) && each.kind() == TypeKind.CLASS);
-        Drag drag = Drag.of(twins.size(), files.size(), (int) same)
+        Drag drag = Drag.of(twins.size(), files.size(), same)
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
                 .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
-                .risk(own.values().stream().filter(each -> !differing.contains(each.key())).mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
+                .risk(repeated.stream().mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
         List<String> names = Listing.apart(twins);
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
-                + Listing.count((int) same, "routine") + " repeated", evidence, detail);
+                + Listing.count(same, "routine") + " repeated", evidence, detail);
     }
 
     /** An enum, or a class that is written as one: all of its instances are constants of its own. */
@@ -208,6 +208,6 @@ public final class NearTwinClasses implements Detector {
     }
 
     private static String readable(String routine) {
-        return routine.equals("new") ? "the constructor" : routine + "()";
+        return routine.isEmpty() ? "what stands outside of routines" : routine.equals("new") ? "the constructor" : routine + "()";
     }
 }

@@ -179,6 +179,7 @@ public final class ConditionalInstantiation implements Detector {
         repeats.forEach(each -> files.add(each.file()));
         Drag drag = Drag.of(1 + repeats.size(), files.size(), one.table().size())
                 .risk(!disagreements.isEmpty(), 0.8, "the copies disagree on " + String.join(", ", disagreements))
+                .risk(repeats.isEmpty() && Excuses.isInParser(chain), -0.8, "a parser makes what its grammar has")
                 .risk(one.common().isEmpty(), 0.3, "what is created has no type of the project in common")
                 .build();
         Map<String, String> table = new LinkedHashMap<>();

@@ -93,10 +93,14 @@ final class Excuses {
                 .anyMatch(label -> label.kind() == Label.Kind.STRING && label.text().startsWith("\"-"));
     }
 
+    /** Whether the code around reads a language: what it makes are the productions of a grammar. */
+    static boolean isInParser(Chain chain) {
+        return READING.matcher(chain.within().substring(chain.within().lastIndexOf('.') + 1)).matches() || READING.matcher(chain.routineName()).matches();
+    }
+
     /** Tokens are read by kind; nobody teaches a token to parse itself. */
     private static boolean isReading(Chain chain) {
-        boolean reader = READING.matcher(chain.within().substring(chain.within().lastIndexOf('.') + 1)).matches()
-                || READING.matcher(chain.routineName()).matches();
+        boolean reader = isInParser(chain);
         boolean literal = chain.arms().stream().anyMatch(
                 arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.INTEGER) || arm.isOn(Label.Kind.NAME));
         if (literal && chain.inLoop() && chain.subject().word().toLowerCase(Locale.ROOT).contains("token")) {

@@ -13,10 +13,11 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Sees which members each routine uses, of its own object and of others. */
 final class UsageWalk extends Walk {
-    static final Seer<Usage> SEER = new Seer<>("usage", 8, Usage.class, file -> {
+    static final Seer<Usage> SEER = new Seer<>("usage", 9, Usage.class, file -> {
         UsageWalk walk = new UsageWalk(file);
         walk.scan(file.unit());
         return walk.usages;
@@ -27,6 +28,7 @@ final class UsageWalk extends Walk {
     /** Uses that only fill what is being created: the work of a mapper. */
     private Set<Use> mapped = new LinkedHashSet<>();
     private int creations;
+    private static final Pattern FILLS = Pattern.compile("(?i)format(ted)?|sprintf");
     private static final Pattern PUTS = Pattern.compile("(?i)put|add|append|set|write|print|println|format|writeline|appendline");
     /** A call with so many arguments puts a row together. */
     private static final int ROW = 6;
@@ -78,9 +80,19 @@ final class UsageWalk extends Walk {
     /** A routine that puts a text together is a printer, whatever it is called. */
     private static boolean writes(Routine routine) {
         return (!routine.returns().isPresent() || routine.returns().simpleName().matches("[Ss]tring|str")) && routine.body().isPresent()
-                && Search.all(routine.body().get(), Return.class).stream().allMatch(each -> each.value().map(value ->
-                value instanceof Binary sum && sum.operator().equals("+") && Search.any(sum, part -> part instanceof Literal
-                        literal && literal.kind() == LiteralKind.STRING)).orElse(false));
+                && Search.all(routine.body().get(), Return.class).stream().allMatch(each -> each.value().map(UsageWalk::isPutTogether).orElse(false));
+    }
+
+    /** A sum of texts, or a text whose gaps are filled. */
+    private static boolean isPutTogether(Node value) {
+        if (value instanceof Call call) {
+            return FILLS.matcher(call.name()).matches() && Stream.concat(call.receiver().stream(), call.arguments().stream()).anyMatch(UsageWalk::isText);
+        }
+        return value instanceof Binary sum && (sum.operator().equals("+") && Search.any(sum, UsageWalk::isText) || sum.operator().equals("%") && isText(sum.left()));
+    }
+
+    private static boolean isText(Node node) {
+        return node instanceof Literal literal && literal.kind() == LiteralKind.STRING;
     }
 
     /** What is only asserted of another object is not worked with. */

@@ -197,6 +197,7 @@ public final class HardCodedInstantiation implements Detector {
         Drag drag = Drag.of(group.instantiations().size(), 1, (int) reaches.stream().map(each -> each.resource().kind()).distinct().count())
                 .risk(true, 0.5, "no test can use the class without " + first.resource().kind().title())
                 .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet")
+                .risk(reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CLOCK), -0.6, "it only asks the clock")
                 .risk(group.instantiations().stream().allMatch(each -> each.how() == How.RECEIVER), -0.8, "each is made for one call, and let go of")
                 .build();
         Instantiation instantiation = group.instantiations().get(0);

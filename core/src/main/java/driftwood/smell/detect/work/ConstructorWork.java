@@ -162,7 +162,9 @@ public final class ConstructorWork implements Detector {
                 .risk(overridable, 0.9, "an overriding routine runs before the subclass has its values")
                 .risk(escapes, 0.6, "others see the object before it is whole")
                 .risk(outside, 0.6, "no test can have the object without the outside world").build();
-        Gathered detail = new RoutineFacts.Work(constructor.symbol(), type.name());
+        boolean only = effects.stream().allMatch(each -> each.kind() == Kind.OWN_ROUTINE);
+        Gathered detail = new RoutineFacts.Work(constructor.symbol(), type.name(),
+                only ? effects.stream().map(Effect::what).distinct().toList() : List.of());
         String first = says(effects.get(0));
         return SMELL.finding(Spot.of(constructor), drag, "the constructor does more than take its values: "
                 + first + (effects.size() > 1 ? ", and " + (effects.size() - 1) + " more" : ""), evidence, detail);
