@@ -1,5 +1,7 @@
 package driftwood.refactor.java.decision;
 
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Unit;
@@ -16,8 +18,18 @@ public record InPlace(Drafting drafting, Decision decision, Outcome outcome) {
         if (declared.isPresent()) {
             drafting.script().replace(unit.file(), drafting.workspace().to(declared.get()) - 1, decision.to(), " = " + styled(unit, call + ";"));
         } else {
-            drafting.script().replace(unit.file(), decision.from(), decision.to(), styled(unit, outcome.use(call)));
+            drafting.script().replace(unit.file(), decision.from(), end(), styled(unit, outcome.use(call)));
         }
+    }
+
+    /** Behind a choice that leaves whatever the kind is stands what is never reached: it goes with it. */
+    private int end() {
+        boolean leaves = outcome.kind() == OutcomeKind.RETURNS && decision.otherwise().isEmpty() && !decision.toEnd() && !decision.takesNull();
+        if (!leaves || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
+            return decision.to();
+        }
+        StatementTree last = block.getStatements().get(block.getStatements().size() - 1);
+        return drafting.workspace().to(new TreePath(decision.around().getParentPath(), last));
     }
 
     /** The same for a call of what the decision asks about: where that may be nothing, what is done for it stays. @param call on it */

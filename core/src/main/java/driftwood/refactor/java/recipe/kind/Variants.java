@@ -67,10 +67,17 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
 
     /** What shows where the decision stands already: constants that are no kinds, arms that cannot leave. @throws Refused as the recipe itself would */
     static void refuseEarly(Workspace workspace, Decision decision) {
-        kinds(workspace, decision);
+        Set<Element> kinds = kinds(workspace, decision).keySet();
         Set<Element> known = new LinkedHashSet<>();
         decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
-        Outcome.of(workspace, decision, known);
+        // Whether types are all there are shows only with the rest of the project.
+        boolean complete = decision.otherwise().isPresent() || kinds.stream().allMatch(each -> each.getKind() != ElementKind.ENUM_CONSTANT
+                || kinds.containsAll(constants(each.getEnclosingElement())));
+        Outcome.of(workspace, decision, known, complete);
+    }
+
+    private static List<Element> constants(Element type) {
+        return type.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.ENUM_CONSTANT).map(Element.class::cast).toList();
     }
 
     private static TypeElement base(Workspace workspace, Decision decision, String common) {
@@ -108,7 +115,7 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
     /** Whether every kind there is has an arm, so that the compiler can ask for the next one. */
     boolean areAll() {
         if (areConstants()) {
-            return base.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.ENUM_CONSTANT).allMatch(arms::containsKey);
+            return arms.keySet().containsAll(constants(base));
         }
         boolean open = decision.otherwise().isPresent() && !isThrowing(decision.otherwise().get());
         return !open && isClosed() && without().isEmpty();
