@@ -169,8 +169,8 @@ public final class Declarations {
 
     /** A constructor that nobody wrote stands where its type stands. */
     private boolean isImplicit(Tree member, TreePath type) {
-        Element declared = workspace.element(new TreePath(type, member));
-        return workspace.to(member, type.getCompilationUnit()) < 0 || declared != null && workspace.written(declared).isEmpty() && member instanceof MethodTree;
+        return workspace.to(member, type.getCompilationUnit()) < 0
+                || member instanceof MethodTree && !workspace.isWritten(workspace.element(new TreePath(type, member)));
     }
 
     private int openingBrace(TreePath type) {

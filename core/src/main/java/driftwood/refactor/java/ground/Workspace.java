@@ -13,6 +13,7 @@ import driftwood.read.java.Compilation;
 import driftwood.refactor.Refused;
 import driftwood.smell.Evidence;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +36,7 @@ public final class Workspace {
     private final Map<String, Unit> units = new LinkedHashMap<>();
     private final Map<CompilationUnitTree, Unit> byTree = new LinkedHashMap<>();
     private final Set<String> tests;
+    private final Map<Element, Optional<TreePath>> paths = new HashMap<>();
     private Uses uses;
 
     /**
@@ -96,13 +98,18 @@ public final class Workspace {
 
     /** The declaration of an element; empty where it is in no file at hand. */
     public Optional<TreePath> path(Element element) {
-        TreePath path = element == null ? null : trees.getPath(element);
-        return path == null || !byTree.containsKey(path.getCompilationUnit()) ? Optional.empty() : Optional.of(path);
+        return element == null ? Optional.empty() : paths.computeIfAbsent(element, each -> Optional.ofNullable(trees.getPath(each))
+                .filter(path -> byTree.containsKey(path.getCompilationUnit())));
     }
 
     /** The declaration of a member that somebody wrote; empty for what the compiler adds, such as a constructor without parameters. */
     public Optional<TreePath> written(Element element) {
-        return elements().getOrigin(element) == Elements.Origin.EXPLICIT ? path(element) : Optional.empty();
+        return isWritten(element) ? path(element) : Optional.empty();
+    }
+
+    /** Whether somebody wrote it, rather than the compiler. */
+    public boolean isWritten(Element element) {
+        return element == null || elements().getOrigin(element) == Elements.Origin.EXPLICIT;
     }
 
     /** What a tree names or declares; null where the compiler does not know it. */
