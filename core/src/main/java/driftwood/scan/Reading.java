@@ -145,18 +145,19 @@ final class Reading {
     /** Reads files and remembers what is seen. @param keys by path; "" where nothing is to be remembered */
     private List<FileStamp> read(Map<SourceFile, byte[]> files, Map<String, String> keys) {
         Map<Language, List<SourceText>> texts = new LinkedHashMap<>();
-        Set<String> latin = new HashSet<>();
+        Map<String, Found> found = new HashMap<>();
         files.forEach((file, bytes) -> text(file, bytes).ifPresent(text -> {
             texts.computeIfAbsent(file.language(), each -> new ArrayList<>()).add(text);
-            if (text.latin()) {
-                latin.add(file.path());
-            }
+            found.put(file.path(), new Found(file, text.latin(), text.file().test() && !file.test()));
         }));
         List<FileStamp> traces = new ArrayList<>();
         texts.forEach((language, batch) -> read(readers.of(language), batch, tree -> see(tree).ifPresent(facts ->
-                traces.add(remembered(tree.file(), latin.contains(tree.file().path()), facts,
-                        keys.getOrDefault(tree.file().path(), ""))))));
+                traces.add(remembered(found.get(tree.file().path()), facts, keys.getOrDefault(tree.file().path(), ""))))));
         return traces;
+    }
+
+    /** A file as it was found. @param latin whether it is not UTF-8 @param aside whether its text says that it is not judged */
+    private record Found(SourceFile file, boolean latin, boolean aside) {
     }
 
     /** A file that breaks its reader must not take its neighbours along: they are read again, one by one. */
@@ -183,17 +184,18 @@ final class Reading {
         unread.add(new Unread(file.path(), 1, why));
     }
 
-    private FileStamp remembered(SourceFile file, boolean latin, Facts.Fresh facts, String key) {
+    private FileStamp remembered(Found found, Facts.Fresh facts, String key) {
+        SourceFile file = found.file();
         int lines = facts.outline().lines();
         Memory memory = options.memory();
         if (key.isEmpty()) {
-            return new FileStamp(file, lines, latin, "", Optional.of(facts), Optional.empty());
+            return new FileStamp(file, lines, found.latin(), found.aside(), "", Optional.of(facts), Optional.empty());
         }
         PackedFacts is = PackedFacts.of(facts);
         String digest = is.digest();
         Optional<Change> change = memory.stamp(Kind.DECLARED, file.path()).flatMap(before ->
                 PackedFacts.recall(memory, file.path(), before).map(was -> new Change(before, was, is)));
-        FileStamp trace = new FileStamp(file, lines, latin, digest, Optional.of(facts), change);
+        FileStamp trace = new FileStamp(file, lines, found.latin(), found.aside(), digest, Optional.of(facts), change);
         is.remember(memory, file.path(), digest);
         memory.remember(Kind.TRACE, file.path(), key, trace.bytes());
         return trace;
@@ -223,7 +225,7 @@ final class Reading {
     /** What the facts of a file depend on: its path, its text, its reader, all who see, and who is left aside. */
     private String key(SourceFile file, byte[] bytes) {
         Reader reader = readers.of(file.language());
-        String context = file.path() + (file.test() ? " aside " : " judged ") + reader.context(file) + ' '
+        String context = file.path() + (file.test() ? " aside " : " judged " + Generated.VERSION + ' ') + reader.context(file) + ' '
                 + reader.version() + ' ' + common;
         return Digest.of(context) + Digest.of(bytes);
     }

@@ -144,8 +144,9 @@ public final class Scan {
      * @param lines    how many it has
      * @param language its language
      * @param test     whether it is test code, told by its place
+     * @param aside    whether what stands in it says that it is not judged: a program wrote it, or it imports what only tests do
      */
-    public record Read(String path, int lines, Language language, boolean test) {
+    public record Read(String path, int lines, Language language, boolean test, boolean aside) {
     }
 
     public Scan(Options options) {
@@ -188,7 +189,7 @@ public final class Scan {
     }
 
     private static Read read(FileStamp trace) {
-        return new Read(trace.file().path(), trace.lines(), trace.file().language(), trace.file().test());
+        return new Read(trace.file().path(), trace.lines(), trace.file().language(), trace.file().test(), trace.aside());
     }
 
     private static List<Unread> complaints(List<Leave> leaves, List<Finding> judged) {

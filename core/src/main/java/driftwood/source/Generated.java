@@ -4,6 +4,8 @@ import java.util.regex.Pattern;
 
 /** Tells code that a program wrote: nobody refactors it, its generator is changed instead. */
 public final class Generated {
+    /** Raised whenever another file is told: what was remembered of it was seen otherwise. */
+    public static final int VERSION = 2;
     private static final int HEAD = 1500;
     private static final int TAIL = 300;
     /** A tool that writes one file from many says at its end where the map to them lies. */

@@ -47,6 +47,10 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
         StringBuilder text = new StringBuilder(!nothing.isEmpty() ? nothing : findings.isEmpty() ? "No findings" : findings.size() == 1 ? "1 finding" : findings.size() + " findings");
         text.append(asked).append(" in ").append(files.size()).append(files.size() == 1 ? " file, " : " files, ")
                 .append(lines()).append(lines() == 1 ? " line" : " lines");
+        long aside = files.stream().filter(Scan.Read::aside).count();
+        if (aside > 0) {
+            text.append("; ").append(aside == files.size() ? "all of them" : aside).append(" not judged: written by a program, or tests by what they import");
+        }
         hidden.forEach(each -> text.append("; ").append(each));
         if (!unread.isEmpty()) {
             text.append("; ").append(unread.size()).append(unread.size() == 1 ? " place" : " places").append(" not read (listed above)");

@@ -54,7 +54,7 @@ record Variants(Kind kind, String common, List<String> names, List<Integer> arms
             boolean counted = false;
             for (Label label : chain.arms().get(i).labels()) {
                 Optional<TypeOutline> type = label.kind() == Label.Kind.TYPE
-                        ? program.resolve(new TypeRef(label.text()), scope) : Optional.empty();
+                        ? program.resolve(new TypeRef(label.text()), scope).filter(each -> !each.isModule()) : Optional.empty();
                 if (type.isPresent() && !names.contains(type.get().simpleName())) {
                     names.add(type.get().simpleName());
                     types.add(type.get());

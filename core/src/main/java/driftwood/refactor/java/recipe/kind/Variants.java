@@ -46,6 +46,9 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
             if (each.equals(base)) {
                 throw new Refused("one of the arms is for every " + base.getSimpleName());
             }
+            if (each.getKind() != ElementKind.ENUM_CONSTANT && !isBelow(workspace, each, base)) {
+                throw new Refused(each.getSimpleName() + " is no " + base.getSimpleName() + ": what is not of the family has no place for its routine");
+            }
         }
         return new Variants(workspace, decision, base, arms).withRestAsKind();
     }
