@@ -2,6 +2,7 @@ package driftwood.read;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.read.ecmascript.EcmaReader;
 import driftwood.read.sitter.SitterReader;
 import driftwood.source.Language;
 import java.util.Set;
@@ -14,8 +15,8 @@ class GrammarKindsTest {
 
     @TestFactory
     Stream<DynamicTest> everyKindOfEveryGrammarHasARuleOrIsExcepted() {
-        return Language.spoken().stream().map(each -> ((ReadLanguage) each).reader()).filter(SitterReader.class::isInstance)
-                .map(SitterReader.class::cast).map(reader -> DynamicTest.dynamicTest(reader.getClass().getSimpleName(), () -> {
+        return Stream.concat(Language.spoken().stream().map(each -> ((ReadLanguage) each).reader()), Stream.of(EcmaReader.ofMarkedTypeScript()))
+                .filter(SitterReader.class::isInstance).map(SitterReader.class::cast).map(reader -> DynamicTest.dynamicTest(reader.getClass().getSimpleName(), () -> {
                     Set<String> forgotten = new TreeSet<>(reader.kinds());
                     forgotten.removeAll(reader.ruled());
                     assertThat(forgotten).isEmpty();

@@ -1,5 +1,6 @@
 package driftwood.read.ecmascript;
 
+import driftwood.read.FileTree;
 import driftwood.read.Unreadable;
 import driftwood.read.sitter.Cst;
 import driftwood.read.sitter.Grammar;
@@ -7,11 +8,17 @@ import driftwood.read.sitter.Grammar.Habits;
 import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.treesitter.TreeSitterJavascript;
+import org.treesitter.TreeSitterTsx;
 import org.treesitter.TreeSitterTypescript;
 
 /**
@@ -35,19 +42,44 @@ public final class EcmaReader extends SitterReader {
     private static final int PACKED_LINE = 500;
     private static final int PACKED = 20_000;
 
-    private final Set<String> ruled;
+    /** Files with types and markup have a grammar of their own: a sharp bracket means something else there. */
+    private static final String MARKED = ".tsx";
 
-    private EcmaReader(Supplier<Grammar> grammar, Set<String> ruled) {
+    private final Set<String> ruled;
+    private final Optional<EcmaReader> marked;
+
+    private EcmaReader(Supplier<Grammar> grammar, Set<String> ruled, Optional<EcmaReader> marked) {
         super(grammar);
         this.ruled = ruled;
+        this.marked = marked;
     }
 
     static EcmaReader ofJavaScript() {
-        return new EcmaReader(() -> new Grammar(Plain.pointer(), HABITS), with(EcmaRules.MARKUP));
+        return new EcmaReader(() -> new Grammar(Plain.pointer(), HABITS), with(EcmaRules.MARKUP), Optional.empty());
     }
 
     static EcmaReader ofTypeScript() {
-        return new EcmaReader(() -> new Grammar(Typed.pointer(), HABITS), with(EcmaRules.TYPES));
+        return new EcmaReader(() -> new Grammar(Typed.pointer(), HABITS), with(EcmaRules.TYPES), Optional.of(ofMarkedTypeScript()));
+    }
+
+    /** Only files with both. */
+    public static EcmaReader ofMarkedTypeScript() {
+        Set<String> own = new TreeSet<>(EcmaRules.TYPES);
+        own.addAll(EcmaRules.MARKUP);
+        own.removeAll(EcmaRules.NOT_WITH_TYPES);
+        return new EcmaReader(() -> new Grammar(Marked.pointer(), HABITS), with(own), Optional.empty());
+    }
+
+    @Override
+    public void read(List<SourceText> sources, Consumer<FileTree> take) {
+        Map<Boolean, List<SourceText>> apart = sources.stream().collect(Collectors.partitioningBy(each ->
+                marked.isPresent() && each.file().path().endsWith(MARKED)));
+        if (!apart.get(false).isEmpty()) {
+            super.read(apart.get(false), take);
+        }
+        if (!apart.get(true).isEmpty()) {
+            marked.orElseThrow().read(apart.get(true), take);
+        }
     }
 
     private static Set<String> with(Set<String> own) {
@@ -73,6 +105,13 @@ public final class EcmaReader extends SitterReader {
         }
     }
 
+    /** The same for both together. */
+    private static final class Marked extends TreeSitterTsx {
+        static Object pointer() {
+            return new Marked().getPtr();
+        }
+    }
+
     /** @throws Unreadable where the file says that it is written with types that belong to neither language, or a tool packed it */
     @Override
     protected String parsable(String text) {
@@ -88,7 +127,7 @@ public final class EcmaReader extends SitterReader {
 
     @Override
     public int version() {
-        return 6;
+        return 7;
     }
 
     @Override

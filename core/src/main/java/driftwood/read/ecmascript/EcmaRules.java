@@ -23,6 +23,9 @@ final class EcmaRules {
     static final Set<String> MARKUP = Set.of("field_definition", "html_character_reference", "jsx_attribute", "jsx_closing_element", "jsx_element",
             "jsx_expression", "jsx_namespace_name", "jsx_opening_element", "jsx_self_closing_element");
 
+    /** Kinds of either that the grammar for both together does not have: a sharp bracket there begins markup. */
+    static final Set<String> NOT_WITH_TYPES = Set.of("field_definition", "type_assertion");
+
     /** Expressions by kind. */
     static final Rules<EcmaExpressions> EXPRESSIONS = new Rules<EcmaExpressions>()
             .on(EcmaExpressions::name, "identifier", "shorthand_property_identifier", "property_identifier", "private_property_identifier", "type_identifier")
