@@ -128,7 +128,7 @@ public final class MismatchedInterfaces implements Detector {
         for (ArmCall armCall : calls.values()) {
             Matcher start = RECEIVER.matcher(armCall.text().replaceFirst("^(this|self)\\.", ""));
             String receiver = start.lookingAt() ? start.group(1) : "";
-            constant |= !receiver.isEmpty() && Character.isUpperCase(receiver.charAt(0)) && !armCall.text().startsWith("(");
+            constant |= !receiver.isEmpty() && Character.isUpperCase(receiver.charAt(0)) && !armCall.text().startsWith("(") || OF_TYPE.matcher(armCall.text()).lookingAt();
             String own = armCall.text().matches("(this|self)\\..*") ? "(this|self)\\." : "(?<![.\\w])";
             asksOne |= !receiver.isEmpty() && asked.stream().anyMatch(text -> Pattern.compile(own + Pattern.quote(receiver) + "\\b").matcher(text).find());
             reads &= READING.matcher(armCall.call().lastName()).matches() && armCall.call().arguments() == 0;
@@ -139,6 +139,8 @@ public final class MismatchedInterfaces implements Detector {
                 || calls.values().stream().anyMatch(armCall -> STAND_IN.matcher(armCall.call().lastName()).matches());
     }
 
+    /** A routine of a type itself, where a sign of its own says so. */
+    private static final Pattern OF_TYPE = Pattern.compile("\\w+::");
     private static final Pattern READING = Pattern.compile("(?i:get|is|has|to|as)[A-Z_].*");
     private static final Pattern STAND_IN = Pattern.compile("(?i).*(default|fallback|dummy).*");
     /** A number or text that stands for none. */

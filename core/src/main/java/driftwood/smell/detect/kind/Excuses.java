@@ -32,6 +32,8 @@ final class Excuses {
     /** Called back by a parser for each piece that it reads. */
     private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*");
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
+    private static final Pattern ANSWER = Pattern.compile("(?i).*(resp|status|code|http|answer|result).*");
+    private static final Pattern STATUS = Pattern.compile("[1-5]\\d\\d");
     /** What a platform tells of an event, where nothing but the label says what it is. */
     private static final Pattern TOLD = Pattern.compile("(?i)(.*\\W)?(e|ev|evt|event)\\.(key|code|which|button|type|inputtype)");
     private static final Set<String> COMPARISONS = Set.of("canEqual", "equivalent");
@@ -46,9 +48,15 @@ final class Excuses {
     static boolean isExcused(Chain chain) {
         return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
                 Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
-                || PROTOCOL.matcher(chain.subject().text()).matches() || TAKEN.matcher(chain.subject().text()).matches()
+                || PROTOCOL.matcher(chain.subject().text()).matches() || isOfAnswer(chain) || TAKEN.matcher(chain.subject().text()).matches()
                 || isOfToken(chain) || isTold(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
                 || isOfCharacter(chain) || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    /** The numbers by which a server says how it went are the protocol's. */
+    private static boolean isOfAnswer(Chain chain) {
+        List<Label> labels = chain.arms().stream().flatMap(arm -> arm.labels().stream()).toList();
+        return ANSWER.matcher(chain.subject().word()).matches() && labels.stream().allMatch(label -> label.kind() == Label.Kind.INTEGER && STATUS.matcher(label.text()).matches());
     }
 
     /** Texts of one character each, asked of what is called a character. */
