@@ -25,6 +25,11 @@ public record Conditional(int start, int end, Node condition, Node then, Node ot
                 && none.kind() == LiteralKind.NULL && none.start() == none.end();
     }
 
+    /** Whether it is no more than a sign that asks for nothing: {@code a?.b} or {@code a ?? b}. */
+    public boolean isSign() {
+        return isSafe() || condition instanceof NullTest test && test.subject() == then;
+    }
+
     @Override
     public void eachChild(Consumer<? super Node> visit) {
         visit.accept(condition);

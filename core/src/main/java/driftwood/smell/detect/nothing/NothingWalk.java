@@ -73,7 +73,7 @@ final class NothingWalk extends Walk {
     private void add(Kind kind, Trail trail, String name, Node at, String note) {
         if (!frames.isEmpty()) {
             frames.peek().own.add(new NothingSighting(kind, type(), member(), trail, name, file.line(at),
-                    file.endLine(at), note, Outcome.isSign(at)));
+                    file.endLine(at), note, at instanceof Conditional choice && choice.isSign()));
         }
     }
 

@@ -72,12 +72,6 @@ final class Outcome {
         return isNull(value) || value instanceof Conditional choice && (isNull(choice.then()) || isNull(choice.otherwise()));
     }
 
-    /** {@code a?.b()} and {@code a ?? b}, which a reader takes for one word. */
-    static boolean isSign(Node whole) {
-        return whole instanceof Conditional choice && choice.condition() instanceof NullTest test
-                && (choice.isSafe() || test.subject() == choice.then());
-    }
-
     /** The nothing that {@code a?.b()} gives for nothing. */
     private static boolean isUnsaid(Node node) {
         return isNull(node) && node.start() == node.end();
