@@ -166,4 +166,31 @@ class CausesTest {
         Map<String, String> causes = Causes.of(all);
         assertThat(causes).hasSize(2).allSatisfy((id, cause) -> assertThat(cause).isEqualTo(all.get(0).id()));
     }
+
+    @Test
+    void chainsOfOneRoutineOnOneValue() throws Exception {
+        assertThat(together("""
+                class Quay {
+                    int sum;
+                    void enter(String kind, int tons) {
+                        if (kind.equals("tug")) { note(tons); sum += tons; } else if (kind.equals("ferry")) { note(2); sum -= tons; }
+                        sum++;
+                        note(sum);
+                        if (kind.equals("barge")) { note(tons * 3); sum += 9; } else if (kind.equals("liner")) { note(7); sum -= 1; }
+                    }
+                    void note(int n) { System.out.println(n); }
+                }
+                """)).singleElement().satisfies(group -> assertThat(smells(group)).containsExactly("type-switch", "type-switch"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"load, load, 1", "load, check, 2"})
+    void constructorsThatCallAnOverridableRoutineOfOneName(String one, String other, int causes) throws Exception {
+        String made = """
+                class %1$s { %1$s() { %2$s(); } void %2$s() { } }
+                class Small%1$s extends %1$s { int n; @Override void %2$s() { n = 3; } }
+                """;
+        assertThat(together(made.formatted("Chart", one) + made.formatted("Almanac", other)).stream().filter(each ->
+                each.get(0).smell().equals("constructor-work"))).hasSize(causes);
+    }
 }
