@@ -23,7 +23,7 @@ public final class Normal {
 
     /** {@code a?.b()}: what a value gives, and nothing where it is nothing. */
     public static Node ifAny(int start, int end, Node subject, Node value) {
-        return new Conditional(start, end, nothing(start, end, subject, true), value, new Literal(end, end, LiteralKind.NULL, "null"));
+        return new Conditional(start, end, new NullTest(start, end, subject, true, true), value, new Literal(end, end, LiteralKind.NULL, "null"));
     }
 
     /** {@code a?.b}, read from what came before as it stands: of a chain of them only the first asks. */

@@ -10,9 +10,16 @@ import java.util.function.Consumer;
  * v is None, v is not None   # Python
  * }</pre>
  *
+ * @param subject a child, unless it is told
  * @param negated true for "is not nothing"
+ * @param told    whether the subject stands in what is done for something as well, as in {@code v?.name}: it is a child there, and only once
  */
-public record NullTest(int start, int end, Node subject, boolean negated) implements Node {
+public record NullTest(int start, int end, Node subject, boolean negated, boolean told) implements Node {
+
+    /** A test whose subject stands nowhere else. */
+    public NullTest(int start, int end, Node subject, boolean negated) {
+        this(start, end, subject, negated, false);
+    }
 
     @Override
     public <R> R accept(TreeVisitor<R> visitor) {
@@ -21,6 +28,8 @@ public record NullTest(int start, int end, Node subject, boolean negated) implem
 
     @Override
     public void eachChild(Consumer<? super Node> visit) {
-        visit.accept(subject);
+        if (!told) {
+            visit.accept(subject);
+        }
     }
 }

@@ -7,6 +7,7 @@ import driftwood.smell.Finding;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -170,5 +171,18 @@ class SpellingsTest {
         assertThat(smells("readers.rb", twin.formatted("tide", "Tide", rules.toString().formatted("tide"))
                 + twin.formatted("wind", "Wind", rules.toString().formatted("wind").replace("token", "mark"))))
                 .filteredOn("near-twin-classes"::equals).hasSize(findings);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            Far.ts | export function far(a: any) { return a%s; }       | ?.m()
+            Far.ts | export function far(a: any) { return a%s; }       | ?.p.q
+            Far.kt | fun far(a: Any) = a%s                             | ?.m()
+            Far.cs | class Far { object Of(dynamic a) => a%s; }        | ?.P
+            Far.rb | def far(a) = a%s                                  | &.m()
+            """)
+    @Timeout(20)
+    void longWaysOfSafeStepsAreWalkedOnce(String file, String text, String step) {
+        assertThat(smells(file, text.formatted(step.repeat(40)))).isEmpty();
     }
 }
