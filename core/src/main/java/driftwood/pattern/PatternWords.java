@@ -1,14 +1,14 @@
 package driftwood.pattern;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
-import com.fasterxml.jackson.core.type.TypeReference;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Pattern.Answering;
+import driftwood.words.Block;
 import driftwood.words.Table;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Reads the patterns from {@code patterns.yaml}, where all their words stand, and joins them with their code. */
 final class PatternWords {
@@ -17,25 +17,28 @@ final class PatternWords {
     private PatternWords() {
     }
 
-    /** The block of a pattern. */
-    private record Block(String what, @JsonProperty("leave it when") String whenNot, List<String> roles,
-            Map<String, Said> answers) {
+    private static final Set<String> OF_PATTERN = Set.of("what", "leave it when", "roles", "answers");
+    private static final Set<String> OF_ANSWER = Set.of("place", "only", "fit", "because", "cast", "steps", "cost", "after");
+    private static final Set<String> OF_COST = Set.of("types", "lines", "indirection");
 
-        Pattern pattern(String key, Optional<Computed> computed) {
-            Map<String, Answering> all = new LinkedHashMap<>();
-            answers.forEach((smell, said) -> all.put(smell, said.answering()));
-            return new Pattern(key, what.strip(), whenNot.strip(), roles, all, computed);
-        }
+    private static Pattern pattern(String key, Block words, Optional<Computed> computed) {
+        words.only(OF_PATTERN);
+        Map<String, Answering> all = new LinkedHashMap<>();
+        words.block("answers").blocks().forEach((smell, said) -> all.put(smell, answering(said)));
+        return new Pattern(key, words.text("what").strip(), words.text("leave it when").strip(), words.texts("roles"), all, computed);
     }
 
-    /** What it says to a smell; all but the place may be missing together. @param only constructors, where routines are not meant */
-    private record Said(int place, String only, double fit, String because, LinkedHashMap<String, String> cast, List<String> steps, Cost cost,
-            List<String> after) {
-
-        Answering answering() {
-            return new Answering(place, because == null ? Optional.empty()
-                    : Optional.of(new Advice("constructors".equals(only), fit, because, cast, steps, cost, after)));
+    /** What it says to a smell; all but the place may be missing together: then a class says it. */
+    private static Answering answering(Block said) {
+        said.only(OF_ANSWER);
+        int place = (int) said.number("place");
+        if (!said.has("because")) {
+            return new Answering(place, Optional.empty());
         }
+        Block cost = said.block("cost").only(OF_COST);
+        return new Answering(place, Optional.of(new Advice("constructors".equals(said.text("only")), said.number("fit"), said.text("because"),
+                said.pairs("cast"), said.texts("steps"), new Cost((int) cost.number("types"), (int) cost.number("lines"),
+                cost.text("indirection")), said.texts("after"))));
     }
 
     /**
@@ -44,13 +47,13 @@ final class PatternWords {
      * @throws IllegalStateException where a piece of code has no words
      */
     static List<Pattern> read(List<Computed> code) {
-        Map<String, Block> blocks = Table.beside(PatternWords.class, FILE, new TypeReference<LinkedHashMap<String, Block>>() { });
+        Map<String, Block> blocks = Table.beside(PatternWords.class, FILE).blocks();
         for (Computed each : code) {
             if (!blocks.containsKey(each.key())) {
                 throw new IllegalStateException(FILE + ".yaml has no words for " + each.key());
             }
         }
-        return blocks.entrySet().stream().map(each -> each.getValue().pattern(each.getKey(), code.stream()
+        return blocks.entrySet().stream().map(each -> pattern(each.getKey(), each.getValue(), code.stream()
                 .filter(one -> one.key().equals(each.getKey())).findFirst())).toList();
     }
 }

@@ -37,10 +37,10 @@ public final class Causes {
     private Causes() {
     }
 
-    /** The cause of each finding, by its id: the id of the first finding that has it. @param findings most drag first */
-    public static Map<String, String> of(List<Finding> findings) {
+    /** The cause of each finding, by its id: the id of the first finding that has it. @param together findings of one cause each */
+    public static Map<String, String> of(List<List<Finding>> together) {
         Map<String, String> causes = new LinkedHashMap<>();
-        together(findings).forEach(group -> group.forEach(each -> causes.put(each.id(), group.get(0).id())));
+        together.forEach(group -> group.forEach(each -> causes.put(each.id(), group.get(0).id())));
         return causes;
     }
 

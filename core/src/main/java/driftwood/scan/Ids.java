@@ -30,30 +30,31 @@ final class Ids {
         Map<String, Integer> ordinals = new HashMap<>();
         Set<String> given = new HashSet<>();
         List<Finding> named = new ArrayList<>();
+        MessageDigest sha = sha();
         for (Finding finding : findings) {
             String base = finding.smell() + "|" + finding.symbol();
             String prefix = Catalogue.smell(finding.smell()).map(Smell::prefix).orElse("x");
             String key = base + "|" + ordinals.merge(base, 1, Integer::sum);
-            String id = prefix + "-" + hash(key);
+            String id = prefix + "-" + hash(sha, key);
             while (!given.add(id)) {
                 key += "+";
-                id = prefix + "-" + hash(key);
+                id = prefix + "-" + hash(sha, key);
             }
             named.add(finding.withId(id));
         }
         return named;
     }
 
-    private static byte[] sha(byte[] bytes) {
+    private static MessageDigest sha() {
         try {
-            return MessageDigest.getInstance("SHA-256").digest(bytes);
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }
     }
 
-    private static String hash(String key) {
-        byte[] digest = sha(key.getBytes(StandardCharsets.UTF_8));
+    private static String hash(MessageDigest sha, String key) {
+        byte[] digest = sha.digest(key.getBytes(StandardCharsets.UTF_8));
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < LENGTH; i++) {
             text.append(ALPHABET.charAt((digest[i] & 0xff) % ALPHABET.length()));

@@ -73,17 +73,21 @@ record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Re
         List<Verdict> all = new ArrayList<>();
         rulings.forEach(each -> all.addAll(each.verdicts()));
         all.sort(Comparator.comparing(Verdict::finding, BY_PLACE));
-        List<Finding> findings = Ids.assign(Overlaps.settled(all.stream().map(Verdict::finding).toList()));
-        return new Conclusion(findings, fits(all, findings), remarks.leaves(), remarks.unread());
+        List<Finding> settled = Overlaps.settled(all.stream().map(Verdict::finding).toList());
+        List<Finding> findings = Ids.assign(settled);
+        return new Conclusion(findings, fits(all, settled, findings), remarks.leaves(), remarks.unread());
     }
 
-    /** @param left some of the findings of all verdicts, in their order, with their ids */
-    private static Map<String, List<Fit>> fits(List<Verdict> all, List<Finding> left) {
+    /**
+     * @param settled some of the findings of all verdicts, the very same, in their order
+     * @param named   these with their ids
+     */
+    private static Map<String, List<Fit>> fits(List<Verdict> all, List<Finding> settled, List<Finding> named) {
         Map<String, List<Fit>> fits = new TreeMap<>();
         int at = 0;
         for (Verdict each : all) {
-            if (at < left.size() && each.finding().equals(left.get(at).withId(""))) {
-                fits.put(left.get(at).id(), each.fits());
+            if (at < settled.size() && each.finding() == settled.get(at)) {
+                fits.put(named.get(at).id(), each.fits());
                 at++;
             }
         }

@@ -17,4 +17,10 @@ public record Settings(int parameterLimit, List<String> compositionRoots, boolea
         boolean tests, boolean generated, List<String> classPath) {
     /** As the catalogue has it. */
     public static final Settings DEFAULT = new Settings(5, List.of(), true, List.of(), false, false, List.of());
+
+    /** All of it, for keys. What a record writes of itself by nature takes the platform 16 ms to prepare. */
+    @Override
+    public String toString() {
+        return "settings " + parameterLimit + compositionRoots + history + excluded + tests + generated + classPath;
+    }
 }

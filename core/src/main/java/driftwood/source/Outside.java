@@ -1,7 +1,6 @@
 package driftwood.source;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
-import com.fasterxml.jackson.core.type.TypeReference;
+import driftwood.words.Block;
 import driftwood.words.Table;
 import java.util.HashMap;
 import java.util.List;
@@ -28,27 +27,22 @@ public record Outside(Set<String> inSight, List<String> platform, Map<String, St
     /** Nothing is known to. */
     public static final Outside NONE = new Outside(Set.of(), List.of(), Map.of(), Map.of(), Set.of(), Set.of(), Set.of(), Set.of());
 
-    private record Written(@JsonProperty("in sight") Set<String> inSight, List<String> platform, Map<String, List<String>> creations,
-            Map<String, List<String>> calls, @JsonProperty("clock when empty") Set<String> clockWhenEmpty, Set<String> held,
-            @JsonProperty("in memory") Set<String> inMemory) {
-    }
+    private static final Set<String> KEYS = Set.of("in sight", "platform", "creations", "calls", "clock when empty", "held", "in memory");
 
     /** Reads the table that lies beside a class. */
     public static Outside beside(Class<?> language) {
-        Written written = Table.beside(language, "outside", new TypeReference<>() { });
-        Map<String, String> creations = byName(written.creations());
-        Map<String, String> calls = byName(written.calls());
+        Block table = Table.beside(language, "outside").only(KEYS);
+        Map<String, String> creations = byName(table.lists("creations"));
+        Map<String, String> calls = byName(table.lists("calls"));
         Set<String> lastNames = Stream.concat(creations.keySet().stream(), calls.keySet().stream())
                 .map(each -> each.substring(each.lastIndexOf('.') + 1)).collect(Collectors.toSet());
-        return new Outside(written.inSight(), written.platform(), creations, calls, written.clockWhenEmpty(), written.held(),
-                written.inMemory() == null ? Set.of() : written.inMemory(), lastNames);
+        return new Outside(Set.copyOf(table.texts("in sight")), table.texts("platform"), creations, calls,
+                Set.copyOf(table.texts("clock when empty")), Set.copyOf(table.texts("held")), Set.copyOf(table.texts("in memory")), lastNames);
     }
 
     private static Map<String, String> byName(Map<String, List<String>> byKind) {
         Map<String, String> kinds = new HashMap<>();
-        if (byKind != null) {
-            byKind.forEach((kind, names) -> names.forEach(name -> kinds.put(name, kind)));
-        }
+        byKind.forEach((kind, names) -> names.forEach(name -> kinds.put(name, kind)));
         return kinds;
     }
 }

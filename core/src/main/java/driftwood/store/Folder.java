@@ -11,7 +11,6 @@ import java.util.stream.Stream;
 
 /** The folder {@code .driftwood} of a project. What is in it is meant to be committed, except {@code cache/}. */
 public final class Folder {
-    private static final ObjectMapper MAPPER = new ObjectMapper();
     private final Path path;
 
     /** @param root of the project */
@@ -69,7 +68,7 @@ public final class Folder {
      */
     public <T> T read(Path file, Class<T> type) throws IOException {
         try {
-            return MAPPER.readValue(file.toFile(), type);
+            return Mapper.JSON.readValue(file.toFile(), type);
         } catch (JsonProcessingException e) {
             String why = e.getOriginalMessage().replaceAll("\\(?\\s*(start marker )?at \\[Source:.*|\\n.*", "").strip();
             throw new IOException(file + ":" + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()) + " is damaged: " + why, e);
@@ -86,6 +85,14 @@ public final class Folder {
             return files.filter(each -> each.getFileName().toString().endsWith(".json")).sorted().toList();
         } catch (IOException e) {
             throw new UncheckedIOException("cannot list " + folder, e);
+        }
+    }
+
+    /** Made when the first file is read: it takes 30 ms, and most commands read none. */
+    private static final class Mapper {
+        private static final ObjectMapper JSON = new ObjectMapper();
+
+        private Mapper() {
         }
     }
 }

@@ -1,6 +1,8 @@
 package driftwood.words;
 
-import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
@@ -10,7 +12,10 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 
 /**
@@ -31,20 +36,45 @@ public final class Table {
      * @param name  of its file, without the ending
      * @throws UncheckedIOException where it is not there or is no such table
      */
-    public static <T> T beside(Class<?> owner, String name, TypeReference<T> type) {
+    public static Block beside(Class<?> owner, String name) {
         try (InputStream kept = owner.getResourceAsStream(name + KEPT)) {
             if (kept != null) {
-                return JsonMapper.builder().build().readValue(kept, type);
+                try (JsonParser parser = new JsonFactory().createParser(kept)) {
+                    parser.nextToken();
+                    return Block.of(name + WRITTEN, value(parser));
+                }
             }
             try (InputStream written = owner.getResourceAsStream(name + WRITTEN)) {
                 if (written == null) {
                     throw new FileNotFoundException(name + WRITTEN);
                 }
-                return YAMLMapper.builder().build().readValue(written, type);
+                return Block.of(name + WRITTEN, YAMLMapper.builder().build().readValue(written, Map.class));
             }
         } catch (IOException e) {
             throw new UncheckedIOException("cannot read " + name + WRITTEN + " beside " + owner.getName(), e);
         }
+    }
+
+    /** The value that begins where the parser stands: a map, a list, a text, a number or a truth value. */
+    private static Object value(JsonParser parser) throws IOException {
+        if (parser.isExpectedStartObjectToken()) {
+            Map<String, Object> map = new LinkedHashMap<>();
+            while (parser.nextToken() != JsonToken.END_OBJECT) {
+                String key = parser.currentName();
+                parser.nextToken();
+                map.put(key, value(parser));
+            }
+            return map;
+        }
+        if (parser.isExpectedStartArrayToken()) {
+            List<Object> list = new ArrayList<>();
+            while (parser.nextToken() != JsonToken.END_ARRAY) {
+                list.add(value(parser));
+            }
+            return list;
+        }
+        return parser.currentToken().isNumeric() ? parser.getNumberValue() : parser.currentToken().isBoolean() ? (Object) parser.getBooleanValue()
+                : parser.getText();
     }
 
     /** For the build: keeps all tables below a folder as JSON. @param folders one, that of the compiled classes */

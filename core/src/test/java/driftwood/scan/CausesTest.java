@@ -163,7 +163,7 @@ class CausesTest {
         List<List<Finding>> groups = together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot);\n"
                 + "void leave(String ship, int berth, int draught, int length, String flag, boolean pilot); }");
         List<Finding> all = groups.stream().flatMap(List::stream).toList();
-        Map<String, String> causes = Causes.of(all);
+        Map<String, String> causes = Causes.of(groups);
         assertThat(causes).hasSize(2).allSatisfy((id, cause) -> assertThat(cause).isEqualTo(all.get(0).id()));
     }
 

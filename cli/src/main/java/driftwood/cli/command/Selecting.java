@@ -82,8 +82,7 @@ record Selecting(List<String> smells, double minDrag, double failAt, Optional<Se
         List<Finding> here = result.findings().stream().filter(inScope(scope)).toList();
         List<Finding> touchedHere = here.stream().filter(this::isTouched).toList();
         List<Finding> over = touchedHere.stream().filter(this::isOver).toList();
-        List<Finding> shown = Causes.together(over.stream().filter(each -> accepted.isEmpty() || !accepted.get().has(each)).toList()).stream()
-                .flatMap(List::stream).toList();
+        List<Finding> shown = over.stream().filter(each -> accepted.isEmpty() || !accepted.get().has(each)).toList();
         List<String> hidden = new ArrayList<>();
         add(touchedHere.size() - over.size(), "of less drag", hidden);
         add(here.size() - touchedHere.size(), "in files not touched since " + since, hidden);
@@ -91,7 +90,7 @@ record Selecting(List<String> smells, double minDrag, double failAt, Optional<Se
         add((int) result.left().stream().filter(inScope(scope)).count(), "left by comments with a reason", hidden);
         add(shown.isEmpty() ? result.findings().size() - here.size() : 0, "elsewhere in the project", hidden);
         List<Scan.Read> files = result.files().stream().filter(each -> scope.has(each.path())).toList();
-        return new Selected(result, shown, files, result.unread().stream().filter(each -> scope.has(each.file())).toList(), asked(files),
+        return new Selected(result, Causes.together(shown), files, result.unread().stream().filter(each -> scope.has(each.file())).toList(), asked(files),
                 touched.isPresent() && touchedHere(files) == 0 ? "Nothing was touched since " + since : "", hidden);
     }
 

@@ -35,7 +35,7 @@ public final class FindingsJson {
         whole.put("format", "driftwood-findings/1");
         whole.put("version", Version.current());
         whole.put("scanned", scanned);
-        Map<String, String> causes = Causes.of(shown.findings());
+        Map<String, String> causes = Causes.of(shown.causes());
         whole.put("findings", shown.findings().stream().map(finding -> finding(finding, causes.get(finding.id()), shown.result())).toList());
         return Json.of(whole);
     }

@@ -35,7 +35,7 @@ public final class FindingsSarif {
         run.put("columnKind", "utf16CodeUnits");
         run.put("originalUriBaseIds", map("ROOT", map("uri", folder(shown.result().root()), "description", text("the root of the project"))));
         run.put("invocations", List.of(invocation(shown)));
-        Map<String, String> causes = Causes.of(shown.findings());
+        Map<String, String> causes = Causes.of(shown.causes());
         run.put("results", shown.findings().stream().map(each -> result(each, causes.get(each.id()))).toList());
         Map<String, Object> whole = map("$schema", SCHEMA, "version", "2.1.0");
         whole.put("runs", List.of(run));

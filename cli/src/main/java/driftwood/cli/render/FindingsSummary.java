@@ -45,7 +45,7 @@ public final class FindingsSummary {
         }
         List<Row> smells = rows(shown.findings(), Finding::smell);
         List<Row> packages = rows(shown.findings(), each -> folder(here.path(each.file())));
-        List<Row> causes = FindingsText.byCause(shown.findings()).values().stream().map(each -> Row.of(each.get(0).id() + "  "
+        List<Row> causes = shown.causes().stream().map(each -> Row.of(each.get(0).id() + "  "
                 + FindingsText.unqualified(each.get(0).symbol(), each.get(0).file()), each)).sorted(MOST_FIRST).toList();
         table("by cause", "causes", causes, text);
         table("by smell", "smells", smells, text);

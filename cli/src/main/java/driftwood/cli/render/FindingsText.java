@@ -37,29 +37,15 @@ public final class FindingsText {
 
     /** @param top how many to show in full; chains on the same variants count as one */
     public String of(Selected selected, int top) {
-        List<Finding> shown = selected.findings();
         StringBuilder text = new StringBuilder();
-        Set<Finding> told = new HashSet<>();
-        Map<String, List<Finding>> byCause = byCause(shown);
-        int full = 0;
-        for (Finding finding : shown) {
-            if (told.contains(finding)) {
-                continue;
-            }
-            if (full == top) {
-                break;
-            }
-            full++;
-            told.add(finding);
-            one(finding, text);
-            for (Finding sibling : byCause.get(finding.id())) {
-                if (told.add(sibling)) {
-                    line(sibling, text);
-                }
-            }
+        int told = 0;
+        for (List<Finding> cause : selected.first(top).causes()) {
+            one(cause.get(0), text);
+            cause.stream().skip(1).forEach(sibling -> line(sibling, text));
             text.append('\n');
+            told += cause.size();
         }
-        summary(selected, told.size(), text);
+        summary(selected, told, text);
         return text.toString();
     }
 
@@ -121,14 +107,6 @@ public final class FindingsText {
     private void line(Finding sibling, StringBuilder text) {
         text.append(Paragraph.of(style.dim("and ") + style.cool(sibling.id()) + "  " + Style.safe(here.path(sibling.file())) + ":"
                 + sibling.line() + "  " + Style.safe(unqualified(sibling.symbol(), sibling.file())), width, 5, 4));
-    }
-
-    /** Findings of one cause, by the id of the first. */
-    static Map<String, List<Finding>> byCause(List<Finding> shown) {
-        Map<String, String> causes = Causes.of(shown);
-        Map<String, List<Finding>> byCause = new LinkedHashMap<>();
-        shown.forEach(each -> byCause.computeIfAbsent(causes.get(each.id()), key -> new ArrayList<>()).add(each));
-        return byCause;
     }
 
     private String wrapped(String text, int indent) {

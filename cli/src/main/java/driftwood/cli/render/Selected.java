@@ -1,6 +1,5 @@
 package driftwood.cli.render;
 
-import driftwood.scan.Causes;
 import driftwood.scan.Scan;
 import driftwood.scan.Scan.Read;
 import driftwood.smell.Finding;
@@ -13,14 +12,19 @@ import java.util.TreeMap;
  * What is shown of a scan.
  *
  * @param result   the whole
- * @param findings those that are shown, most drag first, those of one cause together
+ * @param causes   the findings that are shown, those of one cause together, most drag first
  * @param files    those at the places that the user named
  * @param unread   what could not be read of them
  * @param asked    what was asked for, where it is less than everything: " of drag 3.0 or more"; empty for everything
  * @param nothing  why nothing could be shown, such as "Nothing was touched since HEAD"; empty where something could
  * @param hidden   what was left out for it, as clauses: "5 of less drag"
  */
-public record Selected(Scan.Result result, List<Finding> findings, List<Read> files, List<Unread> unread, String asked, String nothing, List<String> hidden) {
+public record Selected(Scan.Result result, List<List<Finding>> causes, List<Read> files, List<Unread> unread, String asked, String nothing, List<String> hidden) {
+
+    /** All that are shown, in order. */
+    public List<Finding> findings() {
+        return causes.stream().flatMap(List::stream).toList();
+    }
 
     public int lines() {
         return files.stream().mapToInt(Read::lines).sum();
@@ -35,7 +39,7 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
 
     /** The same with the first findings only. @param most how many; those of one cause count as one */
     public Selected first(int most) {
-        return most >= findings.size() ? this : new Selected(result, Causes.together(findings).stream().limit(most).flatMap(List::stream).toList(), files, unread, asked, nothing, hidden);
+        return most >= causes.size() ? this : new Selected(result, causes.subList(0, most), files, unread, asked, nothing, hidden);
     }
 
     /** What was found, in a sentence or two. */
@@ -44,6 +48,7 @@ public record Selected(Scan.Result result, List<Finding> findings, List<Read> fi
             return unread.isEmpty() ? "Nothing was read: no " + languageNames() + " source is there. Hidden folders, build output and links are passed over."
                     : "Nothing could be read" + (unread.size() == 1 ? "" : " of " + unread.size() + " places") + " (listed above).";
         }
+        List<Finding> findings = findings();
         StringBuilder text = new StringBuilder(!nothing.isEmpty() ? nothing : findings.isEmpty() ? "No findings" : findings.size() == 1 ? "1 finding" : findings.size() + " findings");
         text.append(asked).append(" in ").append(files.size()).append(files.size() == 1 ? " file, " : " files, ")
                 .append(lines()).append(lines() == 1 ? " line" : " lines");
