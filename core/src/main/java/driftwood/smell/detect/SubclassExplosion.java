@@ -20,6 +20,7 @@ import driftwood.smell.see.shape.ShapeWalk;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,6 +28,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -128,7 +130,7 @@ public final class SubclassExplosion implements Detector {
         for (Map.Entry<String, List<Cell>> split : bySplit.entrySet()) {
             List<Cell> dense = dense(once(dense(split.getValue())));
             boolean better = dense.size() > best.size() || dense.size() == best.size() && split.getKey().length() > shared;
-            if (dense.size() >= CELLS && better && !hasPlainColumn(dense) && repeats(dense, shapes)) {
+            if (dense.size() >= CELLS && better && !hasPlainColumn(dense) && repeats(dense, shapes, isCrossed(dense, program) ? 1 : 2)) {
                 best = dense;
                 shared = split.getKey().length();
             }
@@ -180,8 +182,24 @@ public final class SubclassExplosion implements Detector {
         return rows >= 2 && columns >= 2 && left.size() >= CELLS && 2L * left.size() > rows * columns ? left : List.of();
     }
 
-    /** Whether bodies are repeated in at least two rows, or in two columns, and in one of them so that it matters. */
-    private static boolean repeats(List<Cell> cells, Map<String, Map<String, List<Shape>>> shapes) {
+    /** Whether each row and each column has a parent of its own, so that every cell is made of two; those that are such parents do not count. */
+    private static boolean isCrossed(List<Cell> all, Program program) {
+        Set<TypeOutline> above = new HashSet<>();
+        all.forEach(each -> above.addAll(program.parents(each.type())));
+        List<Cell> cells = dense(all.stream().filter(each -> !above.contains(each.type())).toList());
+        if (cells.size() < CELLS) {
+            return false;
+        }
+        return Stream.<Function<Cell, String>>of(Cell::row, Cell::column).allMatch(line -> {
+            Map<String, Set<TypeOutline>> parents = new HashMap<>();
+            cells.forEach(each -> parents.computeIfAbsent(line.apply(each), key -> new HashSet<>(program.parents(each.type())))
+                    .retainAll(program.parents(each.type())));
+            return parents.values().stream().noneMatch(Set::isEmpty) && parents.values().stream().distinct().count() == parents.size();
+        });
+    }
+
+    /** Whether bodies are repeated in enough rows, or columns, and in one of them so that it matters. */
+    private static boolean repeats(List<Cell> cells, Map<String, Map<String, List<Shape>>> shapes, int enough) {
         Set<String> lines = new TreeSet<>();
         Set<String> heavy = new TreeSet<>();
         for (Cell one : cells) {
@@ -200,7 +218,7 @@ public final class SubclassExplosion implements Detector {
             }
         }
         return Stream.of("row", "column").anyMatch(direction -> heavy.stream().anyMatch(each -> each.startsWith(direction))
-                && lines.stream().filter(each -> each.startsWith(direction)).count() >= 2);
+                && lines.stream().filter(each -> each.startsWith(direction)).count() >= enough);
     }
 
     /** How many statements of one type's routines stand in the other's as well. */
@@ -215,14 +233,29 @@ public final class SubclassExplosion implements Detector {
         return shared;
     }
 
+    /** How many letters are in the words with which all of them begin. */
+    private static int shared(List<String> rows) {
+        String[] first = WORDS.split(rows.get(0));
+        int letters = 0;
+        for (int i = 0; i < first.length && !first[i].isEmpty(); i++) {
+            int at = i;
+            if (!rows.stream().map(WORDS::split).allMatch(each -> each.length > at && each[at].equals(first[at]))) {
+                break;
+            }
+            letters += first[i].length();
+        }
+        return letters;
+    }
+
     private static Finding finding(TypeOutline parent, List<Cell> grid) {
         Map<String, List<String>> rows = new LinkedHashMap<>();
         Set<String> columns = new LinkedHashSet<>();
         List<Evidence> evidence = new ArrayList<>();
         List<Place> places = new ArrayList<>();
         Set<String> files = new LinkedHashSet<>();
+        int lead = shared(grid.stream().map(Cell::row).distinct().toList());
         for (Cell cell : grid) {
-            String row = cell.row().isEmpty() ? "plain" : cell.row();
+            String row = cell.row().length() == lead ? "plain" : cell.row().substring(lead);
             rows.computeIfAbsent(row, key -> new ArrayList<>()).add(cell.column());
             columns.add(cell.column());
             files.add(cell.type().file());

@@ -106,7 +106,8 @@ public final class TypeSwitch implements Detector {
         long working = variants.arms().stream().filter(i -> chain.arms().get(i).work() == Work.ACTS).count();
         boolean onlyCreates = chain.arms().stream().allMatch(arm -> arm.product().isPresent()
                 || arm.work() == Work.THROWS || arm.work() == Work.NOTHING);
-        return working >= 2 && !onlyCreates;
+        boolean mixed = variants.kind() == Variants.Kind.TYPES && variants.arms().size() >= 3 && working == 1 && chain.working() >= 3;
+        return (working >= 2 || mixed) && !onlyCreates;
     }
 
     private static List<Judged> siblings(Judged one, Map<String, List<Judged>> groups, Program program) {
