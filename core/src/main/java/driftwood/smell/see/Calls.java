@@ -12,6 +12,8 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Caller;
 import driftwood.smell.Detail.Place;
 import driftwood.source.Language;
+import driftwood.tree.TypeKind;
+import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,6 +30,12 @@ public final class Calls {
         return program.callsBy(caller).stream()
                 .filter(call -> call.trail().start() == Trail.Start.THIS && call.trail().steps().size() == 1
                         && call.trail().lastName().equals(name)).toList();
+    }
+
+    /** Whether a value of this type does something for others: the project declares it, and it is no mere kind or set of values. */
+    public boolean isCollaborator(TypeRef ref, TypeOutline scope) {
+        return program.resolve(ref, scope).filter(each -> each.kind() == TypeKind.INTERFACE
+                || each.kind() == TypeKind.CLASS && each.routines().stream().anyMatch(one -> !one.isConstructor() && !one.isFormula())).isPresent();
     }
 
     /** Creations inside a routine. */

@@ -2,9 +2,11 @@ package driftwood.refactor.java.recipe;
 
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.recipe.construction.BuilderForLadder;
+import driftwood.refactor.java.recipe.construction.HandedFactory;
 import driftwood.refactor.java.recipe.construction.InjectCollaborator;
 import driftwood.refactor.java.recipe.construction.MandatoryWrapper;
 import driftwood.refactor.java.recipe.construction.NamedCreations;
+import driftwood.refactor.java.recipe.construction.OverridableCreation;
 import driftwood.refactor.java.recipe.construction.RequiredParts;
 import driftwood.refactor.java.recipe.construction.SharedInstance;
 import driftwood.refactor.java.recipe.construction.StartLater;
@@ -34,7 +36,7 @@ public final class Recipes {
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants(), new OneWay());
+            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory());
 
     private Recipes() {
     }

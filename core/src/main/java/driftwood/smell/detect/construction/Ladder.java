@@ -14,6 +14,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * Constructors or creation routines that extend one another.
@@ -29,7 +30,7 @@ record Ladder(List<RoutineOutline> steps) {
 
     static Ladder ofConstructors(TypeOutline type, List<RoutineOutline> constructors, Calls calls) {
         List<RoutineOutline> candidates = constructors.stream()
-                .filter(each -> !repeatsParent(each, calls)).toList();
+                .filter(each -> !repeatsParent(each, calls) && !creates(type, each, constructors, calls)).toList();
         Ladder ladder = of(candidates, (small, large) -> calls.inside(small, "this").stream()
                 .anyMatch(call -> fills(small, large, call.arguments())));
         return type.isError() && ladder.isConventional() ? new Ladder(List.of()) : ladder;
@@ -154,6 +155,14 @@ record Ladder(List<RoutineOutline> steps) {
             }
         }
         return false;
+    }
+
+    /** A constructor that is the next one but for a collaborator, which it creates where nobody hands it in. */
+    private static boolean creates(TypeOutline type, RoutineOutline small, List<RoutineOutline> constructors, Calls calls) {
+        return calls.inside(small, "this").stream().anyMatch(call -> constructors.stream().anyMatch(large ->
+                large.parameters().size() == small.parameters().size() + 1 && fills(small, large, call.arguments())
+                        && IntStream.range(0, call.arguments().size()).filter(i -> call.arguments().get(i).kind() == Argument.Kind.OTHER)
+                        .anyMatch(i -> calls.isCollaborator(large.parameters().get(i).type(), type))));
     }
 
     /** A constructor that only hands all its parameters to the parent's. */

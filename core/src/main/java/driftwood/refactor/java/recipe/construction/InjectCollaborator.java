@@ -10,7 +10,6 @@ import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
@@ -24,7 +23,6 @@ import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Creating;
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -63,7 +61,7 @@ public final class InjectCollaborator implements Recipe {
         if (client.getKind() != ElementKind.CLASS) {
             throw new Refused(client.getSimpleName() + " is no class");
         }
-        List<TreePath> creations = creations(workspace, client, Symbol.of(fact.collaborator()).simpleType());
+        List<TreePath> creations = RoutineCreations.anywhere(workspace, client, Symbol.of(fact.collaborator()).simpleType());
         if (creations.isEmpty()) {
             throw new Refused("the creation of a " + Symbol.of(fact.collaborator()).simpleType() + " is not found in " + client.getSimpleName());
         }
@@ -76,22 +74,6 @@ public final class InjectCollaborator implements Recipe {
         } else {
             throw new Refused("it is created for several fields or both for a field and within routines");
         }
-    }
-
-    private static List<TreePath> creations(Workspace workspace, TypeElement client, String collaborator) {
-        TreePath home = workspace.path(client).orElseThrow();
-        List<TreePath> all = new ArrayList<>();
-        new TreePathScanner<Void, Void>() {
-            @Override
-            public Void visitNewClass(NewClassTree tree, Void nothing) {
-                Element made = workspace.element(getCurrentPath());
-                if (made != null && made.getEnclosingElement().getSimpleName().contentEquals(collaborator) && tree.getClassBody() == null) {
-                    all.add(getCurrentPath());
-                }
-                return super.visitNewClass(tree, nothing);
-            }
-        }.scan(home, null);
-        return all;
     }
 
     /** The field that a creation is for: by its initialiser, or by an assignment in a constructor; null where there is none. */
