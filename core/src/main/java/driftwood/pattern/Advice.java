@@ -12,6 +12,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Gathered;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -19,7 +20,7 @@ import java.util.stream.Collectors;
  * What a pattern says to one smell, in words: for findings that carry names and places only. In all texts a part in
  * braces, such as <code>{collaborators}</code>, stands for the names that play it in the finding.
  *
- * @param creating whether it is for constructors only
+ * @param only    what it is for
  * @param score   of the fit, 0.0 to 1.0; a tenth is added for each doubling of the places beyond two
  * @param because why it fits, one clause
  * @param cast    which part of the finding plays which of the pattern's roles
@@ -27,12 +28,42 @@ import java.util.stream.Collectors;
  * @param cost    what it adds
  * @param after   what is to be edited for one more variant once it is done, a clause for each place; none where nothing is
  */
-public record Advice(boolean creating, double score, String because, Map<String, String> cast, List<String> steps, Cost cost, List<String> after) {
+public record Advice(Only only, double score, String because, Map<String, String> cast, List<String> steps, Cost cost, List<String> after) {
+    /** Which findings of a smell an answer is for, by what they are at. */
+    enum Only {
+        ANYTHING {
+            @Override
+            boolean is(Symbol place) {
+                return true;
+            }
+        },
+        CONSTRUCTORS {
+            @Override
+            boolean is(Symbol place) {
+                return place.member().equals("new");
+            }
+        },
+        /** Not what is done while an object is made: its fields and constructors. */
+        ROUTINES {
+            @Override
+            boolean is(Symbol place) {
+                return place.isRoutine() && !place.member().equals("new");
+            }
+        };
+
+        abstract boolean is(Symbol place);
+
+        /** @param word as in the table; empty for anything */
+        static Only of(String word) {
+            return word.isEmpty() ? ANYTHING : valueOf(word.toUpperCase(Locale.ROOT));
+        }
+    }
+
     private static final double PER_DOUBLING = 0.05;
 
     /** Whether it can be said of a finding at all. */
     boolean suits(Finding finding) {
-        return !creating || Symbol.of(finding.symbol()).member().equals("new");
+        return only.is(Symbol.of(finding.symbol()));
     }
 
     Fit fit(String pattern, Gathered gathered) {

@@ -36,7 +36,7 @@ final class PatternWords {
             return new Answering(place, Optional.empty());
         }
         Block cost = said.block("cost").only(OF_COST);
-        return new Answering(place, Optional.of(new Advice("constructors".equals(said.text("only")), said.number("fit"), said.text("because"),
+        return new Answering(place, Optional.of(new Advice(Advice.Only.of(said.text("only")), said.number("fit"), said.text("because"),
                 said.pairs("cast"), said.texts("steps"), new Cost((int) cost.number("types"), (int) cost.number("lines"),
                 cost.text("indirection")), said.texts("after"))));
     }
