@@ -1,5 +1,6 @@
 package driftwood.smell;
 
+import driftwood.pack.Line;
 import driftwood.program.Symbol;
 import java.util.List;
 
@@ -164,8 +165,9 @@ public sealed interface RoutineFacts extends Gathered {
      *
      * @param routine symbol
      * @param core    as written, shortened
+     * @param line    where the core begins
      */
-    record Guarded(String routine, String core) implements RoutineFacts {
+    record Guarded(String routine, String core, @Line int line) implements RoutineFacts {
         @Override
         public String change() {
             return "guard";

@@ -40,7 +40,7 @@ class PatternWordsTest {
             Map.entry("subclass-explosion", List.of(new TypeFacts.Grid(T, SOME, SOME, List.of()))),
             Map.entry("container-type-check", List.of(new TypeFacts.Descent(T, T, SOME, List.of()))),
             Map.entry("half-built-object", List.of(new TypeFacts.Unfinished(T, SOME, List.of()))),
-            Map.entry("guard-heavy-method", List.of(new RoutineFacts.Guarded(R, "core()"))));
+            Map.entry("guard-heavy-method", List.of(new RoutineFacts.Guarded(R, "core()", 3))));
     private static final Pattern BRACES = Pattern.compile("\\{([^}]*)}");
 
     @TestFactory

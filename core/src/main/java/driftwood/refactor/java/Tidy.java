@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 
 /** What a careful hand does at the end of a stage: imports that it left without use go, and empty lines as the file has none. */
 final class Tidy {
-    private static final List<Pattern> GAPS = List.of(Pattern.compile("(?<=\\{\\r?\\n)[ \\t]*\\r?\\n(?=[ \\t]*[^\\s])"),
+    private static final List<Pattern> GAPS = List.of(Pattern.compile("\\A(?:[ \\t]*\\r?\\n)+"), Pattern.compile("(?<=\\{\\r?\\n)[ \\t]*\\r?\\n(?=[ \\t]*[^\\s])"),
             Pattern.compile("(?<=\\n)[ \\t]*\\r?\\n(?=[ \\t]*\\})"), Pattern.compile("(?<=\\n)[ \\t]*\\r?\\n(?=[ \\t]*\\r?\\n)"));
     private static final Pattern IMPORT = Pattern.compile("(?m)^import\\s+(?:static\\s+)?[\\w.]+\\.(\\w+)\\s*;[ \\t]*\\r?\\n");
 

@@ -26,6 +26,13 @@ class TidyTest {
     }
 
     @Test
+    void aFileDoesNotBeginWithTheLineThatItsImportsLeft() {
+        String before = "import java.util.List;\n\nclass Quay {\n    List<String> some;\n}\n";
+        assertThat(tidied(before, before.replace("    List<String> some;\n", ""))).isEqualTo("class Quay {\n}\n");
+        assertThat(tidied("\n" + before, "\n" + before.replace("    List<String> some;\n", ""))).startsWith("\n");
+    }
+
+    @Test
     void anImportThatNeverHadAUseStays() {
         String before = "import java.util.List;\n\nclass Quay {\n    int depth;\n}\n";
         assertThat(tidied(before, before.replace("depth", "height"))).contains("import java.util.List;");
@@ -40,7 +47,7 @@ class TidyTest {
     @Test
     void staticImportsAreImportsToo() {
         String before = "import static java.lang.Math.max;\r\n\r\nclass Quay {\r\n    int a = max(1, 2);\r\n}\r\n";
-        assertThat(tidied(before, before.replace("max(1, 2)", "2"))).isEqualTo("\r\nclass Quay {\r\n    int a = 2;\r\n}\r\n");
+        assertThat(tidied(before, before.replace("max(1, 2)", "2"))).isEqualTo("class Quay {\r\n    int a = 2;\r\n}\r\n");
     }
 
     @Test

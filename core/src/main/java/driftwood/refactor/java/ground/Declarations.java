@@ -183,6 +183,20 @@ public final class Declarations {
         return unit.text().indexOf('{', at);
     }
 
+    /** Lets a class implement one interface more. */
+    public void implement(TreePath type, String contract) {
+        Unit unit = workspace.unit(type);
+        ClassTree tree = (ClassTree) type.getLeaf();
+        List<? extends Tree> contracts = tree.getImplementsClause();
+        if (!contracts.isEmpty()) {
+            script.insert(unit.file(), workspace.to(contracts.get(contracts.size() - 1), unit.tree()), ", " + contract);
+            return;
+        }
+        int from = Math.max(workspace.from(type), workspace.to(tree.getModifiers(), unit.tree()));
+        int open = unit.text().indexOf('{', from);
+        script.insert(unit.file(), unit.text().substring(0, open).stripTrailing().length(), " implements " + contract);
+    }
+
     /** Takes a member out, with its comments and the empty line before it. */
     public void remove(TreePath member) {
         Unit unit = workspace.unit(member);

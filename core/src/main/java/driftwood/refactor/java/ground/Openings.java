@@ -44,6 +44,11 @@ public final class Openings {
         }
     }
 
+    /** Lets a new type of the same package reach members. */
+    public void openBeside(Set<Element> members) {
+        members.stream().filter(each -> each.getModifiers().contains(Modifier.PRIVATE)).forEach(this::widen);
+    }
+
     private void widen(Element member) {
         if (!drafting.opens(member)) {
             return;

@@ -24,6 +24,7 @@ import driftwood.refactor.java.recipe.routine.ParameterObject;
 import driftwood.refactor.java.recipe.routine.SplitFlag;
 import driftwood.refactor.java.recipe.routine.TellListeners;
 import driftwood.refactor.java.recipe.routine.TypesForValues;
+import driftwood.refactor.java.recipe.routine.WorkBehindGuards;
 import driftwood.refactor.java.recipe.twin.OneClass;
 import driftwood.refactor.java.recipe.twin.SharedParent;
 import driftwood.smell.Finding;
@@ -36,7 +37,7 @@ public final class Recipes {
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory());
+            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new WorkBehindGuards());
 
     private Recipes() {
     }

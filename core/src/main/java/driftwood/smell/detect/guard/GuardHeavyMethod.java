@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -67,7 +68,7 @@ public final class GuardHeavyMethod implements Detector {
     public record Guarded(String type, String routine, @Line int line, @Line int endLine, List<Part> parts) {
     }
 
-    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 11, Guarded.class, file -> {
+    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 12, Guarded.class, file -> {
         if (file.file().test()) {
             return List.of();
         }
@@ -126,11 +127,19 @@ public final class GuardHeavyMethod implements Detector {
         List<Finding> findings = new ArrayList<>();
         for (Seen<Guarded> seen : sighted) {
             Optional<TypeOutline> type = program.type(seen.sighting().type());
-            if (type.isPresent()) {
+            if (type.isPresent() && !passesOn(program, type.get(), seen.sighting().routine())) {
                 findings.add(finding(seen.file(), seen.sighting()));
             }
         }
         return findings;
+    }
+
+    /** The guards stand around another object of the same interface already, which is the cure. */
+    private static boolean passesOn(Program program, TypeOutline type, String routine) {
+        Set<TypeOutline> above = program.ancestors(type);
+        return type.routines().stream().filter(each -> each.symbol().equals(routine)).anyMatch(own -> program.callsBy(own).stream()
+                .filter(call -> call.trail().lastName().equals(own.name()) && program.fieldAt(call.trail().owner(), type.name()).isPresent())
+                .anyMatch(call -> program.projectType(call.trail().owner(), type.name()).filter(above::contains).isPresent()));
     }
 
     private static Finding finding(String file, Guarded guarded) {
@@ -148,7 +157,7 @@ public final class GuardHeavyMethod implements Detector {
             }
         }
         Drag drag = Drag.of(1, 1, guarded.parts().size()).build();
-        Gathered detail = new RoutineFacts.Guarded(guarded.routine(), core.text());
+        Gathered detail = new RoutineFacts.Guarded(guarded.routine(), core.text(), core.line());
         return SMELL.finding(new Spot(file, guarded.line(), guarded.endLine(), guarded.routine()), drag,
                 guards + " of " + guarded.parts().size() + " statements guard one: " + core.text(), evidence, detail);
     }

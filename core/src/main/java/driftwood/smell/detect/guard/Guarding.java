@@ -160,9 +160,13 @@ final class Guarding {
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < statements.size(); i++) {
             Node each = statements.get(i);
-            parts.add(new Part(roles.get(i), file.brief(each), file.line(each), file.endLine(each)));
+            parts.add(new Part(roles.get(i), withoutEnd(file.brief(each)), file.line(each), file.endLine(each)));
         }
         return parts;
+    }
+
+    private static String withoutEnd(String statement) {
+        return statement.endsWith(";") ? statement.substring(0, statement.length() - 1) : statement;
     }
 
     private static void unfold(Node statement, List<Node> into) {
