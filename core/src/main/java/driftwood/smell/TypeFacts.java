@@ -110,9 +110,14 @@ public sealed interface TypeFacts extends Gathered {
      * @param parent  qualified name
      * @param rows    words of one direction
      * @param columns words of the other
+     * @param cells   the subclasses with their words
      * @param places  the subclasses
      */
-    record Grid(String parent, List<String> rows, List<String> columns, List<Place> places) implements TypeFacts {
+    record Grid(String parent, List<String> rows, List<String> columns, List<Cell> cells, List<Place> places) implements TypeFacts {
+        /** A subclass. @param type qualified name */
+        public record Cell(String type, String row, String column) {
+        }
+
         @Override
         public String change() {
             return "word in either direction";

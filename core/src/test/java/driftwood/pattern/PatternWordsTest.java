@@ -37,7 +37,7 @@ class PatternWordsTest {
             Map.entry("mismatched-interfaces", List.of(new RoutineFacts.Mismatch(CHAIN, List.of(T), SOME, List.of()))),
             Map.entry("constructor-work", List.of(new RoutineFacts.Work(R, T, List.of()))),
             Map.entry("near-twin-classes", List.of(new TypeFacts.Twins(List.of(T), SOME, SOME, List.of()))),
-            Map.entry("subclass-explosion", List.of(new TypeFacts.Grid(T, SOME, SOME, List.of()))),
+            Map.entry("subclass-explosion", List.of(new TypeFacts.Grid(T, SOME, SOME, List.of(), List.of()))),
             Map.entry("container-type-check", List.of(new TypeFacts.Descent(T, T, SOME, List.of()))),
             Map.entry("half-built-object", List.of(new TypeFacts.Unfinished(T, SOME, List.of()))),
             Map.entry("guard-heavy-method", List.of(new RoutineFacts.Guarded(R, "core()", 3))));

@@ -252,12 +252,14 @@ public final class SubclassExplosion implements Detector {
         Set<String> columns = new LinkedHashSet<>();
         List<Evidence> evidence = new ArrayList<>();
         List<Place> places = new ArrayList<>();
+        List<TypeFacts.Grid.Cell> cells = new ArrayList<>();
         Set<String> files = new LinkedHashSet<>();
         int lead = shared(grid.stream().map(Cell::row).distinct().toList());
         for (Cell cell : grid) {
             String row = cell.row().length() == lead ? "plain" : cell.row().substring(lead);
             rows.computeIfAbsent(row, key -> new ArrayList<>()).add(cell.column());
             columns.add(cell.column());
+            cells.add(new TypeFacts.Grid.Cell(cell.type().name(), row, cell.column()));
             files.add(cell.type().file());
             evidence.add(new Evidence(cell.type().file(), cell.type().line(), cell.type().endLine(), row + " x "
                     + cell.column() + ": " + cell.type().simpleName()));
@@ -267,7 +269,7 @@ public final class SubclassExplosion implements Detector {
         Drag drag = Drag.of(Math.max(rows.size(), columns.size()), files.size(), grid.size())
                 .risk(grid.size() < rows.size() * columns.size(), 0.2, rows.size() * columns.size() - grid.size()
                         + " combinations are missing").build();
-        Gathered detail = new TypeFacts.Grid(parent.name(), List.copyOf(rows.keySet()), List.copyOf(columns), places);
+        Gathered detail = new TypeFacts.Grid(parent.name(), List.copyOf(rows.keySet()), List.copyOf(columns), cells, places);
         return SMELL.finding(Spot.of(parent), drag, "its subclasses are a grid of " + Listing.of(List.copyOf(rows.keySet()))
                 + " by " + Listing.of(List.copyOf(columns)) + ": " + grid.size() + " classes with repeated bodies",
                 evidence, detail);

@@ -27,6 +27,7 @@ import driftwood.refactor.java.recipe.routine.TypesForValues;
 import driftwood.refactor.java.recipe.routine.WorkBehindGuards;
 import driftwood.refactor.java.recipe.twin.OneClass;
 import driftwood.refactor.java.recipe.twin.SharedParent;
+import driftwood.refactor.java.recipe.twin.TwoDirections;
 import driftwood.smell.Finding;
 import java.util.List;
 
@@ -37,7 +38,7 @@ public final class Recipes {
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new WorkBehindGuards());
+            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new WorkBehindGuards(), new TwoDirections());
 
     private Recipes() {
     }

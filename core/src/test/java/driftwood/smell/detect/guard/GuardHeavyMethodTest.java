@@ -21,13 +21,13 @@ class GuardHeavyMethodTest extends SmellCases {
     @Override
     protected Map<String, String> smelly() {
         return Map.of(
-                "5 of 6 statements guard one: engine.pump(litres);", pump("void pump(int litres) { if (closed) { return; } if (litres < 0) { throw new IllegalArgumentException(); }\n"
+                "5 of 6 statements guard one: engine.pump(litres)", pump("void pump(int litres) { if (closed) { return; } if (litres < 0) { throw new IllegalArgumentException(); }\n"
                         + "litres = Math.min(litres, LIMIT); calls++; last = litres; engine.pump(litres); }"),
-                "4 of 6 statements guard one: return engine.read() * factor;", pump("int read(int factor) { if (closed) { return 0; } if (factor < 1) { return 0; } if (factor > 9) { factor = 9; }\n"
+                "4 of 6 statements guard one: return engine.read() * factor", pump("int read(int factor) { if (closed) { return 0; } if (factor < 1) { return 0; } if (factor > 9) { factor = 9; }\n"
                         + "calls++; int spare = 4; return engine.read() * factor; }"),
                 "guard one: engine.pump(a)", pump("void three(int a) { java.util.Objects.requireNonNull(engine); if (closed) return; if (a == LIMIT) return; calls += 1; last = a; engine.pump(a); }"),
                 "guard one: this.engine.pump(a + 1)", pump("void four(int a) { try { if (closed) { return; } if (a < 0) { return; } if (a > 9) { a = 9; } calls++; last = a; this.engine.pump(a + 1); } finally { } }"),
-                "guard one: while (litres > 0) engine.pump(litres--);", pump("void five(int litres) { if (closed) { return; } if (litres > LIMIT) { return; } if (litres < 0) { return; } calls++; last = litres; while (litres > 0) engine.pump(litres--); }"),
+                "guard one: while (litres > 0) engine.pump(litres--)", pump("void five(int litres) { if (closed) { return; } if (litres > LIMIT) { return; } if (litres < 0) { return; } calls++; last = litres; while (litres > 0) engine.pump(litres--); }"),
                 "guard one: for (int i = 0; i < n; i++)", pump("void six(int n) { if (closed) { return; } if (n < 0) { return; } n = Math.min(n, 9); n = Math.max(n, 1); calls++; for (int i = 0; i < n; i++) { engine.pump(i); } }"));
     }
 

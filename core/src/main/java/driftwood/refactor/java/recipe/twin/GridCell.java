@@ -1,0 +1,143 @@
+package driftwood.refactor.java.recipe.twin;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Code;
+import driftwood.refactor.java.ground.Comments;
+import driftwood.refactor.java.ground.Declarations.Where;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Workspace;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+
+/**
+ * A class whose name combines two words, and which does nothing but what these say.
+ *
+ * @param parent   what all cells are
+ * @param type     itself
+ * @param path     its declaration
+ * @param routines by their names and the types of their parameters
+ */
+record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreePath path, Map<String, ExecutableElement> routines) {
+
+    /** @throws Refused where it keeps something, asks the object around, or is made of something */
+    static GridCell of(Workspace workspace, TypeElement type, TypeElement parent) {
+        String name = type.getSimpleName().toString();
+        TreePath path = workspace.path(type).orElseThrow();
+        boolean child = workspace.types().isSameType(type.getSuperclass(), parent.asType()) || parent.getKind() == ElementKind.INTERFACE && type.getInterfaces().stream().anyMatch(each -> workspace.types().isSameType(each, parent.asType()));
+        boolean otherParent = parent.getKind() == ElementKind.INTERFACE && !type.getSuperclass().toString().equals("java.lang.Object");
+        if (!child || otherParent || !type.getTypeParameters().isEmpty()) {
+            throw new Refused(name + " is no plain child of " + parent.getSimpleName());
+        }
+        Map<String, ExecutableElement> routines = new LinkedHashMap<>();
+        for (Element each : type.getEnclosedElements()) {
+            if (each.getKind() == ElementKind.METHOD && !each.getModifiers().contains(Modifier.STATIC) && !each.getModifiers().contains(Modifier.PRIVATE)) {
+                ExecutableElement routine = (ExecutableElement) each;
+                routines.put(each.getSimpleName() + "(" + routine.getParameters().stream().map(one -> one.asType().toString()).collect(Collectors.joining(",")) + ")", routine);
+            } else if (each.getKind() == ElementKind.CONSTRUCTOR) {
+                boolean plain = workspace.written(each).map(one -> ((MethodTree) one.getLeaf()).getBody().getStatements().stream().allMatch(line -> line.toString().equals("super();"))
+                        && ((MethodTree) one.getLeaf()).getParameters().isEmpty()).orElse(true);
+                if (!plain) {
+                    throw new Refused(name + " is made of something or does something when it is made");
+                }
+            } else if (!(each.getKind() == ElementKind.FIELD && each.getModifiers().containsAll(Set.of(Modifier.STATIC, Modifier.FINAL)))) {
+                throw new Refused(name + " has " + each.getSimpleName() + " of its own");
+            }
+        }
+        GridCell cell = new GridCell(workspace, parent, type, path, routines);
+        routines.values().forEach(cell::refuseTied);
+        return cell;
+    }
+
+    private void refuseTied(ExecutableElement routine) {
+        TreePath tree = workspace.path(routine).orElseThrow();
+        Captures captures = Captures.of(workspace, List.of(tree));
+        if (captures.needsObject()) {
+            String what = captures.members().stream().findFirst().map(each -> each.getSimpleName().toString()).orElse("itself");
+            throw new Refused(name() + "." + routine.getSimpleName() + "() asks the object for " + what + ", which would be another");
+        }
+        captures.statics().stream().filter(each -> each.getEnclosingElement().equals(type) && each.getKind() != ElementKind.FIELD
+                || each.getEnclosingElement().equals(parent) && each.getModifiers().contains(Modifier.PRIVATE)).findFirst().ifPresent(each -> {
+                    throw new Refused(name() + "." + routine.getSimpleName() + "() asks " + each.getSimpleName());
+                });
+    }
+
+    String name() {
+        return type.getSimpleName().toString();
+    }
+
+    Unit unit() {
+        return workspace.unit(path);
+    }
+
+    /** What a routine says, with the constants that it names: two that say the same do the same. */
+    String told(String routine) {
+        TreePath tree = workspace.path(routines.get(routine)).orElseThrow();
+        return Code.compact(workspace.text(tree)) + constantsOf(List.of(routine)).stream().map(each -> Code.compact(workspace.text(workspace.path(each).orElseThrow()))).toList();
+    }
+
+    private Set<Element> constantsOf(List<String> keys) {
+        Set<Element> constants = new LinkedHashSet<>();
+        keys.forEach(key -> Captures.of(workspace, List.of(workspace.path(routines.get(key)).orElseThrow())).statics().stream()
+                .filter(each -> each.getEnclosingElement().equals(type)).forEach(constants::add));
+        for (Element each : constants) {
+            TreePath value = workspace.path(each).orElseThrow();
+            if (!Captures.of(workspace, List.of(new TreePath(value, ((VariableTree) value.getLeaf()).getInitializer()))).statics().stream().filter(one -> one.getEnclosingElement().equals(type)).toList().isEmpty()) {
+                throw new Refused(name() + "." + each.getSimpleName() + " is worked out from another");
+            }
+        }
+        return constants;
+    }
+
+    /** The constants that some routines name, a line each; empty for none. */
+    String constants(List<String> keys) {
+        return constantsOf(keys).stream().map(each -> "    " + workspace.text(workspace.path(each).orElseThrow()) + "\n").collect(Collectors.joining());
+    }
+
+    /** A routine with its comments, as text without indentation. */
+    String code(ExecutableElement routine) {
+        TreePath tree = workspace.path(routine).orElseThrow();
+        return unit().bare(Comments.before(workspace, tree) + workspace.text(tree), unit().indentAt(workspace.from(tree)));
+    }
+
+    /** The same as a routine of an interface. */
+    String opened(ExecutableElement routine) {
+        TreePath tree = workspace.path(routine).orElseThrow();
+        MethodTree method = (MethodTree) tree.getLeaf();
+        String text = workspace.text(tree);
+        int from = workspace.from(new TreePath(tree, method.getReturnType())) - workspace.from(tree);
+        String told = text.substring(from);
+        String comments = Comments.before(workspace, tree);
+        return unit().bare(comments + "@Override\n" + unit().indentAt(workspace.from(tree)) + "public " + told, unit().indentAt(workspace.from(tree)));
+    }
+
+    /** Leaves the name, and what it is made of. @param parts the arguments for its new parent */
+    void reduce(Drafting drafting, String whole, String parts) {
+        ClassTree tree = (ClassTree) path.getLeaf();
+        Unit unit = unit();
+        int name = unit.text().indexOf(name(), unit.text().indexOf("class ", workspace.to(tree.getModifiers(), unit.tree()))) + name().length();
+        int open = unit.text().indexOf('{', name);
+        String others = tree.getImplementsClause().stream().map(each -> new TreePath(path, each)).filter(each -> !parent.equals(workspace.element(each))).map(workspace::text)
+                .collect(Collectors.joining(", "));
+        drafting.script().replace(unit.file(), name, unit.text().substring(0, open).stripTrailing().length(), " extends " + whole + (others.isEmpty() ? "" : " implements " + others));
+        for (Element each : type.getEnclosedElements()) {
+            workspace.written(each).ifPresent(drafting.declarations()::remove);
+        }
+        String visible = type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
+        drafting.declarations().add(path, visible + name() + "() {\n    super(" + parts + ");\n}", Where.END);
+    }
+}
