@@ -3,6 +3,7 @@ package driftwood.refactor;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import driftwood.behaviour.view.Surface;
 import driftwood.pattern.Answer;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
@@ -53,6 +54,7 @@ class RecipesTest {
             return;
         }
         Refactoring refactoring = one.refactoring(before);
+        assertThat(Surface.around(one.finding(before), before.program()).targets()).as("what characterize observes").isNotEmpty();
         String wanted = RecipeCase.run(root, classes);
         for (Stage stage : refactoring.stages()) {
             write(stage.files());

@@ -9,6 +9,7 @@ import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.refactor.Refactoring;
 import driftwood.smell.Finding;
+import driftwood.smell.Gathered;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -29,18 +30,19 @@ public final class Affected {
             program.outlines().stream().filter(file -> file.file().equals(each.getKey()) && !file.test())
                     .forEach(file -> routines(file, lines, touched));
         }
-        Surface all = around(finding, program).and(Surface.of(touched, program));
+        Surface edited = Surface.of(touched, program);
+        if (finding.detail() instanceof Gathered) {
+            Surface kept = kept(edited, refactoring);
+            return kept.targets().isEmpty() ? kept(Surface.around(finding, program), refactoring) : kept;
+        }
+        return kept(Surface.around(finding, program).and(edited), refactoring);
+    }
+
+    /** What can be called afterwards as it was. */
+    private static Surface kept(Surface all, Refactoring refactoring) {
         Set<Target> kept = new LinkedHashSet<>();
         all.targets().stream().filter(each -> each.routine().isEmpty() || !refactoring.gone().contains(known(each.routine().get()))).forEach(kept::add);
         return new Surface(List.copyOf(kept), all.left());
-    }
-
-    private static Surface around(Finding finding, Program program) {
-        try {
-            return Surface.around(finding, program);
-        } catch (IllegalArgumentException e) {
-            return new Surface(List.of(), List.of());
-        }
     }
 
     private static String known(RoutineOutline routine) {

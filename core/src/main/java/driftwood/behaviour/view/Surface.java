@@ -9,6 +9,7 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Detail;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Finding;
+import driftwood.smell.Gathered;
 import driftwood.tree.Mark;
 import driftwood.tree.RoutineKind;
 import java.util.ArrayDeque;
@@ -20,6 +21,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The routines through which behaviour is observed: the narrowest that the refactoring keeps. A private routine is
@@ -31,6 +33,7 @@ import java.util.Set;
  */
 public record Surface(List<Target> targets, List<String> left) {
     private static final int MOST = 80;
+    private static final String ONLY_SOME = ": only " + MOST + " routines at a time";
 
     /**
      * One thing to observe.
@@ -49,9 +52,25 @@ public record Surface(List<Target> targets, List<String> left) {
 
     /** The surface around a finding. */
     public static Surface around(Finding finding, Program program) {
+        if (finding.detail() instanceof Gathered gathered) {
+            return around(Stream.concat(Stream.of(finding.symbol()), gathered.places().stream().map(Place::symbol)).distinct().toList(), program);
+        }
         Collector collector = new Collector(program);
         finding.detail().accept(collector);
         return collector.surface();
+    }
+
+    /** Routines by their symbols, and all that a type does whose symbol or whose field's it is. */
+    private static Surface around(List<String> symbols, Program program) {
+        Surface all = new Surface(List.of(), List.of());
+        for (String each : symbols) {
+            Optional<TypeOutline> type = Symbol.of(each).isRoutine() ? Optional.empty() : program.type(Symbol.of(each).type());
+            all = all.and(type.map(whole -> of(whole, program)).orElseGet(() -> of(List.of(each), program)));
+        }
+        List<Target> targets = all.targets().subList(0, Math.min(MOST, all.targets().size()));
+        List<String> left = new ArrayList<>(all.left().stream().distinct().toList());
+        all.targets().stream().skip(MOST).forEach(each -> left.add(each.symbol() + ONLY_SOME));
+        return new Surface(targets, left);
     }
 
     /** All routines of a type that others may call, and what its constructions give. */
@@ -155,7 +174,7 @@ public record Surface(List<Target> targets, List<String> left) {
 
         Surface surface() {
             List<Target> all = new ArrayList<>(targets);
-            all.stream().skip(MOST).forEach(each -> left.add(each.symbol() + ": only " + MOST + " routines at a time"));
+            all.stream().skip(MOST).forEach(each -> left.add(each.symbol() + ONLY_SOME));
             return new Surface(all.subList(0, Math.min(MOST, all.size())), left);
         }
 

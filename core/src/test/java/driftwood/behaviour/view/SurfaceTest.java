@@ -50,6 +50,50 @@ class SurfaceTest {
     }
 
     @Test
+    void aFindingAtARoutineIsObservedThroughIt() {
+        assertThat(around("long-parameter-list", """
+                package quay;
+                class Desk {
+                    void enter(String ship, int length, int draught, int berth, String flag, boolean pilot) { }
+                    void call() { enter("a", 1, 2, 3, "b", true); }
+                    int rest() { return 1; }
+                }
+                """)).containsExactly("quay.Desk#enter(String,int,int,int,String,boolean)");
+    }
+
+    @Test
+    void aFindingAtAFieldIsObservedThroughItsType() {
+        assertThat(around("hard-coded-instantiation", """
+                package quay;
+                class Book {
+                    private final Store store = new Store();
+                    void note(String line) { store.save(line); }
+                    int pending() { return 1; }
+                    private void hidden() { }
+                }
+                """, """
+                package quay;
+                class Store {
+                    void save(String line) {
+                        try { java.nio.file.Files.writeString(java.nio.file.Path.of("x"), line); } catch (java.io.IOException e) { throw new IllegalStateException(e); }
+                    }
+                }
+                """)).containsExactly("quay.Book#new", "quay.Book#note(String)", "quay.Book#pending()");
+    }
+
+    @Test
+    void aFindingAtSeveralTypesIsObservedThroughAllOfThem() {
+        assertThat(around("subclass-explosion", """
+                package quay;
+                abstract class Ferry { abstract int price(int people); }
+                class FastCarFerry extends Ferry { int price(int people) { int each = 12; return people * each; } }
+                class SlowCarFerry extends Ferry { int price(int people) { int each = 12; return people * each; } }
+                class FastFootFerry extends Ferry { int price(int people) { int half = people / 2; return half * 7; } }
+                class SlowFootFerry extends Ferry { int price(int people) { int half = people / 2; return half * 7; } }
+                """)).contains("quay.FastCarFerry#price(int)", "quay.SlowFootFerry#price(int)");
+    }
+
+    @Test
     void aTypeIsObservedThroughAllThatOthersMayCall() {
         Scan.Result result = Given.scan("", """
                 package quay;
