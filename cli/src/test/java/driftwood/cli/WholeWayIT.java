@@ -118,6 +118,16 @@ class WholeWayIT {
     }
 
     @Test
+    void whatIsFoundAtATypeOrAFieldIsPinnedDownAsWell() throws Exception {
+        Files.writeString(folder.resolve("src/main/java/quay/Notes.java"), "package quay;\n\nclass Notes {\n    private final Shelf shelf = new Shelf();\n\n"
+                + "    String note(String line) {\n        return shelf.keep(line);\n    }\n}\n\nclass Shelf {\n    String keep(String line) {\n"
+                + "        return line + java.nio.file.Files.exists(java.nio.file.Path.of(\"/no/such\", \"shelf\"));\n    }\n}\n");
+        Run recorded = run("characterize", idOf("quay.Notes#shelf"), "--trial-time", "0");
+        assertThat(recorded.code()).as(recorded.err()).isZero();
+        assertThat(recorded.out()).contains("Notes#note(String)");
+    }
+
+    @Test
     void aSlipInAnyOtherClassIsNoticed() throws Exception {
         List<List<String>> slips = List.of(List.of("LockGate", "vessel.getLength() <= 60", "vessel.getLength() < 60"),
                 List.of("TideTable", "away <= 2", "away < 2"));

@@ -250,6 +250,6 @@ public final class SwappedArguments implements Detector {
                 .build();
         Gathered detail = new RoutineFacts.Swap(called.symbol(), cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList());
         return SMELL.finding(spot, drag,
-                "calls " + called.signature() + " with " + String.join(", ", wrong), evidence, detail);
+                "calls " + called.signature() + " crosswise: " + String.join(", ", wrong), evidence, detail);
     }
 }

@@ -36,6 +36,11 @@ final class Excuses {
     private static final Pattern STATUS = Pattern.compile("[1-5]\\d\\d");
     /** What a platform tells of an event, where nothing but the label says what it is. */
     private static final Pattern TOLD = Pattern.compile("(?i)(.*\\W)?(e|ev|evt|event)\\.(key|code|which|button|type|inputtype)");
+    /** The system that a program runs on, as its platform tells it. */
+    private static final Pattern PLATFORM = Pattern.compile("sys\\.platform|os\\.name|platform\\.(system|machine)\\(\\)|(process|os)\\.platform(\\(\\))?|"
+            + "PHP_OS(_FAMILY)?|RUBY_PLATFORM|System\\.getProperty\\(\"os\\..*|Environment\\.OSVersion\\.Platform");
+    /** What a request asks to be done; the protocol has no others. */
+    private static final Pattern VERB = Pattern.compile("[\"'](GET|POST|PUT|PATCH|DELETE|HEAD|OPTIONS|TRACE|CONNECT)[\"']");
     private static final Set<String> COMPARISONS = Set.of("canEqual", "equivalent");
     /** Types of what a scanner gives; a word before it makes it something else: an access token is none. */
     static final Pattern SCANNED = Pattern.compile("(token|lexeme|opcode)(type|kind|id|code)?s?", Pattern.CASE_INSENSITIVE);
@@ -49,8 +54,15 @@ final class Excuses {
         return COMPARISONS.contains(chain.routineName()) || Language.isAsked(chain.routineName(), Contract.EQUALITY,
                 Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches() || isOfAnswer(chain) || TAKEN.matcher(chain.subject().text()).matches()
-                || isOfToken(chain) || isTold(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
+                || isOfToken(chain) || isTold(chain) || isForeign(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
                 || isOfCharacter(chain) || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+    }
+
+    /** Texts that others have fixed, to which the project can add none. */
+    private static boolean isForeign(Chain chain) {
+        List<Label> labels = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() != Label.Kind.OTHER).toList();
+        return !labels.isEmpty() && labels.stream().allMatch(label -> label.kind() == Label.Kind.STRING)
+                && (PLATFORM.matcher(chain.subject().text()).matches() || labels.stream().allMatch(label -> VERB.matcher(label.text()).matches()));
     }
 
     /** The numbers by which a server says how it went are the protocol's. */

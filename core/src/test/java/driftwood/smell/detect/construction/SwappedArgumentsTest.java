@@ -19,7 +19,7 @@ class SwappedArgumentsTest extends SmellCases {
                 "calls Plan(int width, int height)", yard("Plan fit(int width, int height) { return new Plan(height, width); }"),
                 "HEIGHT goes to width", yard("static final int WIDTH = 4, HEIGHT = 9; void fit() { Plan.resize(HEIGHT, WIDTH); }"),
                 "depth goes to dx, dx goes to dy, dy goes to depth", yard("void go(Plan p, int dx, int dy, int depth) { p.move(depth, dx, dy); }"),
-                "with height goes to width", yard("int width; int height; void fit() { Plan.resize(this.height, this.width); }"));
+                "crosswise: height goes to width", yard("int width; int height; void fit() { Plan.resize(this.height, this.width); }"));
     }
 
     @Override
