@@ -21,7 +21,7 @@ final class Excuses {
     private static final Pattern READING = Pattern.compile(
             "(?i).*(lex|pars|token|scanner|grammar|compile[rd]?\\b).*");
     private static final Pattern TOKEN = Pattern.compile(
-            "(?i)(c|ch|chr|char|character|token|tok|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
+            "(?i)(c|ch|chr|char|character|token|tok|keyword|word|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
     /** What a scanner gave, by whatever way it is reached. */
     private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
     private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
@@ -29,6 +29,7 @@ final class Excuses {
     private static final Pattern TRUTH = Pattern.compile("(?i)[\"'](yes|no|true|false|on|off|0|1|y|n|t|f)[\"']");
     private static final Pattern PIECE = Pattern.compile("(?i).*(opcode|tag|token|insn|instruction|bytecode)");
     private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
+    private static final Pattern GIVES = Pattern.compile("(?i)(read|next|peek|scan|take|advance|consume)[A-Z_]?\\w*");
     /** Called back by a parser for each piece that it reads. */
     private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*");
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
@@ -127,7 +128,13 @@ final class Excuses {
             return true;
         }
         boolean called = CALLED_IN_A_LOOP.matcher(chain.routineName()).matches();
-        return reader && literal && (chain.inLoop() || called || TOKEN.matcher(chain.subject().word()).matches());
+        return reader && literal && (chain.inLoop() || called || isGiven(chain.subject()) || TOKEN.matcher(chain.subject().word()).matches());
+    }
+
+    /** Whether a reader gave it: {@code label = reader.readWord()}. */
+    private static boolean isGiven(Chain.Subject subject) {
+        Trail way = subject.trail();
+        return way.isCall() && GIVES.matcher(way.lastName()).matches();
     }
 
     /** What a loop takes from its input piece by piece: an instruction, a tag, an item. */
