@@ -4,8 +4,10 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.StringWriter;
+import java.util.Collection;
 import java.util.Map;
 
 /** JSON as it is printed: two spaces, line feeds on every system, keys in the order they were put. */
@@ -18,10 +20,10 @@ public final class Json {
     }
 
     /**
-     * Written value by value, because finding out how to write objects of any class takes a tenth of a warm scan.
+     * What findings are made of is written value by value, because finding out how to write objects of any class takes a
+     * tenth of a warm scan.
      *
-     * @param value of maps with texts as keys, lists, texts, numbers and truth values; null is written as such
-     * @throws IllegalArgumentException where it is, or holds, anything else
+     * @param value maps with texts as keys, lists and plain values; in them objects of any class; null is written as such
      */
     public static String of(Object value) {
         StringWriter text = new StringWriter();
@@ -41,7 +43,7 @@ public final class Json {
                 write(each.getValue(), out);
             }
             out.writeEndObject();
-        } else if (value instanceof Iterable<?> list) {
+        } else if (value instanceof Collection<?> list) {
             out.writeStartArray();
             for (Object each : list) {
                 write(each, out);
@@ -50,7 +52,15 @@ public final class Json {
         } else if (value == null || value instanceof String || value instanceof Number || value instanceof Boolean) {
             out.writeObject(value);
         } else {
-            throw new IllegalArgumentException("not for JSON: " + value.getClass());
+            Objects.MAPPER.writeValue(out, value);
+        }
+    }
+
+    /** Made when the first object is written. */
+    private static final class Objects {
+        private static final ObjectMapper MAPPER = new ObjectMapper();
+
+        private Objects() {
         }
     }
 }
