@@ -21,7 +21,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.FutureTask;
 import java.util.function.IntConsumer;
 import java.util.function.Supplier;

@@ -1,17 +1,11 @@
 package driftwood.cli.render;
 
 import driftwood.pattern.Fit;
-import driftwood.scan.Causes;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
 import driftwood.source.Texts;
-import java.util.ArrayList;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Set;
 
 /** Findings for people at a terminal: most drag first, each with its code, why it drags and what to try. */
 public final class FindingsText {

@@ -52,15 +52,15 @@ public final class Json {
         } else if (value == null || value instanceof String || value instanceof Number || value instanceof Boolean) {
             out.writeObject(value);
         } else {
-            Objects.MAPPER.writeValue(out, value);
+            Mapper.ANY.writeValue(out, value);
         }
     }
 
     /** Made when the first object is written. */
-    private static final class Objects {
-        private static final ObjectMapper MAPPER = new ObjectMapper();
+    private static final class Mapper {
+        private static final ObjectMapper ANY = new ObjectMapper();
 
-        private Objects() {
+        private Mapper() {
         }
     }
 }

@@ -232,6 +232,13 @@ public final class Constructors {
         return workspace.text(value);
     }
 
+    /** Whether a constructor begins by calling another one of its type. @param constructor its declaration */
+    public static boolean isHandingOn(TreePath constructor) {
+        List<? extends StatementTree> body = ((MethodTree) constructor.getLeaf()).getBody().getStatements();
+        return !body.isEmpty() && body.get(0) instanceof ExpressionStatementTree first && first.getExpression() instanceof MethodInvocationTree call
+                && call.getMethodSelect() instanceof IdentifierTree named && named.getName().contentEquals("this");
+    }
+
     /** Makes a constructor private. @param constructor its declaration */
     public static void close(Drafting drafting, TreePath constructor) {
         Workspace workspace = drafting.workspace();

@@ -11,7 +11,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
-import javax.lang.model.element.Element;
 
 /** Members added to types and taken out of them, with the comments that belong to them. */
 public final class Declarations {

@@ -1,8 +1,5 @@
 package driftwood.refactor.java.ground;
 
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
@@ -57,16 +54,10 @@ public final class Injection {
                 throw new Refused(Constructors.told(each) + (each.isVarArgs() ? " takes any number of arguments" : " has a parameter " + name + " already"));
             }
             Constructors.refuseAnnotated(each);
-            if (!isHandingOn(each)) {
+            if (!Constructors.isHandingOn(workspace.path(each).orElseThrow())) {
                 beside(each, new Taken(type, name, keeps), creates.apply(each), becomes);
             }
         }
-    }
-
-    private boolean isHandingOn(ExecutableElement constructor) {
-        List<? extends StatementTree> body = ((MethodTree) workspace.path(constructor).orElseThrow().getLeaf()).getBody().getStatements();
-        return !body.isEmpty() && body.get(0) instanceof ExpressionStatementTree first && first.getExpression() instanceof MethodInvocationTree call
-                && call.getMethodSelect() instanceof IdentifierTree named && named.getName().contentEquals("this");
     }
 
     /** What a new constructor takes more, and the statement that keeps it. */

@@ -3,11 +3,14 @@ package driftwood.refactor.java.ground;
 import com.sun.source.tree.ImportTree;
 import driftwood.refactor.Refused;
 import java.util.TreeSet;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
@@ -43,6 +46,21 @@ public final class NewFile {
             case ERROR, INTERSECTION, UNION -> throw new Refused("a value has a type without a name: " + type);
             default -> type.toString().replaceAll("@[\\w.]+\\s*", "");
         };
+    }
+
+    /** A routine as an interface declares it, without its end. @throws Refused where it has type parameters */
+    public String head(ExecutableElement routine) {
+        if (!routine.getTypeParameters().isEmpty()) {
+            throw new Refused(routine.getSimpleName() + "() has type parameters");
+        }
+        return name(routine.getReturnType()) + " " + routine.getSimpleName() + taking(routine.getParameters(), routine);
+    }
+
+    /** Parameters in parentheses, and what a routine throws. @param parameters all of the routine's, or none */
+    public String taking(List<? extends VariableElement> parameters, ExecutableElement routine) {
+        String taken = parameters.stream().map(each -> name(each.asType()) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+        String thrown = routine.getThrownTypes().stream().map(this::name).collect(Collectors.joining(", "));
+        return "(" + (routine.isVarArgs() ? taken.replaceFirst("\\[\\] (?=\\w+$)", "... ") : taken) + ")" + (thrown.isEmpty() ? "" : " throws " + thrown);
     }
 
     /** A type's name without arguments. */

@@ -20,7 +20,6 @@ import driftwood.smell.TypeFacts;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -4,7 +4,6 @@ import driftwood.program.Outline.CreationFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Step;
-import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;

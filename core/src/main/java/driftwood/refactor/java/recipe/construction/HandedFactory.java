@@ -15,7 +15,6 @@ import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Creating;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
@@ -55,10 +54,8 @@ public final class HandedFactory implements Recipe {
         }
         drafting.script().stage("Add " + factory + ", which creates a " + simple, all.creations().stream().map(each -> workspace.place(each, "is created here")).toList());
         NewFile file = new NewFile(drafting, unit, factory);
-        String parameters = all.parameters().stream().map(each -> file.name(each.asType()) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-        String thrown = all.constructor().getThrownTypes().stream().map(file::name).collect(Collectors.joining(", "));
-        file.write("/** Creates a " + simple + ". */\n@FunctionalInterface\n" + Drafting.openness(client) + "interface " + factory + " {\n    " + file.name(product) + " create("
-                + parameters + ")" + (thrown.isEmpty() ? "" : " throws " + thrown) + ";\n}\n");
+        file.write("/** Creates a " + simple + ". */\n@FunctionalInterface\n" + Drafting.openness(client) + "interface " + factory + " {\n    " + file.name(product) + " create"
+                + file.taking(all.parameters(), all.constructor()) + ";\n}\n");
         drafting.script().stage("Let " + client.getSimpleName() + " be given one, and use its own only where nobody does", all.creations().stream().map(each -> workspace.place(each, "asks the factory")).toList());
         drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + factory + " " + field + ";", Where.FIELDS);
         all.creations().forEach(each -> drafting.script().replace(unit.file(), workspace.from(each), workspace.to(each), field + ".create(" + all.arguments(workspace, each) + ")"));

@@ -20,7 +20,6 @@ import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.EarlyRecipe;
-import driftwood.refactor.java.ground.NewFile;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.refactor.java.recipe.nothing.GuardReader.Guard;
@@ -37,12 +36,9 @@ import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeMirror;
-import javax.lang.model.util.ElementFilter;
 
 /** null-object: one shared instance that does nothing, or what all guards do instead, stands where null stood. */
 public final class NeutralObject implements EarlyRecipe {

@@ -4,13 +4,12 @@ import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LiteralTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
@@ -42,6 +41,9 @@ record GuardedFields(Workspace workspace, TypeElement home, List<VariableElement
         List<VariableElement> moved = new ArrayList<>();
         List<VariableElement> shared = new ArrayList<>();
         for (VariableElement field : needed) {
+            if (field.getModifiers().contains(Modifier.VOLATILE) || !field.getAnnotationMirrors().isEmpty()) {
+                throw new Refused(field.getSimpleName() + " is " + (field.getAnnotationMirrors().isEmpty() ? "volatile: other threads see it" : "annotated: somebody else may set it"));
+            }
             boolean alone = workspace.uses().of(field).stream().allMatch(use -> Uses.isWithin(use, core) || assigned(workspace, home, use) != null);
             if (alone && field.getModifiers().contains(Modifier.PRIVATE)) {
                 moved.add(field);
@@ -122,16 +124,10 @@ record GuardedFields(Workspace workspace, TypeElement home, List<VariableElement
         drafting.declarations().add(type, "private final " + contract + " " + field + ";", Where.FIELDS);
         for (ExecutableElement each : ElementFilter.constructorsIn(home.getEnclosedElements())) {
             TreePath constructor = workspace.path(each).orElseThrow();
-            if (!isHandingOn(constructor)) {
+            if (!Constructors.isHandingOn(constructor)) {
                 create(drafting, constructor, plain, field);
             }
         }
-    }
-
-    private static boolean isHandingOn(TreePath constructor) {
-        List<? extends StatementTree> body = ((MethodTree) constructor.getLeaf()).getBody().getStatements();
-        return !body.isEmpty() && body.get(0) instanceof ExpressionStatementTree first && first.getExpression() instanceof MethodInvocationTree call
-                && call.getMethodSelect() instanceof IdentifierTree named && named.getName().contentEquals("this");
     }
 
     /** Where the last of what it is handed gets its value, one of the new type is made. */

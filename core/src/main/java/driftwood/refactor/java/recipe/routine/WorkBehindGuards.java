@@ -72,12 +72,12 @@ public final class WorkBehindGuards implements Recipe {
         drafting.script().stage("Add " + contract + ", and " + plain + ", which does the work alone", List.of(workspace.place(core, "the work")));
         new Openings(drafting).openBeside(captures.statics().stream().filter(each -> home.equals(each.getEnclosingElement())).collect(Collectors.toSet()));
         NewFile file = new NewFile(drafting, unit, contract);
-        String head = head(file, routine);
+        String head = file.head(routine);
         file.write("/** What a " + simple + " does, with guards around it or without. */\n" + Drafting.openness(home) + "interface " + contract + " {\n    " + head + ";\n}\n");
         NewFile alone = new NewFile(drafting, unit, plain);
         String moved = new Rewriting(workspace, each -> qualified(workspace, each, home)).of(work);
         String body = core.getLeaf() instanceof VariableTree ? "return " + moved + ";" : moved;
-        String text = fields.declared(alone, workspace) + fields.constructor(alone, plain) + "    @Override\n    public " + head(alone, routine) + " {\n        "
+        String text = fields.declared(alone, workspace) + fields.constructor(alone, plain) + "    @Override\n    public " + alone.head(routine) + " {\n        "
                 + unit.bare(body, unit.indentAt(workspace.from(core))).replace("\n", "\n        ") + "\n    }\n";
         alone.importing(text).write("/** Does the work of a " + simple + " and guards nothing. */\nclass " + plain + " implements " + contract + " {\n" + text + "}\n");
 
@@ -159,13 +159,6 @@ public final class WorkBehindGuards implements Recipe {
         if (taken) {
             throw new Refused(home.getSimpleName() + " has a " + field + " already; give it another name with --name inner=NAME");
         }
-    }
-
-    private static String head(NewFile file, ExecutableElement routine) {
-        String parameters = routine.getParameters().stream().map(each -> file.name(each.asType()) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-        String thrown = routine.getThrownTypes().stream().map(file::name).collect(Collectors.joining(", "));
-        return file.name(routine.getReturnType()) + " " + routine.getSimpleName() + "(" + (routine.isVarArgs() ? parameters.replaceFirst("\\[\\] (?=\\w+$)", "... ") : parameters) + ")"
-                + (thrown.isEmpty() ? "" : " throws " + thrown);
     }
 
     /** Static members and nested types are named with their type from outside. */

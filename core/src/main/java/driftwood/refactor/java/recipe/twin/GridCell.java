@@ -64,6 +64,10 @@ record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreeP
     }
 
     private void refuseTied(ExecutableElement routine) {
+        boolean marked = routine.getAnnotationMirrors().stream().anyMatch(each -> !each.getAnnotationType().toString().equals("java.lang.Override"));
+        if (marked || routine.getModifiers().contains(Modifier.SYNCHRONIZED)) {
+            throw new Refused(name() + "." + routine.getSimpleName() + "() is " + (marked ? "annotated: somebody else may ask for it here" : "synchronized on its object"));
+        }
         TreePath tree = workspace.path(routine).orElseThrow();
         Captures captures = Captures.of(workspace, List.of(tree));
         if (captures.needsObject()) {

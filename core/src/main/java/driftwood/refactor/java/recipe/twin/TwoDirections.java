@@ -21,7 +21,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -123,7 +122,7 @@ public final class TwoDirections implements Recipe {
                     rest.append("\n    ").append(Code.deeper(first.code(routine))).append("\n");
                 } else {
                     String call = (down.routines.contains(key) ? down : across).field + "." + routine.getSimpleName() + "(" + routine.getParameters().stream().map(VariableElement::getSimpleName).collect(Collectors.joining(", ")) + ");";
-                    rest.append("\n    @Override\n    ").append(Drafting.visibility(routine)).append(head(file, routine)).append(" {\n        ")
+                    rest.append("\n    @Override\n    ").append(Drafting.visibility(routine)).append(file.head(routine)).append(" {\n        ")
                             .append(routine.getReturnType().getKind() == TypeKind.VOID ? "" : "return ").append(call).append("\n    }\n");
                 }
             });
@@ -132,16 +131,6 @@ public final class TwoDirections implements Recipe {
                     + across.type + " " + across.field + ";\n\n    " + whole + "(" + down.type + " " + down.field + ", " + across.type + " " + across.field + ") {\n        this." + down.field + " = " + down.field
                     + ";\n        this." + across.field + " = " + across.field + ";\n    }\n" + rest + "}\n";
             file.importing(code).write(code);
-        }
-
-        private String head(NewFile file, ExecutableElement routine) {
-            if (!routine.getTypeParameters().isEmpty()) {
-                throw new Refused(routine.getSimpleName() + "() has type parameters");
-            }
-            String parameters = routine.getParameters().stream().map(each -> file.name(each.asType()) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-            String thrown = routine.getThrownTypes().stream().map(file::name).collect(Collectors.joining(", "));
-            return file.name(routine.getReturnType()) + " " + routine.getSimpleName() + "(" + (routine.isVarArgs() ? parameters.replaceFirst("\\[\\] (?=\\w+$)", "... ") : parameters) + ")"
-                    + (thrown.isEmpty() ? "" : " throws " + thrown);
         }
 
         /** What depends on one of the two words. */
@@ -166,7 +155,7 @@ public final class TwoDirections implements Recipe {
             void write() {
                 NewFile file = new NewFile(drafting, unit, type);
                 StringBuilder heads = new StringBuilder();
-                routines.forEach(each -> heads.append(heads.isEmpty() ? "" : "\n").append("    ").append(head(file, first.routines().get(each))).append(";\n"));
+                routines.forEach(each -> heads.append(heads.isEmpty() ? "" : "\n").append("    ").append(file.head(first.routines().get(each))).append(";\n"));
                 file.write("/** What a " + parent.getSimpleName() + " does by one part of its kind. */\ninterface " + type + " {\n" + heads + "}\n");
                 classes.forEach((each, name) -> {
                     GridCell cell = cells.entrySet().stream().filter(one -> word.apply(one.getKey()).equals(each)).findFirst().orElseThrow().getValue();
