@@ -9,7 +9,6 @@ import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -142,17 +141,7 @@ public final class Program {
 
     /** The nearest type that all of some types are or descend from; empty where the project has none. */
     public Optional<TypeOutline> commonOf(Collection<TypeOutline> kinds) {
-        Set<TypeOutline> shared = null;
-        for (TypeOutline type : kinds) {
-            Set<TypeOutline> up = new LinkedHashSet<>(List.of(type));
-            up.addAll(ancestors(type));
-            if (shared == null) {
-                shared = up;
-            } else {
-                shared.retainAll(up);
-            }
-        }
-        return shared == null ? Optional.empty() : shared.stream().findFirst();
+        return types.commonOf(kinds);
     }
 
     /** Direct subtypes. */
@@ -228,11 +217,22 @@ public final class Program {
         return uses.callsOf(name);
     }
 
+    /** Every call of a routine of one of some names, in the order of their files. */
+    public List<CallFact> callsOfAny(Set<String> names) {
+        dependOnCallsOf(names);
+        return uses.callsOfAny(names);
+    }
+
+    /** Tells that what is being found out depends on the calls of routines of some names, whoever asked for them. */
+    public void dependOnCallsOf(Set<String> names) {
+        names.forEach(each -> asked.accept(Question.CALLS_OF.of(each)));
+    }
+
     /** Every call that the code of a routine makes. */
     public List<CallFact> callsBy(RoutineOutline routine) {
         String symbol = routine.symbol();
         asked.accept(Question.CALLS_BY.of(symbol));
-        return uses.callsBy(symbol);
+        return uses.callsBy(routine.owner(), symbol);
     }
 
     /** Every call on the result of a call of a routine of that name. */

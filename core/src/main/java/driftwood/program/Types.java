@@ -1,8 +1,8 @@
 package driftwood.program;
 
+import driftwood.source.Language;
 import driftwood.tree.TypeRef;
 import java.util.ArrayDeque;
-import driftwood.source.Language;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -130,6 +130,21 @@ final class Types {
             ancestors.put(type.name(), known);
         }
         return known;
+    }
+
+    /** The nearest type that all of some types are or descend from. */
+    Optional<TypeOutline> commonOf(Collection<TypeOutline> kinds) {
+        Set<TypeOutline> shared = null;
+        for (TypeOutline type : kinds) {
+            Set<TypeOutline> up = new LinkedHashSet<>(List.of(type));
+            up.addAll(ancestors(type));
+            if (shared == null) {
+                shared = up;
+            } else {
+                shared.retainAll(up);
+            }
+        }
+        return shared == null ? Optional.empty() : shared.stream().findFirst();
     }
 
     /** All subtypes, without the type itself. */

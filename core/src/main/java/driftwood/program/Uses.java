@@ -10,7 +10,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * What the code of a project does with its types and routines: every call and every creation, found by what it means.
@@ -18,29 +20,43 @@ import java.util.function.Function;
  */
 final class Uses {
     private final Program program;
-    private final Later<Map<String, List<CallFact>>> byName;
-    private final Later<Map<String, List<CallFact>>> byRoutine;
-    private final Later<Map<String, List<CallFact>>> onResults;
+    private final Later<NameIndex> calling;
+    private final Map<String, List<CallFact>> byName = new ConcurrentHashMap<>();
+    private final Map<String, List<CallFact>> onResults = new ConcurrentHashMap<>();
+    private final Map<String, Map<String, List<CallFact>>> byRoutine = new ConcurrentHashMap<>();
     private final Later<Map<String, List<CreationFact>>> creators;
 
     Uses(Program program) {
         this.program = program;
-        this.byName = new Later<>(() -> gathered(Outline::calls, call -> call.trail().lastName()));
-        this.byRoutine = new Later<>(() -> gathered(Outline::calls, CallFact::routine));
-        this.onResults = new Later<>(() -> gathered(Outline::calls, Uses::used));
+        this.calling = new Later<>(() -> new NameIndex(program.outlines()));
         this.creators = new Later<>(() -> gathered(Outline::creations, this::made));
     }
 
     List<CallFact> callsOf(String name) {
-        return byName.get().getOrDefault(name, List.of());
+        return byName.computeIfAbsent(name, key -> calls(key, call -> call.trail().lastName()));
     }
 
-    List<CallFact> callsBy(String routine) {
-        return byRoutine.get().getOrDefault(routine, List.of());
+    /** Those of several names, in one go. */
+    List<CallFact> callsOfAny(Set<String> names) {
+        return calling.get().mayCall(names).stream().flatMap(each -> each.calls().stream()).filter(each -> names.contains(each.trail().lastName())).toList();
     }
 
     List<CallFact> callsOnResultOf(String name) {
-        return onResults.get().getOrDefault(name, List.of());
+        return onResults.computeIfAbsent(name, key -> calls(key, CallFact::onResultOf));
+    }
+
+    private List<CallFact> calls(String name, Function<CallFact, String> key) {
+        return calling.get().mayCall(List.of(name)).stream().flatMap(each -> each.calls().stream()).filter(each -> key.apply(each).equals(name)).toList();
+    }
+
+    /** @param type around the routine */
+    List<CallFact> callsBy(String type, String routine) {
+        return byRoutine.computeIfAbsent(type, this::callsWithin).getOrDefault(routine, List.of());
+    }
+
+    private Map<String, List<CallFact>> callsWithin(String type) {
+        return program.type(type).stream().flatMap(each -> program.filesOf(each).stream()).flatMap(each -> each.calls().stream())
+                .filter(each -> each.routine().startsWith(type)).collect(Collectors.groupingBy(CallFact::routine));
     }
 
     List<CreationFact> creations(String type) {
@@ -51,15 +67,6 @@ final class Uses {
     private String made(CreationFact creation) {
         return program.type(creation.within()).flatMap(around ->
                 program.resolve(new TypeRef(new TypeRef(creation.type()).name()), around)).map(TypeOutline::name).orElse("");
-    }
-
-    /** The routine whose result a call is made on; empty where it is made on something else. */
-    private static String used(CallFact call) {
-        if (call.trail().steps().size() < 2) {
-            return "";
-        }
-        Trail used = call.trail().owner().unheld();
-        return used.isCall() ? used.lastName() : "";
     }
 
     /** All facts of one kind by a name; those without a name aside. */
@@ -80,8 +87,8 @@ final class Uses {
         for (CallFact call : outline.calls()) {
             Set<String> questions = new LinkedHashSet<>(List.of(Question.CALLS_IN.of(outline.file()),
                     Question.CALLS_OF.of(call.trail().lastName()), Question.CALLS_BY.of(call.routine())));
-            if (!used(call).isEmpty()) {
-                questions.add(Question.CALLS_ON_RESULT.of(used(call)));
+            if (!call.onResultOf().isEmpty()) {
+                questions.add(Question.CALLS_ON_RESULT.of(call.onResultOf()));
             }
             Use use = new Use(new CallFact(call.within(), call.routine(), call.trail(), call.arguments(), 0), call.line());
             questions.forEach(each -> answers.computeIfAbsent(each, key -> new ArrayList<>()).add(use));

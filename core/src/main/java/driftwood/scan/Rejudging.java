@@ -95,6 +95,8 @@ final class Rejudging {
         }
         // driftwood: leave hard-coded-instantiation because a judging belongs to one scan and is nobody else's
         Judging judging = new Judging(options, linked);
+        // Who asked most takes longest, and begins first: the others fill the other threads meanwhile.
+        whole.sort(Comparator.comparingInt((Detector each) -> before.get(detectors.indexOf(each)).asked().length).reversed());
         List<Ruling> all = judging.rulings(whole, Set.of());
         for (int i = 0; i < whole.size(); i++) {
             now.put(whole.get(i), all.get(i));

@@ -50,6 +50,21 @@ class UsesTest {
     }
 
     @Test
+    void callsOfSeveralNamesAreFoundInOneGo() {
+        assertThat(lines(program.callsOfAny(Set.of("first", "add")))).containsExactly(5, 7, 8, 9, 12);
+        assertThat(program.callsOfAny(Set.of())).isEmpty();
+    }
+
+    @Test
+    void twoNamesOfOneHashCodeAreTwo() {
+        Program twins = Given.scan("", "class Pair { void Aa() { } void BB() { } void both() { Aa();\n BB(); } }", "class One { void only(Pair pair) { pair.BB(); } }").program();
+        assertThat("Aa").hasSameHashCodeAs("BB");
+        assertThat(lines(twins.callsOf("Aa"))).containsExactly(1);
+        assertThat(lines(twins.callsOf("BB"))).containsExactly(1, 2);
+        assertThat(twins.callsOfAny(Set.of("Aa"))).hasSize(1);
+    }
+
+    @Test
     void callsAreFoundByTheRoutineThatMakesThem() {
         TypeOutline office = program.type("quay.Office").orElseThrow();
         RoutineOutline close = office.routines().stream().filter(each -> each.name().equals("close")).findFirst().orElseThrow();

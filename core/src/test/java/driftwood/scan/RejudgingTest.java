@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -78,9 +79,13 @@ class RejudgingTest {
     private static final class Kept implements Memory {
         private final Map<String, String> stamps = new ConcurrentHashMap<>();
         private final Map<String, byte[]> values = new ConcurrentHashMap<>();
+        private final List<String> uses = new CopyOnWriteArrayList<>();
 
         @Override
         public Optional<byte[]> recall(Kind kind, String key, String stamp) {
+            if (kind == Kind.USED) {
+                uses.add(key);
+            }
             return stamp.equals(stamps.get(kind + key)) ? Optional.of(values.get(kind + key)) : Optional.empty();
         }
 
@@ -256,5 +261,33 @@ class RejudgingTest {
                 Given.write(root.resolve(from.relativize(each)), Files.readString(each));
             }
         }
+    }
+
+    @Test
+    void aHelperThatReachesOutsideNowIsNoticedByWhoUsesIt() throws IOException {
+        Path texts = root.resolve("quay/Texts.java");
+        String quiet = "package quay;\nclass Texts { static int size(String n) { return whole(n).length(); }\n static String whole(String n) { return n; } }\n";
+        Given.write(texts, quiet);
+        Given.written(root, "package quay;\nclass Ledger { int seen; int read(String n) { seen++; return Texts.size(n); } int seen() { return seen; } }\n",
+                "package quay;\nclass Desk { private final Ledger ledger = new Ledger(); int asked; int sum(String n) { asked++; return ledger.read(n) + asked; } }\n");
+        assertThat(scan(memory).findings()).extracting(Finding::smell).doesNotContain("hard-coded-instantiation");
+        Given.write(texts, quiet.replace("return n;", "return java.nio.file.Files.readString(java.nio.file.Path.of(n));"));
+        assertThat(scan(memory).findings()).extracting(Finding::smell).contains("hard-coded-instantiation");
+        checked("a helper that reaches a file");
+        Given.write(texts, quiet);
+        checked("and does not any more");
+    }
+
+    @Test
+    void onlyFilesThatCallWhatIsAskedForAreUnpacked() throws IOException {
+        for (int i = 0; i < 40; i++) {
+            Given.write(root.resolve("quay/Buoy" + i + ".java"), "package quay;\nclass Buoy" + i + " { int depth() { return sound" + i + "(4); } int sound" + i + "(int at) { return at; } }\n");
+        }
+        scan(memory);
+        memory.uses.clear();
+        Path file = root.resolve("quay/Office.java");
+        Given.write(file, OFFICE.replace("pilots.of(name).board(1, 2);", "Pilot one = pilots.of(name); if (one != null) { one.board(1, 2); }"));
+        scan(memory);
+        assertThat(memory.uses).isNotEmpty().noneMatch(each -> each.contains("Buoy"));
     }
 }

@@ -22,9 +22,8 @@ public final class Remembered implements Facts {
         private static final long serialVersionUID = 1L;
     }
 
-    private Remembered(Memory memory, String path, String digest, Outline declared) {
-        Later<Used> used = new Later<>(() -> recalled(memory, Kind.USED, path, digest, PackedFacts.USED));
-        this.outline = declared.using(new LaterList<>(() -> used.get().creations()), new LaterList<>(() -> used.get().calls()));
+    private Remembered(Memory memory, String path, String digest, Outline outline) {
+        this.outline = outline;
         this.rest = new Later<>(() -> recalled(memory, Kind.SIGHTED, path, digest, PackedFacts.REST));
     }
 
@@ -35,8 +34,8 @@ public final class Remembered implements Facts {
      * @param lines  how many the file has
      */
     public static Optional<Facts> of(Memory memory, String path, String digest, int lines) {
-        return memory.recall(Kind.DECLARED, path, digest).flatMap(PackedFacts.OUTLINE::unpack)
-                .map(declared -> new Remembered(memory, path, digest, declared.ofLines(lines)));
+        return PackedFacts.outline(memory, path, digest, new Later<>(() -> recalled(memory, Kind.USED, path, digest, PackedFacts.USED)))
+                .map(outline -> new Remembered(memory, path, digest, outline.ofLines(lines)));
     }
 
     private static <T> T recalled(Memory memory, Kind kind, String path, String digest, Packing<T> packing) {

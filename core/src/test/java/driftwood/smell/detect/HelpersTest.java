@@ -37,6 +37,10 @@ class HelpersTest {
         "class Texts { static int size(String n) { try { return Files.readString(Path.of(n)).length(); } catch (java.io.IOException e) { return 0; } } }|Texts.size(name)|1",
         "class Texts { static int size(String n) { return whole(n).length(); } static String whole(String n) { try { return Files.readString(Path.of(n)); } catch (java.io.IOException e) { return n; } } }|Texts.size(name)|1",
         "class Texts { static int size(String n) { return n.length(); } static String whole(String n) { try { return Files.readString(Path.of(n)); } catch (java.io.IOException e) { return n; } } }|Texts.size(name)|0",
+        // by an object of its own, by what an abstract class does, by five others, by one that somebody else hands in
+        "class Texts { static int size(String n) { return new Texts().whole(n).length(); } String whole(String n) { try { return Files.readString(Path.of(n)); } catch (java.io.IOException e) { return n; } } }|Texts.size(name)|1",
+        "abstract class Texts { static Texts all() { return null; } abstract String open(String n); int length(String n) { return open(n).length(); } static int size(String n) { return all().length(n); } } class Disk extends Texts { String open(String n) { try { return Files.readString(Path.of(n)); } catch (java.io.IOException e) { return n; } } }|Texts.size(name)|1",
+        "class Texts { static int size(String n) { return a(n); } static int a(String n) { return b(n); } static int b(String n) { return c(n); } static int c(String n) { return d(n); } static int d(String n) { return whole(n).length(); } static String whole(String n) { try { return Files.readString(Path.of(n)); } catch (java.io.IOException e) { return n; } } }|Texts.size(name)|0",
         "class Texts { static int size(String n) { return n.length(); } }|Texts.size(name)|0", "class Texts { }|name.length()|0"})
     void byHelpersOfHelpers(String helpers, String reading, int count) throws Exception {
         assertThat(found(helpers, reading)).hasSize(count);

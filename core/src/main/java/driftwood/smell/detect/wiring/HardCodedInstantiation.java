@@ -35,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -88,13 +89,17 @@ public final class HardCodedInstantiation implements Detector {
             }
         }
         reaches.entrySet().removeIf(each -> isAside(each.getKey(), each.getValue(), program));
-        Helpers helpers = new Helpers(program, sightings.of(ReachWalk.SEER));
+        Helpers helpers = new Helpers(program, sightings);
         Set<String> asked = new HashSet<>(reaches.keySet());
         Map<String, Group> groups = new LinkedHashMap<>();
         for (Seen<Instantiation> seen : sightings.of(CreationWalk.SEER)) {
             if (!seen.test()) {
-                helped(seen.sighting(), helpers, program, asked, reaches);
-                gather(seen.file(), seen.sighting(), reaches, program, groups);
+                gather(seen, program, groups, made -> {
+                    if (asked.add(made.name())) {
+                        helpers.of(made).ifPresent(reach -> reaches.put(made.name(), List.of(reach)));
+                    }
+                    return reaches.containsKey(made.name());
+                });
             }
         }
         List<Finding> findings = new ArrayList<>();
@@ -102,13 +107,6 @@ public final class HardCodedInstantiation implements Detector {
             findings.add(finding(group, reaches.get(group.collaborator().name()), program));
         }
         return findings;
-    }
-
-    /** Finds out, once for each type that is created, what it reaches by the project's own helpers. */
-    private static void helped(Instantiation instantiation, Helpers helpers, Program program, Set<String> asked, Map<String, List<Reach>> reaches) {
-        program.type(instantiation.within()).flatMap(client -> program.resolve(new TypeRef(instantiation.created()), client))
-                .filter(type -> asked.add(type.name())).ifPresent(type -> helpers.of(type).ifPresent(reach ->
-                        reaches.put(type.name(), List.of(reach))));
     }
 
     /** A type that does other things and prints something beside them. */
@@ -127,24 +125,23 @@ public final class HardCodedInstantiation implements Detector {
         return program.type(reach.type()).flatMap(type -> type.routine(reach.routine())).filter(each -> each.traits().isPrivate()).isPresent();
     }
 
-    private void gather(String file, Instantiation instantiation, Map<String, List<Reach>> reaches, Program program,
-            Map<String, Group> groups) {
+    /** @param reaching whether a type reaches outside: asked last, as it is the longest to answer */
+    private void gather(Seen<Instantiation> seen, Program program, Map<String, Group> groups, Predicate<TypeOutline> reaching) {
+        Instantiation instantiation = seen.sighting();
         boolean kept = instantiation.how() == How.FIELD || instantiation.how() == How.RECEIVER
                 || instantiation.how() == How.LOCAL && instantiation.used() && !instantiation.leaves();
         Optional<TypeOutline> client = program.type(instantiation.within());
-        if (!kept || instantiation.fallback() || client.isEmpty() || client.get().anonymous()) {
+        if (!kept || instantiation.fallback() || client.isEmpty() || client.get().anonymous() || !works(client.get())) {
             return;
         }
         Optional<TypeOutline> made = program.resolve(new TypeRef(instantiation.created()), client.get())
-                .filter(type -> reaches.containsKey(type.name()) && type.behaves() && !type.isModule()
-                        && !top(type, program).equals(top(client.get(), program)));
-        if (made.isEmpty() || roots.isRoot(client.get(), instantiation.routine(), program) || !works(client.get())
-                || canBeGiven(client.get(), made.get(), program)
+                .filter(type -> type.behaves() && !type.isModule() && !top(type, program).equals(top(client.get(), program)) && reaching.test(type));
+        if (made.isEmpty() || roots.isRoot(client.get(), instantiation.routine(), program) || canBeGiven(client.get(), made.get(), program)
                 || instantiation.how() == How.FIELD && !uses(client.get(), instantiation.name(), program)) {
             return;
         }
         groups.computeIfAbsent(client.get().name() + " " + made.get().name(), key ->
-                new Group(client.get(), made.get(), file, new ArrayList<>())).instantiations().add(instantiation);
+                new Group(client.get(), made.get(), seen.file(), new ArrayList<>())).instantiations().add(instantiation);
     }
 
     private static TypeOutline top(TypeOutline type, Program program) {

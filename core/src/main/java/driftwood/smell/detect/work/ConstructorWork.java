@@ -105,7 +105,7 @@ public final class ConstructorWork implements Detector {
 
     /** What constructors reach by the project's own helpers. */
     private static void helped(Program program, Sightings sightings, Map<String, List<Effect>> byRoutine) {
-        Helpers helpers = new Helpers(program, sightings.of(ReachWalk.SEER));
+        Helpers helpers = new Helpers(program, sightings);
         for (TypeOutline type : program.judgedTypes()) {
             if (type.anonymous() || program.fileOf(type).test()) {
                 continue;
