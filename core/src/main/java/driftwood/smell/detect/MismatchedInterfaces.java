@@ -153,7 +153,7 @@ public final class MismatchedInterfaces implements Detector {
     private static Optional<Choice> converting(String file, Chain chain, List<Arm> all, Program program) {
         List<Arm> arms = all.stream().filter(arm -> arm.work() != Chain.Work.THROWS).toList();
         boolean ladder = chain.arms().size() > 1 && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.LIMIT) || arm.isOn(Label.Kind.ASKED));
-        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.armCall().isEmpty())) {
+        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.armCall().isEmpty()) || !haveOneEnd(arms, chain)) {
             return Optional.empty();
         }
         Map<TypeOutline, Integer> called = new LinkedHashMap<>();
@@ -179,7 +179,7 @@ public final class MismatchedInterfaces implements Detector {
             own.forEach((type, call) -> calls.put(type, new ArmCall(call, armCall.use(), armCall.text(), armCall.alone(), armCall.calls(), armCall.names())));
         }
         List<String> texts = calls.values().stream().map(ArmCall::text).toList();
-        return calls.size() == arms.size() && haveOneEnd(arms, calls, chain, program) && !isStandIn(calls, chain, false)
+        return calls.size() == arms.size() && doTheSame(calls, program) && !isStandIn(calls, chain, false)
                 && !isCapability(texts, chain) ? Optional.of(new Choice(file, chain, arms, calls))
                 : Optional.empty();
     }
@@ -189,7 +189,8 @@ public final class MismatchedInterfaces implements Detector {
         return type.kind() != TypeKind.RECORD && type.kind() != TypeKind.ENUM && !type.isError();
     }
 
-    private static boolean haveOneEnd(List<Arm> arms, Map<TypeOutline, ArmCall> calls, Chain chain, Program program) {
+    /** Whether all make the same use of something that they share: nothing of it needs the program, so it is asked first. */
+    private static boolean haveOneEnd(List<Arm> arms, Chain chain) {
         Set<String> shared = new HashSet<>(arms.get(0).armCall().orElseThrow().names());
         arms.forEach(arm -> shared.retainAll(arm.armCall().orElseThrow().names()));
         shared.removeIf(name -> !Character.isLowerCase(name.charAt(0)));
@@ -198,9 +199,14 @@ public final class MismatchedInterfaces implements Detector {
         boolean same = arms.stream().allMatch(arm -> arm.armCall().orElseThrow().use().equals(use) && (result || arm.armCall().orElseThrow().alone()));
         boolean asked = chain.subject().plain() || chain.arms().get(0).labels().stream().anyMatch(label -> shared.stream()
                 .anyMatch(name -> label.text().matches("(?s).*\\b" + Pattern.quote(name) + "\\b.*")));
+        return same && asked && !shared.isEmpty();
+    }
+
+    /** By routines of different names, in types that have nothing else to do with each other. */
+    private static boolean doTheSame(Map<TypeOutline, ArmCall> calls, Program program) {
         Set<Step> shapes = new HashSet<>();
         calls.values().forEach(armCall -> armCall.call().last().ifPresent(shapes::add));
-        return same && asked && !shared.isEmpty() && shapes.size() == calls.size() && areStrangers(calls, program);
+        return shapes.size() == calls.size() && areStrangers(calls, program);
     }
 
     /** Without a common type that offers the operation, and neither a part of the other. */
