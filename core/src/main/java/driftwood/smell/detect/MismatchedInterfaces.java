@@ -199,7 +199,16 @@ public final class MismatchedInterfaces implements Detector {
         boolean same = arms.stream().allMatch(arm -> arm.armCall().orElseThrow().use().equals(use) && (result || arm.armCall().orElseThrow().alone()));
         boolean asked = chain.subject().plain() || chain.arms().get(0).labels().stream().anyMatch(label -> shared.stream()
                 .anyMatch(name -> label.text().matches("(?s).*\\b" + Pattern.quote(name) + "\\b.*")));
-        return same && asked && !shared.isEmpty();
+        return same && !shared.isEmpty() && (asked || arms.stream().map(arm -> arm.armCall().orElseThrow()).allMatch(each -> handsOn(each, shared)));
+    }
+
+    /** Whether an arm hands just what the others hand as well to somebody that is at hand: then any condition may choose. */
+    private static boolean handsOn(ArmCall armCall, Set<String> shared) {
+        Trail owner = armCall.call().owner();
+        boolean held = owner.start() == Trail.Start.NAME && owner.steps().isEmpty() || owner.start() == Trail.Start.TYPED && owner.steps().isEmpty()
+                || owner.start() == Trail.Start.THIS && owner.steps().size() == 1;
+        return held && armCall.alone() && armCall.use().isEmpty() && armCall.calls().size() == 1
+                && armCall.names().stream().filter(name -> Character.isLowerCase(name.charAt(0)) && !shared.contains(name)).count() == 1;
     }
 
     /** By routines of different names, in types that have nothing else to do with each other. */
