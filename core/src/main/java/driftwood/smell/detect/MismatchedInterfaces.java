@@ -153,7 +153,7 @@ public final class MismatchedInterfaces implements Detector {
     private static Optional<Choice> converting(String file, Chain chain, List<Arm> all, Program program) {
         List<Arm> arms = all.stream().filter(arm -> arm.work() != Chain.Work.THROWS).toList();
         boolean ladder = chain.arms().size() > 1 && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.LIMIT) || arm.isOn(Label.Kind.ASKED));
-        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.armCall().isEmpty()) || !haveOneEnd(arms, chain)) {
+        if (arms.size() < 2 || ladder || arms.stream().anyMatch(arm -> arm.armCall().isEmpty()) || !haveOneEnd(arms, chain, program)) {
             return Optional.empty();
         }
         Map<TypeOutline, Integer> called = new LinkedHashMap<>();
@@ -189,8 +189,8 @@ public final class MismatchedInterfaces implements Detector {
         return type.kind() != TypeKind.RECORD && type.kind() != TypeKind.ENUM && !type.isError();
     }
 
-    /** Whether all make the same use of something that they share: nothing of it needs the program, so it is asked first. */
-    private static boolean haveOneEnd(List<Arm> arms, Chain chain) {
+    /** Whether all make the same use of something that they share: hardly anything of it needs the program, so it is asked first. */
+    private static boolean haveOneEnd(List<Arm> arms, Chain chain, Program program) {
         Set<String> shared = new HashSet<>(arms.get(0).armCall().orElseThrow().names());
         arms.forEach(arm -> shared.retainAll(arm.armCall().orElseThrow().names()));
         shared.removeIf(name -> !Character.isLowerCase(name.charAt(0)));
@@ -199,16 +199,17 @@ public final class MismatchedInterfaces implements Detector {
         boolean same = arms.stream().allMatch(arm -> arm.armCall().orElseThrow().use().equals(use) && (result || arm.armCall().orElseThrow().alone()));
         boolean asked = chain.subject().plain() || chain.arms().get(0).labels().stream().anyMatch(label -> shared.stream()
                 .anyMatch(name -> label.text().matches("(?s).*\\b" + Pattern.quote(name) + "\\b.*")));
-        return same && !shared.isEmpty() && (asked || arms.stream().map(arm -> arm.armCall().orElseThrow()).allMatch(each -> handsOn(each, shared)));
+        return same && !shared.isEmpty() && (asked || arms.stream().map(arm -> arm.armCall().orElseThrow()).allMatch(each -> handsOn(each, shared, chain, program)));
     }
 
-    /** Whether an arm hands just what the others hand as well to somebody that is at hand: then any condition may choose. */
-    private static boolean handsOn(ArmCall armCall, Set<String> shared) {
+    /** Whether an arm hands just what the others hand as well to somebody that is at hand, and nothing comes back: then any condition may choose. */
+    private static boolean handsOn(ArmCall armCall, Set<String> shared, Chain chain, Program program) {
         Trail owner = armCall.call().owner();
         boolean held = owner.start() == Trail.Start.NAME && owner.steps().isEmpty() || owner.start() == Trail.Start.TYPED && owner.steps().isEmpty()
                 || owner.start() == Trail.Start.THIS && owner.steps().size() == 1;
         return held && armCall.alone() && armCall.use().isEmpty() && armCall.calls().size() == 1
-                && armCall.names().stream().filter(name -> Character.isLowerCase(name.charAt(0)) && !shared.contains(name)).count() == 1;
+                && armCall.names().stream().filter(name -> Character.isLowerCase(name.charAt(0)) && !shared.contains(name)).count() == 1
+                && program.routinesAt(armCall.call(), chain.within()).stream().allMatch(each -> each.returns().text().equals("void"));
     }
 
     /** By routines of different names, in types that have nothing else to do with each other. */
