@@ -14,6 +14,7 @@ import driftwood.smell.detect.kind.ConditionalInstantiation;
 import driftwood.smell.detect.kind.StateSwitch;
 import driftwood.smell.detect.kind.ThresholdLadder;
 import driftwood.smell.detect.kind.TypeSwitch;
+import driftwood.smell.detect.mismatched.MismatchedInterfaces;
 import driftwood.smell.detect.misplaced.MisplacedBehaviour;
 import driftwood.smell.detect.nothing.NullCheck;
 import driftwood.smell.detect.notification.HardWiredNotification;

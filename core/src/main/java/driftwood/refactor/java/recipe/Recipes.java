@@ -2,6 +2,7 @@ package driftwood.refactor.java.recipe;
 
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.recipe.construction.BuilderForLadder;
+import driftwood.refactor.java.recipe.construction.BuilderForParts;
 import driftwood.refactor.java.recipe.construction.HandedFactory;
 import driftwood.refactor.java.recipe.construction.InjectCollaborator;
 import driftwood.refactor.java.recipe.construction.MandatoryWrapper;
@@ -36,7 +37,7 @@ public final class Recipes {
     private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
-            new RequiredParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
+            new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
             new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new WorkBehindGuards(), new TwoDirections());
 

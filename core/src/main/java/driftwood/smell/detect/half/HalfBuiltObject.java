@@ -107,10 +107,11 @@ public final class HalfBuiltObject implements Detector {
         return findings;
     }
 
+    /** A place that creates one; its own code, and a builder within it, hand out none before it is whole. */
     private static void site(String file, Instantiation instantiation, Program program, Map<String, List<Place>> sites,
             Map<String, Set<String>> set) {
         program.type(instantiation.within()).flatMap(scope -> program.resolve(new TypeRef(instantiation.created()), scope))
-                .filter(type -> !type.name().equals(instantiation.within())).ifPresent(type -> {
+                .filter(type -> !(instantiation.within() + ".").startsWith(type.name() + ".")).ifPresent(type -> {
                     sites.computeIfAbsent(type.name(), key -> new ArrayList<>()).add(new Place(file, instantiation.line(),
                             instantiation.line(), instantiation.routine(), "sets " + Listing.of(instantiation.set())));
                     instantiation.set().forEach(each -> set.computeIfAbsent(type.name(), key -> new LinkedHashSet<>())

@@ -1,5 +1,6 @@
-package driftwood.smell.detect;
+package driftwood.smell.detect.mismatched;
 
+import driftwood.smell.detect.SmellCases;
 import java.util.Map;
 
 class MismatchedInterfacesTest extends SmellCases {

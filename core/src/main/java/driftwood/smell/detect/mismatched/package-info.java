@@ -1,0 +1,2 @@
+/** Clients that choose between strangers for one purpose. */
+package driftwood.smell.detect.mismatched;
