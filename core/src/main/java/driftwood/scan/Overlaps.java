@@ -23,6 +23,7 @@ final class Overlaps {
             "long-parameter-list", Set.of("telescoping-constructor"),
             "hard-coded-instantiation", Set.of("uncontrolled-instances", "bypassed-wrapper"),
             "constructor-work", Set.of("uncontrolled-instances"),
+            "mismatched-interfaces", Set.of("threshold-ladder"),
             "threshold-ladder", Set.of("conditional-instantiation"));
 
     private Overlaps() {

@@ -68,7 +68,7 @@ public final class GuardHeavyMethod implements Detector {
     public record Guarded(String type, String routine, @Line int line, @Line int endLine, List<Part> parts) {
     }
 
-    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 12, Guarded.class, file -> {
+    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 13, Guarded.class, file -> {
         if (file.file().test()) {
             return List.of();
         }

@@ -106,7 +106,24 @@ final class Guarding {
         int core = roles.indexOf(Role.CORE);
         boolean beside = core >= 0 && roles.lastIndexOf(Role.CORE) == core && statements.get(core) instanceof Evaluate work
                 && work.expression() instanceof Call;
-        return roles.stream().map(each -> each != Role.KEPT ? each : beside ? Role.BOOKKEEPING : Role.CORE).toList();
+        int work = core < 0 && !roles.contains(Role.KEPT) ? workedOut(statements) : -1;
+        List<Role> settled = new ArrayList<>(roles.stream().map(each -> each != Role.KEPT ? each : beside ? Role.BOOKKEEPING : Role.CORE).toList());
+        if (work >= 0) {
+            settled.set(work, Role.CORE);
+        }
+        return settled;
+    }
+
+    /** Where a call gives the value that is given back at the end: that call is the work. -1 where none does. */
+    private static int workedOut(List<Node> statements) {
+        if (!statements.isEmpty() && statements.get(statements.size() - 1) instanceof Return back && back.value().orElse(null) instanceof Name given) {
+            for (int i = statements.size() - 2; i >= 0; i--) {
+                if (statements.get(i) instanceof Local local && local.name().equals(given.name()) && local.initial().orElse(null) instanceof Call) {
+                    return i;
+                }
+            }
+        }
+        return -1;
     }
 
     /** Exits with different answers are a table of decisions; exits with yes or no before a last answer are a question. */
