@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 
 /**
@@ -45,7 +46,8 @@ record Alike(Workspace workspace, List<TypeElement> twins, Map<TypeElement, Map<
     }
 
     private void refuse(TypeElement each) {
-        if (each.getKind() != ElementKind.CLASS || each.getEnclosingElement().getKind() != ElementKind.PACKAGE) {
+        boolean free = each.getEnclosingElement().getKind() == ElementKind.PACKAGE || each.getEnclosingElement().getKind().isClass() && each.getModifiers().contains(Modifier.STATIC);
+        if (each.getKind() != ElementKind.CLASS || !free) {
             throw new Refused(each.getSimpleName() + " is no class of its own");
         }
         if (!parameters(each).equals(parameters(first()))) {

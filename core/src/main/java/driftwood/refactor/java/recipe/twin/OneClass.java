@@ -23,7 +23,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 
 /** parametrised-class: twins that differ in values alone become one class that is given them; each twin is left as a name for its values. */
@@ -120,7 +119,7 @@ public final class OneClass implements Recipe {
             }
             variables().forEach(each -> fields.append("    private final ").append(each).append(";\n"));
             alike.hooks().forEach(each -> rest.append("\n    ").append(Code.deeper(unit.bare(Comments.before(workspace, each.routines().get(0)) + each.shared(""), unit.indentAt(workspace.from(each.routines().get(0)))))).append("\n"));
-            boolean open = alike.twins().stream().anyMatch(each -> each.getModifiers().contains(Modifier.PUBLIC));
+            boolean open = alike.twins().stream().anyMatch(each -> !Drafting.openness(each).isEmpty());
             Set<String> contracts = new LinkedHashSet<>(contracts(alike.first()));
             alike.twins().forEach(each -> contracts.retainAll(contracts(each)));
             String code = "/** What " + names + " are, with the values in which they differ. */\n" + (open ? "public " : "") + "class " + whole + (contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts))
@@ -180,7 +179,7 @@ public final class OneClass implements Recipe {
                 }
             }
             if (!replaced) {
-                drafting.declarations().add(path, (twin.getModifiers().contains(Modifier.PUBLIC) ? "public " : "") + twin.getSimpleName() + "() {\n    " + called + "\n}", Where.END);
+                drafting.declarations().add(path, Drafting.openness(twin) + twin.getSimpleName() + "() {\n    " + called + "\n}", Where.END);
             }
         }
     }

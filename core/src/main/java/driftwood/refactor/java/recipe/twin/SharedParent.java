@@ -129,7 +129,7 @@ public final class SharedParent implements Recipe {
             Set<String> contracts = new LinkedHashSet<>(contracts(first));
             twins.forEach(each -> contracts.retainAll(contracts(each)));
             String implemented = contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts);
-            boolean open = twins.stream().anyMatch(each -> each.getModifiers().contains(Modifier.PUBLIC));
+            boolean open = twins.stream().anyMatch(each -> !Drafting.openness(each).isEmpty());
             String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + extended + implemented + " {\n" + body + "}\n";
             new NewFile(drafting, unit, parent).importing(code).write(code);
         }
