@@ -18,6 +18,7 @@ import driftwood.refactor.java.recipe.kind.HandlersInTurn;
 import driftwood.refactor.java.recipe.kind.OneWay;
 import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
 import driftwood.refactor.java.recipe.kind.VisitedVariants;
+import driftwood.refactor.java.recipe.nothing.NeutralField;
 import driftwood.refactor.java.recipe.nothing.NeutralObject;
 import driftwood.refactor.java.recipe.nothing.OptionalResult;
 import driftwood.refactor.java.recipe.routine.MoveRoutine;
@@ -38,7 +39,7 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new PartsThatAnswer(), new TypesForValues(),
+            new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
             new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new WorkBehindGuards(), new TwoDirections());
 
     private Recipes() {

@@ -47,6 +47,9 @@ final class NeutralType {
     /** @throws Refused where no neutral object can stand for one of a type */
     static void check(Workspace workspace, TypeElement type) {
         String called = type.getSimpleName().toString();
+        if (type.getQualifiedName().toString().startsWith("java.")) {
+            throw new Refused("whether a caller may take an empty " + called + " for nothing is for somebody to say who knows them");
+        }
         if (!type.getTypeParameters().isEmpty() || type.getModifiers().contains(Modifier.SEALED)) {
             throw new Refused(called + " is sealed, or has type parameters");
         }
