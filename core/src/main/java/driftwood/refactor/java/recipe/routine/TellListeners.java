@@ -2,6 +2,8 @@ package driftwood.refactor.java.recipe.routine;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
@@ -17,13 +19,17 @@ import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
-import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.smell.Listing;
 import driftwood.smell.RoutineFacts.Telling;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -66,17 +72,22 @@ public final class TellListeners implements Recipe {
         }
         TreePath body = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
         List<TreePath> told = run(workspace, body, fact);
-        if (workspace.uses().of(routine).stream().anyMatch(use -> ElementFilter.constructorsIn(subject.getEnclosedElements()).stream().flatMap(each -> workspace.written(each).stream())
-                .anyMatch(constructor -> Uses.isWithin(use, constructor)))) {
+        if (RepeatedCalls.isCalledByConstructor(workspace, routine)) {
             throw new Refused("a constructor tells them already, before anybody could be registered");
         }
         Captures captures = Captures.of(workspace, told);
-        List<VariableElement> event = List.copyOf(captures.read());
+        List<VariableElement> event = event(workspace, told, captures.read());
         if (!captures.written().isEmpty()) {
             throw new Refused("a call sets a local on its way");
         }
         String own = routine.getSimpleName().toString();
-        String listener = drafting.name("observer", Words.upper(own.replaceFirst("^(on|do|handle)(?=[A-Z])", "")) + "Listener");
+        List<RepeatedCalls.Repeat> repeats = new RepeatedCalls(workspace, subject, told, event).all(routine);
+        String named = repeats.isEmpty() ? Words.upper(own.replaceFirst("^(on|do|handle)(?=[A-Z])", "")) : subject.getSimpleName().toString();
+        String listener = drafting.name("observer", named + "Listener");
+        Set<ExecutableElement> tellers = new LinkedHashSet<>(List.of(routine));
+        repeats.forEach(each -> tellers.add(each.routine()));
+        List<String> telling = ElementFilter.methodsIn(subject.getEnclosedElements()).stream().filter(tellers::contains).map(each -> each.getSimpleName() + "()").distinct().toList();
+        String all = Listing.of(telling);
         String list = drafting.name("observers", "listeners");
         if (subject.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(listener) || each.getSimpleName().contentEquals(list))) {
             throw new Refused(subject.getSimpleName() + " has a " + listener + " or " + list + " already");
@@ -84,20 +95,50 @@ public final class TellListeners implements Recipe {
         String open = Drafting.visibility(routine).replace("private ", "");
         String parameters = drafting.imports().parameters(event, unit);
         String arguments = Imports.arguments(event);
-        String lambda = event.size() == 1 ? arguments : "(" + arguments + ")";
-        drafting.script().stage("Let " + subject.getSimpleName() + " keep listeners, and register those whom " + own + "() tells, in the order of today", told.stream().map(each -> workspace.place(each, "registers")).toList());
+        Map<Element, String> names = names(subject, event);
+        String lambda = event.size() == 1 ? names.get(event.get(0)) : "(" + String.join(", ", names.values()) + ")";
+        drafting.script().stage("Let " + subject.getSimpleName() + " keep listeners, and register those whom " + all + (telling.size() == 1 ? " tells" : " tell") + ", in the order of today", told.stream().map(each -> workspace.place(each, "registers")).toList());
         String made = drafting.imports().platform("java.util.List", unit) + "<" + listener + "> " + list + " = new " + drafting.imports().platform("java.util.concurrent.CopyOnWriteArrayList", unit) + "<>();";
         drafting.declarations().add(home, "private final " + made, Where.FIELDS);
         StringBuilder registered = new StringBuilder();
         for (TreePath each : told) {
             TreePath call = new TreePath(each, ((ExpressionStatementTree) each.getLeaf()).getExpression());
-            registered.append("register(").append(lambda).append(" -> ").append(unit.bare(new Rewriting(workspace, one -> Optional.empty()).of(call), unit.indentAt(workspace.from(each)))).append(");\n");
+            registered.append("register(").append(lambda).append(" -> ").append(unit.bare(new Rewriting(workspace, one -> Optional.ofNullable(workspace.element(one)).filter(element -> one.getLeaf() instanceof IdentifierTree).map(names::get)).of(call), unit.indentAt(workspace.from(each)))).append(");\n");
         }
         register(drafting, subject, home, unit, registered.toString());
-        drafting.declarations().add(home, "/** Whoever wants to be told by " + own + "(). */\n" + open + "interface " + listener + " {\n    void told(" + parameters + ");\n}\n\n/** Told from now on, after those who registered before. */\n" + open
+        drafting.declarations().add(home, "/** Whoever wants to be told by " + all + ". */\n" + open + "interface " + listener + " {\n    void told(" + parameters + ");\n}\n\n/** Told from now on, after those who registered before. */\n" + open
                 + "void register(" + listener + " listener) {\n    " + list + ".add(listener);\n}\n\n/** No longer told. */\n" + open + "void unregister(" + listener + " listener) {\n    " + list + ".remove(listener);\n}", Where.END);
-        drafting.script().stage("Let " + own + "() tell its listeners instead of naming them", List.of(workspace.place(told.get(0), "the calls")));
+        List<Evidence> places = new ArrayList<>(List.of(workspace.place(told.get(0), "the calls")));
+        repeats.forEach(each -> places.add(workspace.place(each.calls().get(0), "the same calls")));
+        drafting.script().stage("Let " + all + " tell " + (telling.size() == 1 ? "its" : "the") + " listeners instead of naming them", places);
         drafting.script().replace(unit.file(), workspace.from(told.get(0)), workspace.to(told.get(told.size() - 1)), list + ".forEach(each -> each.told(" + arguments + "));");
+        repeats.forEach(each -> drafting.script().replace(unit.file(), workspace.from(each.calls().get(0)), workspace.to(each.calls().get(each.calls().size() - 1)),
+                list + ".forEach(each -> each.told(" + String.join(", ", each.values()) + "));"));
+    }
+
+    /** What a registered listener calls what it is told; another name where a constructor has a parameter of the same. */
+    private static Map<Element, String> names(TypeElement subject, List<VariableElement> event) {
+        Set<String> taken = new LinkedHashSet<>();
+        ElementFilter.constructorsIn(subject.getEnclosedElements()).forEach(each -> each.getParameters().forEach(one -> taken.add(one.getSimpleName().toString())));
+        Map<Element, String> names = new LinkedHashMap<>();
+        event.forEach(each -> names.put(each, (taken.contains(each.getSimpleName().toString()) ? "new" + Words.upper(each.getSimpleName().toString()) : each.getSimpleName().toString())));
+        return names;
+    }
+
+    /** What the listeners are told: the locals that the calls use, and what of the object is handed over as it is. */
+    private static List<VariableElement> event(Workspace workspace, List<TreePath> told, Collection<VariableElement> locals) {
+        Map<String, VariableElement> event = new LinkedHashMap<>();
+        locals.forEach(each -> event.put(each.getSimpleName().toString(), each));
+        for (TreePath each : told) {
+            TreePath call = new TreePath(each, ((ExpressionStatementTree) each.getLeaf()).getExpression());
+            for (ExpressionTree argument : ((MethodInvocationTree) call.getLeaf()).getArguments()) {
+                if (argument instanceof IdentifierTree && workspace.element(new TreePath(call, argument)) instanceof VariableElement field && field.getKind() == ElementKind.FIELD
+                        && !field.getModifiers().contains(Modifier.STATIC)) {
+                    event.putIfAbsent(field.getSimpleName().toString(), field);
+                }
+            }
+        }
+        return List.copyOf(event.values());
     }
 
     /** The calls of today: statements in a row, each on a field of the object. */
