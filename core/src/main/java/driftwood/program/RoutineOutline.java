@@ -71,6 +71,11 @@ public record RoutineOutline(String file, String owner, String name, RoutineKind
         return kind == RoutineKind.CONSTRUCTOR;
     }
 
+    /** Whether others carry it out: it says what can be asked, and no more. */
+    public boolean isOnlyDeclared() {
+        return traits.isAbstract() || !hasBody;
+    }
+
     /** Whether it works out a number from nothing but its arguments. */
     public boolean isFormula() {
         return traits.isStatic() && NUMBERS.contains(returns.text());

@@ -65,9 +65,9 @@ public final class Helpers {
         if (before != null) {
             return before;
         }
-        Optional<Reach> found = routine.traits().isAbstract() || !routine.hasBody() ? overriding(routine) : program.callsBy(routine).stream()
+        Optional<Reach> found = routine.isOnlyDeclared() ? overriding(routine) : program.callsBy(routine).stream()
                 .flatMap(call -> program.routinesAt(call.trail(), call.within()).stream().limit(1))
-                .filter(each -> Reaching.isFollowed(each, routine.owner(), program))
+                .filter(each -> reaching.isFollowed(each, routine.owner()))
                 .flatMap(each -> reach(each, deep - 1, seen).stream()).findFirst();
         if (deep == Reaching.DEEP) {
             known.put(symbol, found);

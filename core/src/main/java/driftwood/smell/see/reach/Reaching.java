@@ -66,13 +66,13 @@ final class Reaching {
     /** Routines that call one of some others, so that what these reach is theirs. */
     private Set<String> callers(Set<String> reached) {
         Map<String, List<RoutineOutline>> byName = reached.stream().flatMap(each -> routine(each).stream()).collect(Collectors.groupingBy(RoutineOutline::name));
-        Set<String> open = byName.values().stream().flatMap(List::stream).filter(each -> isOpen(each, program)).map(RoutineOutline::name).collect(Collectors.toSet());
+        Set<String> open = byName.values().stream().flatMap(List::stream).filter(this::isOpen).map(RoutineOutline::name).collect(Collectors.toSet());
         Set<String> callers = new HashSet<>();
         for (CallFact call : callsOf(byName.keySet())) {
             String name = call.trail().lastName();
             boolean mayBe = open.contains(name) || mayBeOfAType(call.trail()) || byName.get(name).stream().anyMatch(each -> each.owner().equals(call.within()));
             if (mayBe && !callers.contains(call.routine()) && carries(call) && program.routinesAt(call.trail(), call.within()).stream().limit(1)
-                    .anyMatch(each -> reached.contains(each.symbol()) && isFollowed(each, call.within(), program))) {
+                    .anyMatch(each -> reached.contains(each.symbol()) && isFollowed(each, call.within()))) {
                 callers.add(call.routine());
             }
         }
@@ -86,13 +86,13 @@ final class Reaching {
     }
 
     /** Whether what a routine reaches counts as reached by the code of a type that calls it. */
-    static boolean isFollowed(RoutineOutline called, String within, Program program) {
-        return called.traits().isStatic() || called.owner().equals(within) || isOpen(called, program);
+    boolean isFollowed(RoutineOutline called, String within) {
+        return called.traits().isStatic() || called.owner().equals(within) || isOpen(called);
     }
 
     /** Whether it may be another one that is carried out. */
-    private static boolean isOpen(RoutineOutline called, Program program) {
-        return called.traits().isAbstract() || !called.hasBody() || program.type(called.owner()).filter(owner -> !owner.isConcrete()).isPresent();
+    private boolean isOpen(RoutineOutline called) {
+        return called.isOnlyDeclared() || program.type(called.owner()).filter(owner -> !owner.isConcrete()).isPresent();
     }
 
     private List<CallFact> callsOf(Set<String> some) {
