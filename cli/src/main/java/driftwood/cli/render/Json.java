@@ -2,11 +2,12 @@ package driftwood.cli.render;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.io.SegmentedStringWriter;
+import com.fasterxml.jackson.core.util.BufferRecycler;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.io.StringWriter;
 import java.util.Collection;
 import java.util.Map;
 
@@ -26,17 +27,21 @@ public final class Json {
      * @param value maps with texts as keys, lists and plain values; in them objects of any class; null is written as such
      */
     public static String of(Object value) {
-        StringWriter text = new StringWriter();
-        try (JsonGenerator out = FACTORY.createGenerator(text).setPrettyPrinter(PRINTER.createInstance())) {
-            write(value, out);
+        SegmentedStringWriter text = new SegmentedStringWriter(new BufferRecycler());
+        try {
+            try (JsonGenerator out = FACTORY.createGenerator(text).setPrettyPrinter(PRINTER.createInstance())) {
+                write(value, out);
+            }
+            return text.getAndClear();
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
-        return text.toString();
     }
 
     private static void write(Object value, JsonGenerator out) throws IOException {
-        if (value instanceof Map<?, ?> map) {
+        if (value instanceof String text) {
+            out.writeString(text);
+        } else if (value instanceof Map<?, ?> map) {
             out.writeStartObject(map);
             for (Map.Entry<?, ?> each : map.entrySet()) {
                 out.writeFieldName((String) each.getKey());
@@ -49,7 +54,7 @@ public final class Json {
                 write(each, out);
             }
             out.writeEndArray();
-        } else if (value == null || value instanceof String || value instanceof Number || value instanceof Boolean) {
+        } else if (value == null || value instanceof Number || value instanceof Boolean) {
             out.writeObject(value);
         } else {
             Mapper.ANY.writeValue(out, value);
