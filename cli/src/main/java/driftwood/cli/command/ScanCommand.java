@@ -19,6 +19,7 @@ import driftwood.smell.detect.Catalogue;
 import driftwood.source.Language;
 import driftwood.store.Accepted;
 import java.io.IOException;
+import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -104,26 +105,28 @@ public final class ScanCommand implements Command {
         Selected selected = selecting.select(result, project.scope(), line.hasOption("with-accepted") ? Optional.empty() : Optional.of(accepted));
         tellAside(selected, line, project, console);
         tellStale(accepted, result, selecting.smells(), console);
-        console.out().print(rendered(selected, line, format, project, console));
+        print(selected, line, format, project, console);
         ExitCode unread = selected.unread().isEmpty() && !foreign ? ExitCode.FINE : ExitCode.UNREAD;
         return selecting.fails(selected.findings()) ? ExitCode.ACT : unread;
     }
 
-    private static String rendered(Selected all, CommandLine line, String format, Project project, Console console) {
+    private static void print(Selected all, CommandLine line, String format, Project project, Console console) {
         int top = (int) Flags.number(line, "top", format.equals("text") ? TOP : 0);
         int most = top == 0 ? Integer.MAX_VALUE : top;
         Style style = new Style(console.colour());
+        PrintStream out = console.out();
         if (line.hasOption("summary")) {
-            return new FindingsSummary(style, console.width(), project.here()).of(all);
+            out.print(new FindingsSummary(style, console.width(), project.here()).of(all));
+            return;
         }
         // driftwood: leave type-switch because each format is one call of its renderer, chosen in this place only
-        return switch (format) {
-            case "json" -> FindingsJson.of(all.first(most)) + "\n";
-            case "sarif" -> FindingsSarif.of(all.first(most)) + "\n";
-            case "markdown" -> FindingsMarkdown.of(all.first(most));
-            case "lines" -> FindingsLines.of(all.first(most), project.here());
-            default -> new FindingsText(all.result(), style, console.width(), project.here()).of(all, most);
-        };
+        switch (format) {
+            case "json" -> FindingsJson.print(all.first(most), out);
+            case "sarif" -> FindingsSarif.print(all.first(most), out);
+            case "markdown" -> out.print(FindingsMarkdown.of(all.first(most)));
+            case "lines" -> out.print(FindingsLines.of(all.first(most), project.here()));
+            default -> out.print(new FindingsText(all.result(), style, console.width(), project.here()).of(all, most));
+        }
     }
 
     /** Files that were named outright, and are in no language that is read. @return whether there is one */

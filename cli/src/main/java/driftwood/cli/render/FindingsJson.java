@@ -17,7 +17,7 @@ public final class FindingsJson {
     private FindingsJson() {
     }
 
-    public static String of(Selected shown) {
+    public static void print(Selected shown, Appendable out) {
         Map<String, Object> scanned = new LinkedHashMap<>();
         scanned.put("files", shown.files().size());
         scanned.put("lines", shown.lines());
@@ -37,7 +37,7 @@ public final class FindingsJson {
         whole.put("scanned", scanned);
         Map<String, String> causes = Causes.of(shown.causes());
         whole.put("findings", shown.findings().stream().map(finding -> finding(finding, causes.get(finding.id()), shown.result())).toList());
-        return Json.of(whole);
+        Json.line(whole, out);
     }
 
     private static Map<String, Object> finding(Finding finding, String cause, Scan.Result result) {

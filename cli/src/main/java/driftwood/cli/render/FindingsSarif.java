@@ -28,7 +28,7 @@ public final class FindingsSarif {
     private FindingsSarif() {
     }
 
-    public static String of(Selected shown) {
+    public static void print(Selected shown, Appendable out) {
         Map<String, Object> driver = map("name", "Driftwood", "version", Version.current());
         driver.put("rules", Catalogue.detectors().stream().map(Detector::smell).map(FindingsSarif::rule).toList());
         Map<String, Object> run = map("tool", map("driver", driver));
@@ -39,7 +39,7 @@ public final class FindingsSarif {
         run.put("results", shown.findings().stream().map(each -> result(each, causes.get(each.id()))).toList());
         Map<String, Object> whole = map("$schema", SCHEMA, "version", "2.1.0");
         whole.put("runs", List.of(run));
-        return Json.of(whole);
+        Json.line(whole, out);
     }
 
     /** A folder as a URI ends with a slash (3.14.14). */

@@ -2,12 +2,11 @@ package driftwood.cli.render;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
-import com.fasterxml.jackson.core.io.SegmentedStringWriter;
-import com.fasterxml.jackson.core.util.BufferRecycler;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
+import java.io.Writer;
 import java.util.Collection;
 import java.util.Map;
 
@@ -27,14 +26,49 @@ public final class Json {
      * @param value maps with texts as keys, lists and plain values; in them objects of any class; null is written as such
      */
     public static String of(Object value) {
-        SegmentedStringWriter text = new SegmentedStringWriter(new BufferRecycler());
-        try {
-            try (JsonGenerator out = FACTORY.createGenerator(text).setPrettyPrinter(PRINTER.createInstance())) {
-                write(value, out);
-            }
-            return text.getAndClear();
+        StringBuilder text = new StringBuilder();
+        print(value, text);
+        return text.toString();
+    }
+
+    /** Writes it bit by bit: that of a large project is never held as a whole. @param value as for {@link #of} */
+    private static void print(Object value, Appendable to) {
+        try (JsonGenerator out = FACTORY.createGenerator(new Passing(to)).setPrettyPrinter(PRINTER.createInstance())) {
+            write(value, out);
         } catch (IOException e) {
             throw new IllegalStateException(e);
+        }
+    }
+
+    /** Prints it, and a line feed. @param value as for {@link #of} */
+    static void line(Object value, Appendable to) {
+        print(value, to);
+        try {
+            to.append('\n');
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Hands on what is written; the stream behind it stays open, and encodes as it does anything else. */
+    private static final class Passing extends Writer {
+        private final Appendable to;
+
+        Passing(Appendable to) {
+            this.to = to;
+        }
+
+        @Override
+        public void write(char[] text, int from, int length) throws IOException {
+            to.append(new String(text, from, length));
+        }
+
+        @Override
+        public void flush() {
+        }
+
+        @Override
+        public void close() {
         }
     }
 
