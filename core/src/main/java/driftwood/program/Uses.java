@@ -29,7 +29,7 @@ final class Uses {
     Uses(Program program) {
         this.program = program;
         this.calling = new Later<>(() -> new NameIndex(program.outlines()));
-        this.creators = new Later<>(() -> gathered(Outline::creations, this::made));
+        this.creators = new Later<>(this::creationsByType);
     }
 
     List<CallFact> callsOf(String name) {
@@ -69,13 +69,13 @@ final class Uses {
                 program.resolve(new TypeRef(new TypeRef(creation.type()).name()), around)).map(TypeOutline::name).orElse("");
     }
 
-    /** All facts of one kind by a name; those without a name aside. */
-    private <T> Map<String, List<T>> gathered(Function<Outline, List<T>> kind, Function<T, String> key) {
-        Map<String, List<T>> all = new HashMap<>();
-        program.outlines().forEach(outline -> kind.apply(outline).forEach(fact -> {
-            String name = key.apply(fact);
-            if (!name.isEmpty()) {
-                all.computeIfAbsent(name, each -> new ArrayList<>()).add(fact);
+    /** All creations by what they make. */
+    private Map<String, List<CreationFact>> creationsByType() {
+        Map<String, List<CreationFact>> all = new HashMap<>();
+        program.outlines().forEach(outline -> outline.creations().forEach(each -> {
+            String made = made(each);
+            if (!made.isEmpty()) {
+                all.computeIfAbsent(made, key -> new ArrayList<>()).add(each);
             }
         }));
         return all;

@@ -88,11 +88,12 @@ final class BuilderCode {
             String text = Comments.ofParameter(comment, name);
             said.append(defaults.get(i) != null || text.isEmpty() ? "" : "\n * @param " + name + " " + text);
         }
-        String first = "Begins " + article() + (bare ? "" : " with the parts that each must have") + ".";
+        String first = "Begins " + article(type) + (bare ? "" : " with the parts that each must have") + ".";
         return said.isEmpty() ? "/** " + first + " */\n" : "/**\n * " + first + "\n *" + said + "\n */\n";
     }
 
-    private String article() {
+    /** The type's name with its article. */
+    static String article(TypeElement type) {
         return ("AEIOU".indexOf(type.getSimpleName().charAt(0)) >= 0 ? "an " : "a ") + type.getSimpleName();
     }
 
@@ -108,7 +109,7 @@ final class BuilderCode {
 
     String type(String open) {
         String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
-        StringBuilder text = new StringBuilder("/** Takes the parts of " + article() + " by name, and builds it. */\n" + open + "static final class " + builder + declared.strip() + " {\n");
+        StringBuilder text = new StringBuilder("/** Takes the parts of " + article(type) + " by name, and builds it. */\n" + open + "static final class " + builder + declared.strip() + " {\n");
         StringBuilder steps = new StringBuilder();
         for (int i = 0; i < defaults.size(); i++) {
             String name = longest.getParameters().get(i).getSimpleName().toString();

@@ -138,16 +138,12 @@ public final class BuilderForParts implements Recipe {
         }
 
         private String entry() {
-            return "/** Begins " + article() + " with the parts that each must have. */\n" + open + "static " + builder + " " + entry + "(" + String.join(", ", required()) + ") {\n    return new " + builder + "("
+            return "/** Begins " + BuilderCode.article(type) + " with the parts that each must have. */\n" + open + "static " + builder + " " + entry + "(" + String.join(", ", required()) + ") {\n    return new " + builder + "("
                     + String.join(", ", names()) + ");\n}";
         }
 
-        private String article() {
-            return ("AEIOU".indexOf(name.charAt(0)) >= 0 ? "an " : "a ") + name;
-        }
-
         private String type() {
-            StringBuilder text = new StringBuilder("/** Takes the parts of " + article() + " by name, and makes it. */\n" + open + "static final class " + builder + " {\n");
+            StringBuilder text = new StringBuilder("/** Takes the parts of " + BuilderCode.article(type) + " by name, and makes it. */\n" + open + "static final class " + builder + " {\n");
             required().forEach(each -> text.append("    private final ").append(each.replaceFirst("^final ", "")).append(";\n"));
             StringBuilder steps = new StringBuilder();
             optional.forEach((setter, field) -> {
