@@ -36,7 +36,9 @@ public record Trail(Start start, String head, List<Step> steps) {
         /** A parameter of undeclared type, where types need not be declared: what is called on it is known, not its type. */
         OPEN,
         /** A computed value or one of undeclared type. */
-        UNKNOWN
+        UNKNOWN,
+        /** A function that a local holds, as one written within a routine; the head is its name. */
+        HELD
     }
 
     private static final Pattern COLLECTING =
@@ -67,6 +69,11 @@ public record Trail(Start start, String head, List<Step> steps) {
         return new Trail(Start.OPEN, name, List.of());
     }
 
+    /** A call of a function that a local holds is a step from here. */
+    public static Trail held(String function) {
+        return new Trail(Start.HELD, function, List.of());
+    }
+
     /** This trail and one step more. */
     public Trail then(Step step) {
         if (start == Start.UNKNOWN || steps.size() >= LONGEST) {
@@ -83,7 +90,7 @@ public record Trail(Start start, String head, List<Step> steps) {
     }
 
     public boolean isKnown() {
-        return start != Start.UNKNOWN && start != Start.OPEN;
+        return start != Start.UNKNOWN && start != Start.OPEN && start != Start.HELD;
     }
 
     /** The same value, held by a local of a declared type. */

@@ -182,7 +182,7 @@ final class Values {
             case SUPER -> program.parents(scope).stream().findFirst().map(Place::at).orElse(Place.NOWHERE);
             case NAME -> name(trail.head(), scope);
             case LITERAL -> Place.at(new TypeRef(trail.head().equals("STRING") ? "String" : trail.head()), scope);
-            case OPEN, UNKNOWN -> Place.NOWHERE;
+            case OPEN, HELD, UNKNOWN -> Place.NOWHERE;
         };
     }
 

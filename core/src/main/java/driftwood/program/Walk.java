@@ -51,7 +51,7 @@ public abstract class Walk extends Whereabouts {
         loops = new ArrayDeque<>();
         scopes.open();
         for (Parameter each : routine.parameters()) {
-            declare(each.name(), each.type().isPresent() || !file.file().language().isDuckTyped() ? Trail.typed(each.type()) : Trail.open(each.name()));
+            declare(each.name(), handed(each));
         }
         super.visitRoutine(routine);
         scopes.close();
@@ -92,13 +92,19 @@ public abstract class Walk extends Whereabouts {
         return null;
     }
 
+    /** What is known of a value that callers hand over. */
+    private Trail handed(Parameter parameter) {
+        boolean open = !parameter.type().isPresent() && file.file().language().isDuckTyped();
+        return open ? Trail.open(parameter.name()) : Trail.typed(parameter.type());
+    }
+
     @Override
     public Void visitLambda(Lambda lambda) {
         scopes.open();
         Call giver = givers.remove(lambda);
         Trail element = giver == null || lambda.parameters().size() != 1 ? Trail.UNKNOWN
                 : trail(giver.receiver().orElseThrow()).then(Step.ELEMENT);
-        lambda.parameters().forEach(each -> declare(each.name(), each.type().isPresent() ? Trail.typed(each.type()) : element));
+        lambda.parameters().forEach(each -> declare(each.name(), each.type().isPresent() || !element.isKnown() ? handed(each) : element));
         visitNode(lambda);
         scopes.close();
         return null;

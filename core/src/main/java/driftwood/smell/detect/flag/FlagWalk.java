@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 11, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 12, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -126,7 +126,7 @@ final class FlagWalk extends Walk {
         } else if (core.size() > 1 && leavesEarly(branch)) {
             otherwise = core.subList(1, core.size());
         }
-        if ((behaves(then) && behaves(otherwise) || storesElsewhere(then, otherwise)) && !isOneCall(then, otherwise, routine)) {
+        if ((behaves(then) && behaves(otherwise) || isCopyOrItself(then, otherwise) || storesElsewhere(then, otherwise)) && !isOneCall(then, otherwise, routine)) {
             String first = file.brief(then.get(0));
             String second = file.brief(otherwise.get(0));
             splits.add(new Split(member(routine), flag, at, on.get() ? first : second, on.get() ? second : first,
@@ -200,6 +200,15 @@ final class FlagWalk extends Walk {
     private static boolean behaves(List<Node> body) {
         return !body.isEmpty() && body.stream().anyMatch(each -> !(each instanceof Throw)
                 && Search.any(each, FlagWalk::isWork));
+    }
+
+    /** One way gives something new, the other the object itself. */
+    private static boolean isCopyOrItself(List<Node> then, List<Node> otherwise) {
+        return givesItself(otherwise) && behaves(then) || givesItself(then) && behaves(otherwise);
+    }
+
+    private static boolean givesItself(List<Node> body) {
+        return body.size() == 1 && body.get(0) instanceof Return back && back.value().orElse(null) instanceof Name name && name.isSelf();
     }
 
     /** The same kind of value is kept in one place or in another. */

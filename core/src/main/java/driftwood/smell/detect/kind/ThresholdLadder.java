@@ -48,7 +48,7 @@ public final class ThresholdLadder implements Detector {
     /** So many limits one way are a ladder, whatever is asked of what is left. */
     private static final int LADDER = 3;
     private static final Pattern SIGN = Pattern.compile("(<=|>=|<|>)");
-    private static final Pattern RANGE = Pattern.compile("\\w\\s*(\\.\\.|until)");
+    private static final Pattern RANGE = Pattern.compile("\\w\\s*(\\.\\.(?!\\.)|until)");
     private static final Pattern NUMBER = Pattern.compile("-?\\d[\\d_]*(\\.\\d+)?");
     /** How many bits a number takes decides how it is written. */
     private static final Pattern WIDTH =
@@ -111,8 +111,14 @@ public final class ThresholdLadder implements Detector {
                         || isHandedOn(armCall.call(), chain, program)).isPresent();
     }
 
-    /** Where types are not declared: something of the object's own is called with the request, and is no collection. */
+    /**
+     * Where types are not declared: something of the object's own is called with the request, and is no collection; a
+     * function within the routine takes it anywhere.
+     */
     private static boolean isHandedOn(Trail call, Chain chain, Program program) {
+        if (call.start() == Trail.Start.HELD) {
+            return call.arguments() > 0;
+        }
         boolean own = call.isCall() && call.start() == Trail.Start.THIS && call.steps().size() == 2
                 && call.arguments() > 0 && !call.isCollecting()
                 && program.type(chain.within()).filter(type -> program.fileOf(type).language().isDuckTyped()).isPresent();

@@ -68,7 +68,7 @@ final class ArmCalls {
     }
 
     private Optional<ArmCall> last(Node statement, Map<String, TypeRef> held) {
-        // driftwood: leave type-switch because three shapes are asked for, and any other statement is none of them
+        // driftwood: leave type-switch because four shapes are asked for, and any other statement is none of them
         if (statement instanceof Return back) {
             return back.value().flatMap(value -> armCall(value, "return", held));
         }
@@ -80,7 +80,10 @@ final class ArmCalls {
                     ? armCall(assignment.value(), "= " + assignment.target().text(file.source().text()), held)
                     : armCall(evaluate.expression(), "", held);
         }
-        return statement instanceof Local ? Optional.empty() : armCall(statement, "return", held);
+        if (statement instanceof Local local) {
+            return local.initial().flatMap(value -> armCall(value, "= " + local.name(), held));
+        }
+        return armCall(statement, "return", held);
     }
 
     private Optional<ArmCall> armCall(Node value, String use, Map<String, TypeRef> held) {
@@ -88,7 +91,9 @@ final class ArmCalls {
         if (!(bare instanceof Call call)) {
             return use.isEmpty() ? Optional.empty() : Optional.of(new ArmCall(Trail.UNKNOWN, use, file.brief(bare), true, List.of(), List.of()));
         }
-        return Optional.of(new ArmCall(trail(call, held), use, file.brief(call), true, List.of(), List.of()));
+        Trail trail = trail(call, held);
+        boolean within = call.receiver().isEmpty() && trail.equals(Trail.UNKNOWN);
+        return Optional.of(new ArmCall(within ? Trail.held(call.name()).thenCall(call.name(), call.arguments().size()) : trail, use, file.brief(call), true, List.of(), List.of()));
     }
 
     /** What the arm itself knows of names: the subject of a type test, bindings of patterns, locals that hold a cast. */

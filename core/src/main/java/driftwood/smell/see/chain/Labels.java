@@ -129,12 +129,13 @@ final class Labels {
         boolean left = isPlain(binary.left()) && constant(binary.left(), false).isEmpty();
         Node subject = left ? binary.left() : binary.right();
         Node limit = left ? binary.right() : binary.left();
-        return isPlain(subject) && constant(subject, false).isEmpty() && isLimit(limit)
+        return isPlain(subject) && constant(subject, false).isEmpty() && (left ? isLimit(limit) : isPlain(limit) || isFixed(limit))
                 ? one(subject, asLimit(condition)) : Optional.empty();
     }
 
+    /** A field, parameter, getter, local, literal or constant, or a sum of such: {@code quick + slow}. */
     private boolean isLimit(Node limit) {
-        return isPlain(limit) || isFixed(limit);
+        return isPlain(limit) || isFixed(limit) || limit instanceof Binary sum && isLimit(sum.left()) && isLimit(sum.right());
     }
 
     /** A literal or a constant, or computed from such alone. */
