@@ -72,7 +72,7 @@ public final class Program {
      * @param within qualified name of the type around it
      */
     public List<RoutineOutline> answering(Trail call, String within) {
-        boolean open = call.isCall() && call.start() != Trail.Start.MODULE
+        boolean open = call.isCall() && (call.start() != Trail.Start.MODULE || call.steps().size() > 1)
                 && type(within).filter(type -> fileOf(type).language().isDuckTyped()).isPresent();
         return !open ? List.of() : types.routines(call.lastName()).stream()
                 .filter(each -> !each.isConstructor() && each.takes(call.arguments())).toList();

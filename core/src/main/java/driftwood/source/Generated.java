@@ -5,7 +5,7 @@ import java.util.regex.Pattern;
 /** Tells code that a program wrote: nobody refactors it, its generator is changed instead. */
 public final class Generated {
     /** Raised whenever another file is told: what was remembered of it was seen otherwise. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
     private static final int HEAD = 1500;
     private static final int TAIL = 300;
     /** A tool that writes one file from many says at its end where the map to them lies. */
@@ -13,6 +13,9 @@ public final class Generated {
     private static final Pattern MARK = Pattern.compile("(?is).*\\b(automatically|auto-?)\\s*generated\\b.*"
             + "|.*\\bgenerated\\s+(by|from|code|file|automatically)\\b.*(do not|don't|never)\\s+(edit|modify|change).*"
             + "|.*(do not|don't|never)\\s+(edit|modify|change).*\\bgenerated\\b.*|.*@Generated\\b.*");
+    /** Where a part is generated, people write the rest. */
+    private static final Pattern PARTLY = Pattern.compile("(?is).*\\b((first|last|latter|second|lower|upper|following)\\s+(part|half|section|portion)"
+            + "|(parts?|sections?)\\s+of\\s+(this|the)\\s+(file|module))\\b.*");
     private static final Pattern FOLDER = Pattern.compile("(?i)(.*/)?generated(-sources|-src|_sources)?/.*");
 
     private Generated() {
@@ -25,7 +28,11 @@ public final class Generated {
             return true;
         }
         String head = text.substring(0, Math.min(HEAD, text.length()));
-        return head.contains("enerated") && MARK.matcher(comments(head)).matches();
+        if (!head.contains("enerated")) {
+            return false;
+        }
+        String said = comments(head);
+        return MARK.matcher(said).matches() && !PARTLY.matcher(said).matches();
     }
 
     /** Only what stands in comments or in the text at the head of a module counts. */

@@ -1,10 +1,12 @@
 package driftwood.smell.detect.construction;
 
+import driftwood.program.Argument;
 import driftwood.program.Outline;
 import driftwood.program.Outline.CallFact;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
+import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
@@ -89,7 +91,7 @@ public final class LongParameterList implements Detector {
         boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
                 || isListed(type, routine, program)
-                || routine.traits().overrides() || !program.rootOf(routine).equals(routine)
+                || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || isFacade(type, routine, program)
                 || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
     }
 
@@ -111,14 +113,21 @@ public final class LongParameterList implements Detector {
 
     /** The parent's constructor gets nearly all of it handed on. */
     private static boolean repeatsParent(RoutineOutline constructor, Calls calls) {
-        Set<String> names = new HashSet<>(constructor.parameters().stream().map(ParameterOutline::name).toList());
-        for (CallFact call : calls.inside(constructor, "super")) {
-            long handed = call.arguments().stream().filter(each -> names.contains(each.name())).count();
-            if (handed >= names.size() - 1) {
-                return true;
-            }
-        }
-        return false;
+        return calls.inside(constructor, "super").stream().anyMatch(call -> leftOut(constructor, call) <= 1);
+    }
+
+    /** Nearly all of it goes on to another object's routine of the same name, where it is cured; recursion does not count. */
+    private static boolean isFacade(TypeOutline type, RoutineOutline routine, Program program) {
+        return program.callsBy(routine).stream().filter(call -> call.trail().isCall() && call.trail().lastName().equals(routine.name())
+                && !call.trail().owner().equals(Trail.THIS) && !call.trail().owner().equals(Trail.MODULE) && leftOut(routine, call) <= 1)
+                .map(call -> program.routinesAt(call.trail(), call.within()))
+                .anyMatch(meant -> type.isModule() || !meant.isEmpty() && meant.stream().noneMatch(each -> each.owner().equals(type.name())));
+    }
+
+    /** How many parameters a call within does not hand on. */
+    private static long leftOut(RoutineOutline routine, CallFact call) {
+        Set<String> handed = call.arguments().stream().map(Argument::name).collect(Collectors.toSet());
+        return routine.parameters().stream().filter(each -> !each.variadic() && !handed.contains(each.name())).count();
     }
 
     /** A data class all of whose callers name what they pass. */

@@ -25,7 +25,10 @@ import java.util.regex.Pattern;
 final class Sources {
     /** Routines of the platform's own types that may give nothing. */
     private static final Pattern PLATFORM = Pattern.compile("get|pop|setdefault|match|search|fullmatch|group|next|readline|getattr|poll|"
-            + "wait|fetchone|first|last|copy|sort|append|extend|update|clear|remove|insert|close|write|flush|read|send|join|start|run");
+            + "wait|fetchone|first|last|copy|sort|append|extend|update|clear|remove|insert|close|write|flush|read|send|join|start|run|"
+            + "execute|executemany|fetchall|fetchmany|connect|convert|getContext|querySelector|getElementById|getAttribute|getItem|find|closest|exec");
+    /** Of so many routines of one name that all give nothing at times, whichever answers does. */
+    private static final int FEW = 3;
     private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
 
     /** A parser or converter that says by its name that it may not come to anything. */
@@ -37,6 +40,8 @@ final class Sources {
     private final Map<String, Source> sources = new LinkedHashMap<>();
     private final Map<RoutineOutline, String> roots = new HashMap<>();
     private final Map<String, Source> origins = new HashMap<>();
+    /** Symbols of routines that only give a field which is nothing at times. */
+    private final Set<String> gettersOfNothing = new HashSet<>();
 
     /**
      * A source of nothing: a routine and those that override it.
@@ -52,8 +57,18 @@ final class Sources {
             Set<String> routines) {
     }
 
-    /** A routine that hands on a result. @param meant symbols of what it may have called */
-    private record Handed(Seen<NothingSighting> seen, Set<String> meant) {
+    /**
+     * What a call may mean.
+     *
+     * @param symbols of the topmost declarations
+     * @param open    whether only the name tells, where types are not declared
+     */
+    private record Meant(Set<String> symbols, boolean open) {
+        static final Meant NOBODY = new Meant(Set.of(), false);
+    }
+
+    /** A routine that hands on a result. */
+    private record Handed(Seen<NothingSighting> seen, Meant meant) {
     }
 
     private Sources(Program program) {
@@ -65,6 +80,11 @@ final class Sources {
 
     static Sources of(Program program, List<Seen<NothingSighting>> sighted) {
         Sources sources = new Sources(program);
+        Set<String> empty = new HashSet<>();
+        sighted.stream().map(Seen::sighting).filter(each -> each.kind() == Kind.FIELD_NULL)
+                .forEach(each -> empty.add(each.within() + "#" + each.trail().lastName()));
+        sighted.stream().map(Seen::sighting).filter(each -> each.kind() == Kind.GETTER
+                && empty.contains(each.within() + "#" + each.trail().lastName())).forEach(each -> sources.gettersOfNothing.add(each.routine()));
         for (Seen<NothingSighting> seen : sighted) {
             // driftwood: leave type-switch because each kind of sighting matters here in its own way, and elsewhere in another
             if (seen.sighting().kind() == Kind.YIELDS) {
@@ -76,8 +96,8 @@ final class Sources {
         List<Handed> handed = new ArrayList<>();
         for (Seen<NothingSighting> seen : sighted) {
             NothingSighting each = seen.sighting();
-            Set<String> meant = each.kind() == Kind.HANDS_ON ? sources.meant(each.trail(), each.within()) : Set.of();
-            if (!meant.isEmpty()) {
+            Meant meant = each.kind() == Kind.HANDS_ON ? sources.meant(each.trail(), each.within()) : Meant.NOBODY;
+            if (!meant.symbols().isEmpty()) {
                 handed.add(new Handed(seen, meant));
             }
         }
@@ -135,7 +155,7 @@ final class Sources {
     /** @return whether it was taken: contracts of foreign types cannot be changed here */
     private boolean add(Seen<NothingSighting> seen, String note) {
         RoutineOutline routine = routines.get(seen.sighting().routine());
-        if (routine == null || routine.isConstructor() || TRYING.matcher(routine.name()).matches()
+        if (routine == null || routine.isConstructor() || routine.name().matches("__\\w+__") || TRYING.matcher(routine.name()).matches()
                 || SAID.matcher(routine.name()).matches() && program.type(routine.owner()).filter(type -> program.fileOf(type).language()
                 .has(Language.Habit.NOTHING_CHECKED)).isPresent()) {
             return false;
@@ -165,35 +185,37 @@ final class Sources {
         return sourceOf(meant(call, within));
     }
 
-    /** Symbols of the topmost declarations that a call may mean. */
-    private Set<String> meant(Trail call, String within) {
+    private Meant meant(Trail call, String within) {
         List<RoutineOutline> found = program.routinesAt(call, within);
-        if (found.isEmpty()) {
-            found = only(call, within);
+        boolean open = found.isEmpty();
+        if (open) {
+            found = answering(call, within);
         }
         if (found.isEmpty()) {
-            return Set.of();
+            return Meant.NOBODY;
         }
         Set<String> symbols = new LinkedHashSet<>();
         found.forEach(each -> symbols.add(roots.computeIfAbsent(each, key -> program.rootOf(key).symbol())));
-        return symbols;
+        return new Meant(symbols, open);
     }
 
-    /** Where types are not declared: the one routine of the project that can answer, if no type of the platform has such a one. */
-    private List<RoutineOutline> only(Trail call, String within) {
+    /** Where types are not declared: the few routines of the project that can answer, if no type of the platform has such a one. */
+    private List<RoutineOutline> answering(Trail call, String within) {
         List<RoutineOutline> answering = program.answering(call, within);
-        return answering.size() == 1 && !PLATFORM.matcher(call.lastName()).matches() && program.typeOf(call.owner(), within).isEmpty()
+        return answering.size() <= FEW && !PLATFORM.matcher(call.lastName()).matches() && program.typeOf(call.owner(), within).isEmpty()
                 ? answering : List.of();
     }
 
-    private Optional<Source> sourceOf(Set<String> meant) {
+    /** The one source that is meant; where the name alone tells, the first of several that all give nothing at times. */
+    private Optional<Source> sourceOf(Meant meant) {
         Source found = null;
-        for (String symbol : meant) {
+        for (String symbol : meant.symbols()) {
             Source source = sources.get(symbol);
-            if (source == null || found != null && found != source) {
+            boolean gets = meant.open() && source == null && gettersOfNothing.contains(symbol);
+            if (source == null && !gets || found != null && source != found && !meant.open()) {
                 return Optional.empty();
             }
-            found = source;
+            found = found == null ? source : found;
         }
         return Optional.ofNullable(found).map(this::originOf);
     }
