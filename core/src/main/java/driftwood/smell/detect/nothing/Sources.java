@@ -26,7 +26,7 @@ final class Sources {
     /** Routines of the platform's own types that may give nothing. */
     private static final Pattern PLATFORM = Pattern.compile("get|pop|setdefault|match|search|fullmatch|group|next|readline|getattr|poll|"
             + "wait|fetchone|first|last|copy|sort|append|extend|update|clear|remove|insert|close|write|flush|read|send|join|start|run|"
-            + "execute|executemany|fetchall|fetchmany|connect|convert|getContext|querySelector|getElementById|getAttribute|getItem|find|closest|exec");
+            + "execute|executemany|fetchall|fetchmany|connect|convert|getContext|querySelector|getElementById|getAttribute|getItem");
     /** Of so many routines of one name that all give nothing at times, whichever answers does. */
     private static final int FEW = 3;
     private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");

@@ -14,7 +14,7 @@ import java.util.Optional;
 /** Sees every creation of an instance and what becomes of it in the routine around. */
 public final class CreationWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Instantiation> SEER = new Seer<>("birth", 6, Instantiation.class, file -> {
+    public static final Seer<Instantiation> SEER = new Seer<>("birth", 7, Instantiation.class, file -> {
         CreationWalk walk = new CreationWalk(file);
         walk.scan(file.unit());
         return walk.instantiations;
@@ -145,7 +145,7 @@ public final class CreationWalk extends Walk {
         if (body != null) {
             LocalUses locals = known.computeIfAbsent(body, LocalUses::of);
             List<Node> calls = locals.called().getOrDefault(name, List.of());
-            used = !calls.isEmpty();
+            used = !calls.isEmpty() || locals.within().contains(name);
             useLine = firstUse(body, creation, name);
             leaves = locals.leaving().contains(name);
             wrapper = locals.wrappers().getOrDefault(name, "");

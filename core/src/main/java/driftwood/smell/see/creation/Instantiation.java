@@ -12,8 +12,8 @@ import java.util.List;
  * @param how      what becomes of it at once
  * @param name     of the field or local that holds it, else empty
  * @param fallback whether it only stands in where nothing else was given
- * @param used     whether the routine calls it
- * @param leaves   whether the routine returns it or hands it on
+ * @param used     whether the routine calls it, or has another routine of the same object do so
+ * @param leaves   whether the routine returns it or hands it to others
  * @param wrapper  the type of the only-argument creation it is handed to, else empty
  * @param set      setters and properties set right after it, in order
  * @param line     where it begins

@@ -13,14 +13,15 @@ import java.util.Set;
  * What becomes of the locals of a body.
  *
  * @param called   names on which something is called, or that are asked for a part by its key, with these uses in order
- * @param leaving  names that are returned, handed on or stored
+ * @param within   names that are handed to another routine of the same object, which uses them there
+ * @param leaving  names that are returned, handed to others or stored
  * @param wrappers name to the type of the first creation that takes it as its only argument
  */
-record LocalUses(Map<String, List<Node>> called, Set<String> leaving, Map<String, String> wrappers) {
+record LocalUses(Map<String, List<Node>> called, Set<String> within, Set<String> leaving, Map<String, String> wrappers) {
 
     /** Looks through a body once, for all of its locals. */
     static LocalUses of(Node body) {
-        LocalUses locals = new LocalUses(new HashMap<>(), new HashSet<>(), new HashMap<>());
+        LocalUses locals = new LocalUses(new HashMap<>(), new HashSet<>(), new HashSet<>(), new HashMap<>());
         locals.new Looking().scan(body);
         return locals;
     }
@@ -30,7 +31,8 @@ record LocalUses(Map<String, List<Node>> called, Set<String> leaving, Map<String
         @Override
         public Void visitCall(Call call) {
             name(call.receiver()).ifPresent(name -> called.computeIfAbsent(name, key -> new ArrayList<>()).add(call));
-            passed(call.arguments());
+            boolean own = call.receiver().orElse(null) instanceof Name receiver && receiver.isSelf();
+            passed(call.arguments(), own ? within : leaving);
             return visitNode(call);
         }
 
@@ -42,7 +44,7 @@ record LocalUses(Map<String, List<Node>> called, Set<String> leaving, Map<String
 
         @Override
         public Void visitCreation(Creation creation) {
-            passed(creation.arguments());
+            passed(creation.arguments(), leaving);
             if (creation.arguments().size() == 1) {
                 name(Optional.of(creation.arguments().get(0))).ifPresent(name ->
                         wrappers.putIfAbsent(name, creation.type().name()));
@@ -62,8 +64,8 @@ record LocalUses(Map<String, List<Node>> called, Set<String> leaving, Map<String
             return visitNode(assignment);
         }
 
-        private void passed(List<Node> arguments) {
-            arguments.forEach(each -> name(Optional.of(each)).ifPresent(leaving::add));
+        private void passed(List<Node> arguments, Set<String> to) {
+            arguments.forEach(each -> name(Optional.of(each instanceof Named named ? named.value() : each)).ifPresent(to::add));
         }
 
         private Optional<String> name(Optional<Node> node) {
