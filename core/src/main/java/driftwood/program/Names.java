@@ -130,7 +130,7 @@ final class Names {
     private Optional<TypeOutline> imported(String name, Outline file) {
         for (Import each : file.imports()) {
             if (!each.onDemand() && each.alias().equals(name)) {
-                return reexported(each.name(), 0);
+                return around(each.name(), file);
             }
         }
         String prefix = file.packageName().isEmpty() ? "" : file.packageName() + ".";
@@ -140,12 +140,24 @@ final class Names {
         }
         for (Import each : file.imports()) {
             if (each.onDemand()) {
-                Optional<TypeOutline> found = program.type(each.name() + "." + name);
+                String qualified = each.name() + "." + name;
+                Optional<TypeOutline> found = file.language().isDuckTyped() ? around(qualified, file) : program.type(qualified);
                 if (found.isPresent()) {
                     return found;
                 }
             }
         }
         return Optional.empty();
+    }
+
+    /** A name from an import; where files are found by their folders, it may begin at any folder around. */
+    private Optional<TypeOutline> around(String qualified, Outline file) {
+        Optional<TypeOutline> found = reexported(qualified, 0);
+        String folder = found.isEmpty() && file.language().isDuckTyped() ? file.packageName() : "";
+        while (found.isEmpty() && !folder.isEmpty()) {
+            found = reexported(folder + "." + qualified, 0);
+            folder = folder.substring(0, Math.max(0, folder.lastIndexOf('.')));
+        }
+        return found;
     }
 }

@@ -104,7 +104,7 @@ public abstract class Walk extends Whereabouts {
         Call giver = givers.remove(lambda);
         Trail element = giver == null || lambda.parameters().size() != 1 ? Trail.UNKNOWN
                 : trail(giver.receiver().orElseThrow()).then(Step.ELEMENT);
-        lambda.parameters().forEach(each -> declare(each.name(), each.type().isPresent() || !element.isKnown() ? handed(each) : element));
+        lambda.parameters().forEach(each -> declare(each.name(), each.type().isPresent() || element.equals(Trail.UNKNOWN) ? handed(each) : element));
         visitNode(lambda);
         scopes.close();
         return null;

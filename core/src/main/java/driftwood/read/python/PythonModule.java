@@ -1,6 +1,7 @@
 package driftwood.read.python;
 
 import driftwood.read.sitter.Cst;
+import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.tree.*;
 import java.nio.file.Files;
@@ -10,9 +11,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Python's declarations: the whole tree of one module. */
 final class PythonModule extends PythonStatements {
+    private static final Pattern SOURCE_FOLDER = Pattern.compile("src|lib|python|site-packages|dist-packages");
+    private static final Pattern NAME = Pattern.compile("[\\p{L}_][\\p{L}\\p{N}_]*");
+
     private final Cst root;
     private final String packageName;
     private final String module;
@@ -25,7 +30,7 @@ final class PythonModule extends PythonStatements {
         String path = source.file().path();
         String name = path.substring(path.lastIndexOf('/') + 1).replaceFirst("\\.py$", "");
         boolean whole = name.equals("__init__") && path.contains("/");
-        String around = packageOf(file.getParent());
+        String around = packageOf(source.file());
         String full = whole ? around.isEmpty() ? file.getParent().getFileName().toString() : around
                 : around.isEmpty() ? name : around + "." + name;
         int dot = full.lastIndexOf('.');
@@ -34,14 +39,26 @@ final class PythonModule extends PythonStatements {
         this.imports = new PythonImports(text, whole ? full : packageName);
     }
 
-    /** Folders that say they are packages, from the outermost on. */
-    static String packageOf(Path folder) {
+    /**
+     * Folders that say they are packages, from the outermost on; where none does, the folders below the root or a
+     * source folder, as packages need not say so (Python Language Reference 5.2.2).
+     */
+    static String packageOf(SourceFile file) {
         String name = "";
-        for (Path at = folder; at != null && at.getFileName() != null && Files.exists(at.resolve("__init__.py"));
+        for (Path at = file.location().getParent(); at != null && at.getFileName() != null && Files.exists(at.resolve("__init__.py"));
                 at = at.getParent()) {
             name = name.isEmpty() ? at.getFileName().toString() : at.getFileName() + "." + name;
         }
-        return name;
+        return name.isEmpty() ? unsaid(file.path()) : name;
+    }
+
+    private static String unsaid(String path) {
+        String[] folders = path.split("/");
+        int from = 0;
+        for (int i = 0; i < folders.length - 1; i++) {
+            from = SOURCE_FOLDER.matcher(folders[i]).matches() || !NAME.matcher(folders[i]).matches() ? i + 1 : from;
+        }
+        return String.join(".", List.of(folders).subList(from, folders.length - 1));
     }
 
     private static Set<String> functionsIn(Cst root, String text) {

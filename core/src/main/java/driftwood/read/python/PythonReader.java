@@ -36,12 +36,12 @@ public final class PythonReader extends SitterReader {
 
     @Override
     public int version() {
-        return 6;
+        return 7;
     }
 
     @Override
     public String context(SourceFile file) {
-        return PythonModule.packageOf(file.location().getParent());
+        return PythonModule.packageOf(file);
     }
 
     @Override
