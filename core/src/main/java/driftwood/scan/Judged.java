@@ -4,6 +4,7 @@ import driftwood.pack.Packing;
 import driftwood.pattern.Fit;
 import driftwood.scan.memory.Facts.Remarks;
 import driftwood.scan.memory.FileStamp;
+import driftwood.program.Dependants;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,6 +45,11 @@ record Judged(List<String> files, List<String> digests, List<Ruling> rulings, Re
         /** What it said of some files. */
         Ruling of(Set<String> files) {
             return new Ruling(smell, verdicts.stream().filter(each -> files.contains(each.finding().file())).toList(), asked);
+        }
+
+        /** The same, with how central the types are. */
+        Ruling among(Dependants dependants) {
+            return new Ruling(smell, verdicts.stream().map(each -> new Verdict(each.finding().among(dependants), each.fits())).toList(), asked);
         }
 
         /** Both together. */

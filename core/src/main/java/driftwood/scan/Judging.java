@@ -1,6 +1,7 @@
 package driftwood.scan;
 
 import driftwood.pattern.Patterns;
+import driftwood.program.Dependants;
 import driftwood.program.Outline;
 import driftwood.program.Program;
 import driftwood.scan.Judged.Ruling;
@@ -97,7 +98,9 @@ final class Judging {
         List<Ruling> rulings = new ArrayList<>(Collections.nCopies(detectors.size(), null));
         Sightings sightings = new Sightings(sighted);
         workers.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program, sightings)));
-        return trees.isOne() ? rulings : rulings.stream().map(each -> each.of(wanted)).toList();
+        Dependants dependants = new Dependants(whole.outlines(), rulings.stream().flatMap(each -> each.verdicts().stream())
+                .map(each -> each.finding().type()).collect(Collectors.toSet()));
+        return rulings.stream().map(each -> (trees.isOne() ? each : each.of(wanted)).among(dependants)).toList();
     }
 
     /** Smells that could not be judged for a reason of our own. */

@@ -162,6 +162,7 @@ public final class Scan {
         FutureTask<History> past = new FutureTask<>(() -> options.settings().history()
                 ? Past.of(root, options.memory()) : History.NONE);
         new Thread(past, "history").start();
+        // driftwood: leave hard-coded-instantiation because to put the parts of a scan together is what a scan is for
         SourceFinder.Found found = new SourceFinder(root, options.settings().excluded()).find(places);
         List<Detector> detectors = Catalogue.detectors(options.settings());
         Reading seeing = new Reading(detectors.stream().<Seer<?>>flatMap(each -> each.seers().stream()).distinct().toList(), options);

@@ -92,6 +92,20 @@ public record Drag(double value, double weight, List<String> reasons) {
         return bounded(sum, all);
     }
 
+    private static final int CENTRAL = 4;
+    private static final double PER_DEPENDANT = 0.15;
+    private static final double MOST_FOR_DEPENDANTS = 0.45;
+
+    /** This drag, with how central the type is. @param dependants other files that lean on the type, at least 0 */
+    public Drag among(int dependants) {
+        if (dependants < CENTRAL) {
+            return this;
+        }
+        List<String> all = new ArrayList<>(reasons);
+        all.add(dependants + " other files lean on the type");
+        return bounded(weight + Math.min(MOST_FOR_DEPENDANTS, PER_DEPENDANT * log2(dependants / 2.0)), all);
+    }
+
     private static double log2(double x) {
         return Math.log(x) / Math.log(2);
     }

@@ -3,6 +3,7 @@ package driftwood.smell;
 import driftwood.history.Churn;
 import driftwood.history.History;
 import driftwood.pack.Line;
+import driftwood.program.Dependants;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
@@ -63,6 +64,11 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
         evidence.forEach(each -> files.add(each.file()));
         return new Finding(id, smell, drag.with(Churn.of(files, history)), language, file, line, endLine, symbol,
                 message, evidence, detail);
+    }
+
+    /** The same finding, with how many files lean on the type it is in. */
+    public Finding among(Dependants dependants) {
+        return new Finding(id, smell, drag.among(dependants.of(symbol)), language, file, line, endLine, symbol, message, evidence, detail);
     }
 
     public Finding withId(String given) {

@@ -25,4 +25,12 @@ class DragTest {
     void dragIsNeverBelowZero() {
         assertThat(Drag.of(1, 1, 0).risk(true, -4, "guarded").build().value()).isZero();
     }
+
+    @ParameterizedTest(name = "{0} other files lean on the type: {1}")
+    @CsvSource({"0, 0.8", "3, 0.8", "4, 1.0", "8, 1.1", "16, 1.3", "64, 1.3"})
+    void whatManyLeanOnDragsMore(int dependants, double drag) {
+        Drag among = Drag.of(1, 1, 0).build().among(dependants);
+        assertThat(among.value()).isEqualTo(drag);
+        assertThat(among.reasons().contains(dependants + " other files lean on the type")).isEqualTo(dependants >= 4);
+    }
 }

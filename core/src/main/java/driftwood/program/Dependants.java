@@ -1,0 +1,104 @@
+package driftwood.program;
+
+import driftwood.tree.Import;
+import driftwood.tree.TypeRef;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Consumer;
+
+/**
+ * How central types are: which files lean on them by what they declare (extend it, hold it, take or give it, import
+ * it). What routines do inside does not count, so that the answer changes only where declarations do; nor do tests.
+ */
+public final class Dependants {
+    private final Map<String, Set<String>> files = new HashMap<>();
+    /** The types asked for, by their simple names; of a name that several types of the project have, those. */
+    private final Map<String, Set<String>> bySimpleName = new HashMap<>();
+    private final Set<String> ambiguous = new HashSet<>();
+    private final Map<String, String> homes = new HashMap<>();
+    private final Set<String> hidden = new HashSet<>();
+
+    /**
+     * @param outlines all files of a program
+     * @param types    qualified names of those asked for
+     */
+    public Dependants(List<Outline> outlines, Collection<String> types) {
+        for (String each : types) {
+            files.put(each, new HashSet<>());
+            bySimpleName.computeIfAbsent(simple(each), key -> new HashSet<>()).add(each);
+        }
+        Set<String> met = new HashSet<>();
+        for (Outline outline : outlines) {
+            for (TypeOutline type : outline.types()) {
+                if (files.containsKey(type.name())) {
+                    homes.putIfAbsent(type.name(), outline.packageName());
+                    type.routines().stream().filter(each -> each.traits().isPrivate()).forEach(each -> hidden.add(each.symbol()));
+                }
+                if (bySimpleName.containsKey(type.simpleName()) && !met.add(type.simpleName())) {
+                    ambiguous.add(type.simpleName());
+                }
+            }
+        }
+        outlines.stream().filter(each -> !each.test()).forEach(this::look);
+        for (Outline outline : outlines) {
+            outline.types().stream().map(type -> files.get(type.name())).filter(Objects::nonNull).forEach(known -> known.remove(outline.file()));
+        }
+    }
+
+    /**
+     * In how many other files something declared leans on the type that a member is of.
+     *
+     * @param symbol of a member or type; of a private routine, and of what was not asked for, there are 0
+     */
+    public int of(String symbol) {
+        return hidden.contains(symbol) ? 0 : files.getOrDefault(Symbol.of(symbol).type(), Set.of()).size();
+    }
+
+    private void look(Outline outline) {
+        for (Import each : outline.imports()) {
+            String name = each.name();
+            add(name, outline);
+            add(name.substring(0, Math.max(0, name.lastIndexOf('.'))), outline);
+        }
+        for (TypeOutline type : outline.types()) {
+            Consumer<TypeRef> named = ref -> names(ref.text(), outline);
+            type.supertypes().forEach(named);
+            type.fields().forEach(field -> named.accept(field.type()));
+            for (RoutineOutline routine : type.routines()) {
+                named.accept(routine.returns());
+                routine.parameters().forEach(parameter -> named.accept(parameter.type()));
+            }
+        }
+    }
+
+    private void add(String type, Outline outline) {
+        Set<String> known = files.get(type);
+        if (known != null) {
+            known.add(outline.file());
+        }
+    }
+
+    /** Every name within a type: {@code Map<String, quay.Berth[]>} names three. */
+    private void names(String text, Outline outline) {
+        int from = 0;
+        for (int at = 0; at <= text.length(); at++) {
+            if (at == text.length() || !Character.isJavaIdentifierPart(text.charAt(at))) {
+                for (String type : at > from ? bySimpleName.getOrDefault(text.substring(from, at), Set.of()) : Set.<String>of()) {
+                    if (!ambiguous.contains(simple(type)) || outline.packageName().equals(homes.get(type))) {
+                        add(type, outline);
+                    }
+                }
+                from = at + 1;
+            }
+        }
+    }
+
+    private static String simple(String type) {
+        return type.substring(type.lastIndexOf('.') + 1);
+    }
+}
