@@ -10,12 +10,15 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 
 /**
  * How central types are: which files lean on them by what they declare (extend it, hold it, take or give it, import
  * it). What routines do inside does not count, so that the answer changes only where declarations do; nor do tests.
  */
 public final class Dependants {
+    private static final Pattern NO_NAME = Pattern.compile("[^\\p{L}\\p{N}_$]+");
+
     private final Map<String, Set<String>> files = new HashMap<>();
     /** The types asked for, by their simple names; of a name that several types of the project have, those. */
     private final Map<String, Set<String>> bySimpleName = new HashMap<>();
@@ -28,6 +31,9 @@ public final class Dependants {
      * @param types    qualified names of those asked for
      */
     public Dependants(List<Outline> outlines, Collection<String> types) {
+        if (types.isEmpty()) {
+            return;
+        }
         for (String each : types) {
             files.put(each, new HashSet<>());
             bySimpleName.computeIfAbsent(simple(each), key -> new HashSet<>()).add(each);
@@ -66,7 +72,11 @@ public final class Dependants {
             add(name.substring(0, Math.max(0, name.lastIndexOf('.'))), outline);
         }
         for (TypeOutline type : outline.types()) {
-            Consumer<TypeRef> named = ref -> names(ref.text(), outline);
+            Consumer<TypeRef> named = ref -> {
+                if (!ref.text().isEmpty()) {
+                    names(ref.text(), outline);
+                }
+            };
             type.supertypes().forEach(named);
             type.fields().forEach(field -> named.accept(field.type()));
             for (RoutineOutline routine : type.routines()) {
@@ -83,17 +93,22 @@ public final class Dependants {
         }
     }
 
-    /** Every name within a type: {@code Map<String, quay.Berth[]>} names three. */
+    /** Every name within a type: {@code Map<String, quay.Berth[]>} names four. */
     private void names(String text, Outline outline) {
-        int from = 0;
-        for (int at = 0; at <= text.length(); at++) {
-            if (at == text.length() || !Character.isJavaIdentifierPart(text.charAt(at))) {
-                for (String type : at > from ? bySimpleName.getOrDefault(text.substring(from, at), Set.of()) : Set.<String>of()) {
-                    if (!ambiguous.contains(simple(type)) || outline.packageName().equals(homes.get(type))) {
-                        add(type, outline);
-                    }
-                }
-                from = at + 1;
+        Set<String> whole = bySimpleName.get(text);
+        if (whole != null) {
+            lean(whole, outline);
+        } else if (!text.chars().allMatch(Character::isJavaIdentifierPart)) {
+            for (String each : NO_NAME.split(text)) {
+                lean(bySimpleName.getOrDefault(each, Set.of()), outline);
+            }
+        }
+    }
+
+    private void lean(Set<String> types, Outline outline) {
+        for (String type : types) {
+            if (!ambiguous.contains(simple(type)) || outline.packageName().equals(homes.get(type))) {
+                add(type, outline);
             }
         }
     }
