@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * A refactoring thought through to the last edit: the dry run of what is carried out.
@@ -29,6 +31,10 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
      * @param open      public or protected members whose signature changes or that go
      */
     public record Counts(int types, int lines, int callSites, int tests, int open) {
+
+        private Counts and(Counts more) {
+            return new Counts(types + more.types, lines + more.lines, callSites + more.callSites, Math.max(tests, more.tests), open + more.open);
+        }
     }
 
     /** The text of a file after a number of stages; empty where there is none. @param stages from 0 for none */
@@ -38,6 +44,17 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
             text = this.stages.get(i).files().getOrDefault(file, text);
         }
         return text;
+    }
+
+    /** This one, and another behind it that begins with what this one leaves. */
+    public Refactoring and(Refactoring further) {
+        Map<String, String> before = new LinkedHashMap<>(further.originals);
+        files().forEach(before::remove);
+        before.putAll(originals);
+        Set<String> left = new TreeSet<>(gone);
+        left.addAll(further.gone);
+        return new Refactoring(Stream.concat(stages.stream(), further.stages.stream()).toList(), before,
+                Stream.concat(meant.stream(), further.meant.stream()).toList(), left, counts.and(further.counts));
     }
 
     /** The files that any stage changes, in order. */

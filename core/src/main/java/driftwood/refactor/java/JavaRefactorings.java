@@ -45,12 +45,19 @@ public final class JavaRefactorings {
     private final Libraries known;
     private final Set<Path> roots;
     private final Map<Scope, Ground> grounds = new HashMap<>();
+    /** Texts that another recipe has written already, by relative path. */
+    private final Map<String, String> written;
     private final List<Path> built;
     private List<Path> libraries;
 
     /** Of the project as it is now: what is looked at is read once. */
     public JavaRefactorings(Site site, Libraries libraries) {
+        this(site, libraries, Map.of());
+    }
+
+    private JavaRefactorings(Site site, Libraries libraries, Map<String, String> written) {
         this.site = site;
+        this.written = written;
         this.roots = roots(site);
         this.built = Built.of(roots);
         this.known = libraries;
@@ -116,10 +123,18 @@ public final class JavaRefactorings {
                 throw new Refused("there is nothing to change");
             }
             new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
-            return new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(), counts(stages, ground.texts(), ground.tests(), drafting));
+            Refactoring done = new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(), counts(stages, ground.texts(), ground.tests(), drafting));
+            return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), names) : done;
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
+    }
+
+    /** What another recipe makes of the code as one has left it, behind that. */
+    private Refactoring goneOn(Refactoring first, MovedLines lines, Finding finding, String pattern, Map<String, String> names) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        first.files().forEach(file -> first.after(file, first.stages().size()).ifPresent(text -> texts.put(file, text)));
+        return first.and(lines.back(new JavaRefactorings(site, known, texts).of(lines.forth(finding), pattern, names)));
     }
 
     /** Which files a recipe looks at: those named, or where none are, all that have one of the words in them. */
@@ -164,6 +179,9 @@ public final class JavaRefactorings {
     }
 
     private String text(Outline file) {
+        if (written.containsKey(file.file())) {
+            return written.get(file.file());
+        }
         try {
             return SourceText.read(new SourceFile(file.file(), site.root().resolve(file.file()), file.language(), file.test())).text();
         } catch (SourceText.NotReadable e) {

@@ -21,6 +21,11 @@ public interface Recipe {
         return Set.of();
     }
 
+    /** Whether it only prepares: what it makes of the code is taken on by another recipe of the pattern. */
+    default boolean goesOn() {
+        return false;
+    }
+
     /** Writes the stages. @throws Refused where the code does not allow it, with the reason */
     void write(Drafting drafting);
 }
