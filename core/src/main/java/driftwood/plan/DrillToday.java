@@ -116,7 +116,8 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
         @Override
         public String visitBranching(Detail.Branching branching) {
-            return branching.common().isEmpty() ? branching.chain().subject().word() : simple(branching.common());
+            boolean numbers = !branching.onTypes() && branching.common().equals(branching.chain().within());
+            return numbers || branching.common().isEmpty() ? branching.chain().subject().word() : simple(branching.common());
         }
 
         @Override

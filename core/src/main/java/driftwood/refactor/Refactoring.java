@@ -1,5 +1,6 @@
 package driftwood.refactor;
 
+import driftwood.smell.Evidence;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -18,8 +19,19 @@ import java.util.stream.Stream;
  * @param meant     changes of behaviour that are the point of it, one clause each; usually none
  * @param gone      routines that are no longer called as they were: {@code quay.Tariff#quote/2}, {@code quay.Tariff#new/1}
  * @param counts    what it touches
+ * @param kinds     the type that values are given, where they had none
  */
-public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts) {
+public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts, Optional<Kinds> kinds) {
+
+    /**
+     * A type that values with names are given.
+     *
+     * @param type      its simple name
+     * @param constants what the values are there, in order
+     * @param at        where it is declared, by the sources of before
+     */
+    public record Kinds(String type, List<String> constants, Evidence at) {
+    }
 
     /**
      * What a refactoring costs, counted on what it changes.
@@ -54,7 +66,8 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         Set<String> left = new TreeSet<>(gone);
         left.addAll(further.gone);
         return new Refactoring(Stream.concat(stages.stream(), further.stages.stream()).toList(), before,
-                Stream.concat(meant.stream(), further.meant.stream()).toList(), left, counts.and(further.counts));
+                Stream.concat(meant.stream(), further.meant.stream()).toList(), left, counts.and(further.counts),
+                kinds.or(further::kinds));
     }
 
     /** The files that any stage changes, in order. */

@@ -3,8 +3,10 @@ package driftwood.refactor;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import driftwood.Given;
 import driftwood.behaviour.view.Surface;
 import driftwood.pattern.Answer;
+import driftwood.pattern.NamedValues;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.scan.Scan;
@@ -73,7 +75,9 @@ class RecipesTest {
         if (pattern.isEmpty() || one.said().containsKey("names")) {
             return;
         }
-        Answer answer = Patterns.answer(pattern.get(), finding, before.site());
+        Answer told = Patterns.answer(pattern.get(), finding, before.site());
+        Answer answer = refactoring.kinds().map(each -> NamedValues.of(told, (Branching) finding.detail(), pattern.get().key(), each.type(), each.constants(),
+                each.at(), Given.JAVA.idiom())).orElse(told);
         StringBuilder text = new StringBuilder();
         for (String file : refactoring.files()) {
             refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);

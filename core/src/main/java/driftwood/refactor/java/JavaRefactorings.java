@@ -123,7 +123,8 @@ public final class JavaRefactorings {
                 throw new Refused("there is nothing to change");
             }
             new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
-            Refactoring done = new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(), counts(stages, ground.texts(), ground.tests(), drafting));
+            Refactoring done = new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(),
+                    counts(stages, ground.texts(), ground.tests(), drafting), drafting.kinds());
             return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), names) : done;
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");

@@ -56,7 +56,7 @@ final class MovedLines {
     /** A refactoring of the files as they stand now, its places told by the lines of before. */
     Refactoring back(Refactoring refactoring) {
         return new Refactoring(refactoring.stages().stream().map(stage -> new Stage(stage.does(), stage.places().stream().map(this::back).toList(),
-                stage.files(), stage.meant())).toList(), refactoring.originals(), refactoring.meant(), refactoring.gone(), refactoring.counts());
+                stage.files(), stage.meant())).toList(), refactoring.originals(), refactoring.meant(), refactoring.gone(), refactoring.counts(), refactoring.kinds());
     }
 
     private Evidence back(Evidence place) {

@@ -2,8 +2,10 @@ package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -44,17 +46,24 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
     /** A private field that begins with a value and is given values only. */
     private static boolean isNeverNull(Workspace workspace, Element field) {
         if (!field.getModifiers().contains(Modifier.PRIVATE) || !(workspace.path(field).map(TreePath::getLeaf).orElse(null) instanceof VariableTree tree)
-                || tree.getInitializer() == null || !isValue(workspace, new TreePath(workspace.path(field).get(), tree.getInitializer()))) {
+                || tree.getInitializer() == null || !isValue(workspace, field, new TreePath(workspace.path(field).get(), tree.getInitializer()))) {
             return false;
         }
         return workspace.uses().of(field).stream().filter(Moving::isWritten).map(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree ? use.getParentPath() : use)
-                .allMatch(use -> use.getParentPath().getLeaf() instanceof AssignmentTree set && isValue(workspace, new TreePath(use.getParentPath(), set.getExpression())));
+                .allMatch(use -> use.getParentPath().getLeaf() instanceof AssignmentTree set && isValue(workspace, field, new TreePath(use.getParentPath(), set.getExpression())));
     }
 
-    private static boolean isValue(Workspace workspace, TreePath value) {
+    /** Whether a value is certain; one of a field that is never null is. */
+    private static boolean isValue(Workspace workspace, Element field, TreePath value) {
+        if (value.getLeaf() instanceof ParenthesizedTree inner) {
+            return isValue(workspace, field, new TreePath(value, inner.getExpression()));
+        }
+        if (value.getLeaf() instanceof ConditionalExpressionTree choice) {
+            return isValue(workspace, field, new TreePath(value, choice.getTrueExpression())) && isValue(workspace, field, new TreePath(value, choice.getFalseExpression()));
+        }
         Element named = workspace.element(value);
         return value.getLeaf().getKind() == Tree.Kind.NEW_CLASS || value.getLeaf().getKind() == Tree.Kind.STRING_LITERAL
-                || named != null && named.getKind() == ElementKind.ENUM_CONSTANT;
+                || named != null && (named.getKind() == ElementKind.ENUM_CONSTANT || named.equals(field));
     }
 
     /** Whether a use is made whenever the decision is reached: in a statement before it, of the routine's own body. */

@@ -1,6 +1,7 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.util.TreePath;
+import driftwood.refactor.Refactoring.Kinds;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.smell.Finding;
@@ -8,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Element;
@@ -31,6 +33,7 @@ public final class Drafting {
     private final Set<Element> widened = new LinkedHashSet<>();
     private final Set<String> gone = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
+    private Kinds kinds;
 
     /**
      * @param chosen  names that the user gave, by role
@@ -111,6 +114,15 @@ public final class Drafting {
 
     public List<String> meant() {
         return meant;
+    }
+
+    /** Notes the type that values with names are given. */
+    public void names(Kinds given) {
+        kinds = given;
+    }
+
+    public Optional<Kinds> kinds() {
+        return Optional.ofNullable(kinds);
     }
 
     /** Notes a place that is changed because what it names changes. */

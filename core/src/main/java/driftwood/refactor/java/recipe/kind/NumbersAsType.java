@@ -11,6 +11,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
+import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
@@ -170,7 +171,7 @@ public final class NumbersAsType implements Recipe {
             VariableTree tree = (VariableTree) declared.getLeaf();
             if (tree.getInitializer() != null) {
                 value(new TreePath(declared, tree.getInitializer()));
-            } else if (!numbers.containsKey(0)) {
+            } else if (!numbers.containsKey(0) && !field.getModifiers().contains(Modifier.FINAL)) {
                 throw new Refused(field.getSimpleName() + " begins as 0, which is none of " + names());
             }
             for (VariableElement each : numbers.values()) {
@@ -203,6 +204,8 @@ public final class NumbersAsType implements Recipe {
                     .sorted((one, other) -> Integer.compare(workspace.from(one), workspace.from(other))).toList();
             List<Evidence> evidence = new ArrayList<>(List.of(workspace.place(declared, "holds one of " + names())));
             drafting.script().stage("Give what " + word + " can be a type of its own", evidence);
+            drafting.names(new Refactoring.Kinds(name, constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName().toString()).toList(),
+                    workspace.place(constants.get(0), name)));
             declare(name, constants);
             TreePath of = new TreePath(declared, ((VariableTree) declared.getLeaf()).getType());
             drafting.script().replace(unit.file(), workspace.from(of), workspace.to(of), name);
@@ -256,7 +259,14 @@ public final class NumbersAsType implements Recipe {
             int from = Declarations.fromComments(unit, workspace.from(first));
             String behind = unit.text().substring(workspace.to(first), unit.lineEnd(workspace.to(first)));
             drafting.script().replace(unit.file(), unit.lineStart(from), workspace.to(first) + behind.stripTrailing().length(), unit.styled(code, base));
-            constants.stream().skip(1).forEach(drafting.declarations()::remove);
+            for (TreePath each : constants.subList(1, constants.size())) {
+                int end = workspace.to(each);
+                if (unit.text().substring(end, unit.lineEnd(end)).isBlank()) {
+                    drafting.declarations().remove(each);
+                } else {
+                    drafting.script().replace(unit.file(), unit.lineStart(Declarations.fromComments(unit, workspace.from(each))), unit.lineEnd(end), "");
+                }
+            }
         }
     }
 }
