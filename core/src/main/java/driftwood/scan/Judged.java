@@ -4,7 +4,7 @@ import driftwood.pack.Packing;
 import driftwood.pattern.Fit;
 import driftwood.scan.memory.Facts.Remarks;
 import driftwood.scan.memory.FileStamp;
-import driftwood.program.Dependants;
+import driftwood.smell.Dependants;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.Comparator;

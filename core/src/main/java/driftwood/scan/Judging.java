@@ -1,7 +1,6 @@
 package driftwood.scan;
 
 import driftwood.pattern.Patterns;
-import driftwood.program.Dependants;
 import driftwood.program.Outline;
 import driftwood.program.Program;
 import driftwood.scan.Judged.Ruling;
@@ -11,6 +10,7 @@ import driftwood.scan.memory.Facts.Remarks;
 import driftwood.scan.memory.FileStamp;
 import driftwood.scan.memory.Remembered;
 import driftwood.smell.Detector;
+import driftwood.smell.Dependants;
 import driftwood.smell.Finding;
 import driftwood.smell.Leave;
 import driftwood.smell.Seen;

@@ -3,7 +3,6 @@ package driftwood.smell;
 import driftwood.history.Churn;
 import driftwood.history.History;
 import driftwood.pack.Line;
-import driftwood.program.Dependants;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;

@@ -86,7 +86,7 @@ class RecipesTest {
                 + role.name().replaceFirst("^.*\\.", "").replaceFirst("\\(.*", "") + "\\b"));
         if (Set.of("strategy", "state").contains(pattern.get().key()) && finding.detail() instanceof Branching branching) {
             String routine = branching.chain().routineName();
-            assertThat(java.util.regex.Pattern.compile("(?m)^ *(?:abstract )?(?!return |throw )(?:<.*> )?[\\w<>\\[\\], .?]+ " + routine
+            assertThat(java.util.regex.Pattern.compile("(?m)^[ \\t]*(?:abstract )?(?!return |throw )(?:<.*> )?[\\w<>\\[\\], .?]+ " + routine
                     + "\\([^()]*\\)(?: throws [\\w, .]+)?;").matcher(text).find()).as("the compiler asks for " + routine)
                     .isEqualTo(answer.after().get(0).note().contains("the compiler asks"));
         }

@@ -1,13 +1,7 @@
 package driftwood.refactor.java.recipe.kind;
 
-import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.CaseTree;
-import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LiteralTree;
-import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
@@ -24,13 +18,10 @@ import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -80,12 +71,13 @@ public final class NumbersAsType implements Recipe {
             throw new Refused("the variants are values such as " + drafting.workspace().text(decision.arms().get(0).labels().get(0))
                     + ", which cannot have behaviour of their own");
         }
-        Naming naming = new Naming(drafting, field);
-        decision.arms().forEach(arm -> arm.labels().forEach(naming::value));
-        naming.write();
+        NamedNumbers numbers = new NamedNumbers(drafting.workspace(), field);
+        decision.arms().forEach(arm -> arm.labels().forEach(numbers::value));
+        numbers.understand();
+        new Naming(drafting, field, numbers).write();
     }
 
-    /** The numbers of one field, and all that is done with it and with them. */
+    /** Writes the type. */
     private static final class Naming {
         private final Drafting drafting;
         private final Workspace workspace;
@@ -93,126 +85,39 @@ public final class NumbersAsType implements Recipe {
         private final TypeElement type;
         private final TreePath declared;
         private final Unit unit;
-        private final Map<Object, VariableElement> numbers = new LinkedHashMap<>();
-        /** Where a number stands that becomes a constant; labels need no more than its name. */
-        private final Map<TreePath, VariableElement> places = new LinkedHashMap<>();
-        private final Set<Tree> understood = new LinkedHashSet<>();
+        private final NamedNumbers numbers;
 
-        Naming(Drafting drafting, VariableElement field) {
+        Naming(Drafting drafting, VariableElement field, NamedNumbers numbers) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.field = field;
             this.type = Workspace.typeAround(field);
-            if (!field.getModifiers().contains(Modifier.PRIVATE) || field.getModifiers().contains(Modifier.STATIC)) {
-                throw new Refused(field.getSimpleName() + " is not private to each object: who sets it to which number cannot be known");
-            }
-            if (workspace.types().isAssignable(type.asType(), workspace.elements().getTypeElement("java.io.Serializable").asType())) {
-                throw new Refused(type.getSimpleName() + " is serialised, and " + field.getSimpleName() + " would be written as something else");
-            }
             this.declared = workspace.path(field).orElseThrow();
             this.unit = workspace.unit(declared);
-        }
-
-        /** Takes a value that the field is compared with or given: a number with a name, another number of the same value, or one or the other. */
-        void value(TreePath value) {
-            Tree leaf = value.getLeaf();
-            // driftwood: leave type-switch because these few shapes are taken, and all others are refused
-            if (leaf instanceof ParenthesizedTree inner) {
-                value(new TreePath(value, inner.getExpression()));
-            } else if (leaf instanceof ConditionalExpressionTree choice) {
-                value(new TreePath(value, choice.getTrueExpression()));
-                value(new TreePath(value, choice.getFalseExpression()));
-            } else if (!field.equals(workspace.element(value))) {
-                places.put(value, number(value));
-                understood.add(leaf);
-            }
-        }
-
-        private VariableElement number(TreePath value) {
-            if (value.getLeaf() instanceof LiteralTree literal && numbers.containsKey(literal.getValue())) {
-                return numbers.get(literal.getValue());
-            }
-            if (!(workspace.element(value) instanceof VariableElement constant) || constant.getConstantValue() == null || !type.equals(constant.getEnclosingElement())) {
-                throw new Refused("the variants are values such as " + workspace.text(value) + ", which cannot have behaviour of their own: " + where(value));
-            }
-            VariableElement known = numbers.putIfAbsent(constant.getConstantValue(), constant);
-            if (known != null && !known.equals(constant)) {
-                throw new Refused(known.getSimpleName() + " and " + constant.getSimpleName() + " are one number with two names");
-            }
-            return constant;
-        }
-
-        private String where(TreePath path) {
-            Unit around = workspace.unit(path);
-            return around.file() + ":" + around.line(workspace.from(path));
-        }
-
-        /** @throws Refused where the field is more than compared with its numbers and given them */
-        private void understand() {
-            for (TreePath use : workspace.uses().of(field)) {
-                TreePath around = use.getParentPath();
-                while (around.getLeaf() instanceof ParenthesizedTree) {
-                    around = around.getParentPath();
-                }
-                Tree leaf = around.getLeaf();
-                // driftwood: leave type-switch because these few shapes are taken, and all others are refused
-                if (leaf instanceof AssignmentTree set && set.getVariable() == use.getLeaf()) {
-                    value(new TreePath(around, set.getExpression()));
-                } else if (leaf.getKind() == Tree.Kind.EQUAL_TO || leaf.getKind() == Tree.Kind.NOT_EQUAL_TO) {
-                    BinaryTree compared = (BinaryTree) leaf;
-                    value(new TreePath(around, compared.getLeftOperand()));
-                    value(new TreePath(around, compared.getRightOperand()));
-                } else if (leaf.getKind() == Tree.Kind.SWITCH || leaf.getKind() == Tree.Kind.SWITCH_EXPRESSION) {
-                    cases(around);
-                } else if (!(leaf instanceof AssignmentTree)) {
-                    throw new Refused(field.getSimpleName() + " is handed on as the number that it is: " + where(use));
-                }
-            }
-            VariableTree tree = (VariableTree) declared.getLeaf();
-            if (tree.getInitializer() != null) {
-                value(new TreePath(declared, tree.getInitializer()));
-            } else if (!numbers.containsKey(0) && !field.getModifiers().contains(Modifier.FINAL)) {
-                throw new Refused(field.getSimpleName() + " begins as 0, which is none of " + names());
-            }
-            for (VariableElement each : numbers.values()) {
-                for (TreePath use : workspace.uses().of(each)) {
-                    if (!understood.contains(use.getLeaf())) {
-                        throw new Refused(each.getSimpleName() + " is used for more than " + field.getSimpleName() + ": " + where(use));
-                    }
-                }
-            }
-        }
-
-        private void cases(TreePath choice) {
-            List<? extends CaseTree> cases = choice.getLeaf() instanceof com.sun.source.tree.SwitchTree statement ? statement.getCases()
-                    : ((com.sun.source.tree.SwitchExpressionTree) choice.getLeaf()).getCases();
-            for (CaseTree each : cases) {
-                each.getExpressions().forEach(label -> value(new TreePath(new TreePath(choice, each), label)));
-            }
-        }
-
-        private String names() {
-            return numbers.values().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+            this.numbers = numbers;
         }
 
         void write() {
-            understand();
             String word = field.getSimpleName().toString();
             String proposed = Character.toUpperCase(word.charAt(0)) + word.substring(1);
             String name = drafting.typeName("states", type, free(proposed), type.getSimpleName() + proposed);
-            List<TreePath> constants = numbers.values().stream().map(each -> workspace.path(each).orElseThrow())
+            List<TreePath> constants = numbers.all().values().stream().map(each -> workspace.path(each).orElseThrow())
                     .sorted((one, other) -> Integer.compare(workspace.from(one), workspace.from(other))).toList();
-            List<Evidence> evidence = new ArrayList<>(List.of(workspace.place(declared, "holds one of " + names())));
+            List<Evidence> evidence = new ArrayList<>(List.of(workspace.place(declared, "holds one of " + numbers.names())));
             drafting.script().stage("Give what " + word + " can be a type of its own", evidence);
             drafting.names(new Refactoring.Kinds(name, constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName().toString()).toList(),
                     workspace.place(constants.get(0), name)));
-            declare(name, constants);
+            if (numbers.areNeeded()) {
+                declareBeside(name, constants);
+            } else {
+                declare(name, constants);
+            }
             TreePath of = new TreePath(declared, ((VariableTree) declared.getLeaf()).getType());
             drafting.script().replace(unit.file(), workspace.from(of), workspace.to(of), name);
             if (((VariableTree) declared.getLeaf()).getInitializer() == null && !field.getModifiers().contains(Modifier.FINAL)) {
-                drafting.script().insert(unit.file(), workspace.to(declared) - 1, " = " + name + "." + numbers.get(0).getSimpleName());
+                drafting.script().insert(unit.file(), workspace.to(declared) - 1, " = " + name + "." + numbers.all().get(0).getSimpleName());
             }
-            places.forEach((place, constant) -> {
+            numbers.places().forEach((place, constant) -> {
                 boolean label = place.getParentPath().getLeaf() instanceof CaseTree || isLabel(place);
                 String plain = constant.getSimpleName().toString();
                 if (!label || !(place.getLeaf() instanceof IdentifierTree)) {
@@ -233,6 +138,20 @@ public final class NumbersAsType implements Recipe {
             return taken ? type.getSimpleName() + proposed : proposed;
         }
 
+        /** The numbers stay, and each constant knows its own. */
+        private void declareBeside(String name, List<TreePath> constants) {
+            String number = drafting.name("number", "number");
+            String all = constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName()).map(each -> each + "(" + type.getSimpleName() + "." + each + ")")
+                    .collect(Collectors.joining(", "));
+            String code = "\nprivate enum " + name + " {\n    " + all + ";\n\n    private final int " + number + ";\n\n    " + name + "(int " + number + ") {\n        this."
+                    + number + " = " + number + ";\n    }\n}";
+            TreePath last = constants.get(constants.size() - 1);
+            int end = unit.lineEnd(workspace.to(last));
+            boolean apart = unit.text().substring(end, unit.lineEnd(end)).isBlank();
+            drafting.script().insert(unit.file(), end, unit.styled(apart ? code : code + "\n", unit.indentAt(workspace.from(last))) + unit.newLine());
+            numbers.handed().forEach(each -> drafting.script().insert(unit.file(), workspace.to(each), "." + number));
+        }
+
         /** The enum stands where the first number stood, with the comments of all. */
         private void declare(String name, List<TreePath> constants) {
             String base = unit.indentAt(workspace.from(constants.get(0)));
@@ -242,7 +161,7 @@ public final class NumbersAsType implements Recipe {
                 int from = workspace.from(each);
                 if (!unit.text().substring(unit.lineStart(from), from).isBlank() || !unit.text().substring(from, workspace.to(each)).endsWith(";")
                         || unit.text().substring(from, workspace.to(each)).contains(",")) {
-                    throw new Refused("several numbers are declared at once: " + where(each));
+                    throw new Refused("several numbers are declared at once: " + numbers.where(each));
                 }
                 String before = unit.text().substring(Declarations.fromComments(unit, from), from).strip();
                 String behind = unit.text().substring(workspace.to(each), unit.lineEnd(workspace.to(each))).strip();

@@ -1,5 +1,9 @@
-package driftwood.program;
+package driftwood.smell;
 
+import driftwood.program.Outline;
+import driftwood.program.RoutineOutline;
+import driftwood.program.Symbol;
+import driftwood.program.TypeOutline;
 import driftwood.tree.Import;
 import driftwood.tree.TypeRef;
 import java.util.Collection;

@@ -1,8 +1,9 @@
-package driftwood.program;
+package driftwood.smell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.program.Program;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
