@@ -10,21 +10,17 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** What is told where values that have names become the constants of a type of their own, which answer for themselves. */
-public final class NamedValues {
+/**
+ * A type that values with names are given: they become its constants, which answer for themselves.
+ *
+ * @param type      its simple name
+ * @param constants what the values are there, in order
+ * @param at        where it is declared, by the sources of before
+ */
+public record NamedValues(String type, List<String> constants, Evidence at) {
 
-    private NamedValues() {
-    }
-
-    /**
-     * The same answer, told of these constants.
-     *
-     * @param role      key of the pattern, which is what the type plays
-     * @param type      simple name of the new type
-     * @param constants of it, in order
-     * @param at        where it is declared
-     */
-    public static Answer of(Answer told, Branching branching, String role, String type, List<String> constants, Evidence at, Idiom idiom) {
+    /** What a pattern answers, told of these constants. @param role key of the pattern, which is what the type plays */
+    public Answer playing(String role, Answer told, Branching branching, Idiom idiom) {
         List<Role> roles = new ArrayList<>(told.roles().stream().filter(each -> each.role().equals("context")).toList());
         roles.add(new Role(role, type, false));
         constants.forEach(each -> roles.add(new Role("concrete " + role, each, false)));

@@ -2,7 +2,6 @@ package driftwood.plan;
 
 import driftwood.pattern.Answer;
 import driftwood.pattern.Answer.Check;
-import driftwood.pattern.NamedValues;
 import driftwood.pattern.Site;
 import driftwood.refactor.Refactoring;
 import driftwood.smell.Detail.Branching;
@@ -40,8 +39,8 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         for (int i = 0; i < refactoring.stages().size(); i++) {
             steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
         }
-        Answer shown = refactoring.kinds().filter(each -> finding.detail() instanceof Branching).map(each -> NamedValues.of(answer, (Branching) finding.detail(),
-                chosen, each.type(), each.constants(), each.at(), idiom())).orElse(answer);
+        Answer shown = refactoring.kinds().filter(each -> finding.detail() instanceof Branching).map(each -> each.playing(chosen, answer,
+                (Branching) finding.detail(), idiom())).orElse(answer);
         return plan(shown.roles(), steps, shown.after(), "", List.copyOf(refactoring.originals().keySet()), refactoring.meant(),
                 refactoring.stages().size());
     }

@@ -1,6 +1,6 @@
 package driftwood.refactor;
 
-import driftwood.smell.Evidence;
+import driftwood.pattern.NamedValues;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -21,17 +21,7 @@ import java.util.stream.Stream;
  * @param counts    what it touches
  * @param kinds     the type that values are given, where they had none
  */
-public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts, Optional<Kinds> kinds) {
-
-    /**
-     * A type that values with names are given.
-     *
-     * @param type      its simple name
-     * @param constants what the values are there, in order
-     * @param at        where it is declared, by the sources of before
-     */
-    public record Kinds(String type, List<String> constants, Evidence at) {
-    }
+public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts, Optional<NamedValues> kinds) {
 
     /**
      * What a refactoring costs, counted on what it changes.

@@ -1,6 +1,7 @@
 package driftwood.smell;
 
 import driftwood.pack.Line;
+import java.util.function.IntUnaryOperator;
 
 /**
  * A place that shows a finding, and what is to be seen there.
@@ -17,6 +18,11 @@ public record Evidence(String file, @Line int line, @Line int endLine, String no
     /** A place in a file that is still to be written. */
     public static Evidence fresh(String file, String note) {
         return new Evidence(file, NONE_YET, NONE_YET, note);
+    }
+
+    /** The same place after lines have moved; what is still to be written is in none. */
+    public Evidence moved(IntUnaryOperator lines) {
+        return toBeWritten() ? this : new Evidence(file, lines.applyAsInt(line), lines.applyAsInt(endLine), note);
     }
 
     public boolean toBeWritten() {

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import driftwood.Given;
 import driftwood.behaviour.view.Surface;
 import driftwood.pattern.Answer;
-import driftwood.pattern.NamedValues;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.scan.Scan;
@@ -76,8 +75,7 @@ class RecipesTest {
             return;
         }
         Answer told = Patterns.answer(pattern.get(), finding, before.site());
-        Answer answer = refactoring.kinds().map(each -> NamedValues.of(told, (Branching) finding.detail(), pattern.get().key(), each.type(), each.constants(),
-                each.at(), Given.JAVA.idiom())).orElse(told);
+        Answer answer = refactoring.kinds().map(each -> each.playing(pattern.get().key(), told, (Branching) finding.detail(), Given.JAVA.idiom())).orElse(told);
         StringBuilder text = new StringBuilder();
         for (String file : refactoring.files()) {
             refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);

@@ -5,7 +5,6 @@ import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
-import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.Map;
 import java.util.Set;
@@ -55,12 +54,8 @@ final class MovedLines {
 
     /** A refactoring of the files as they stand now, its places told by the lines of before. */
     Refactoring back(Refactoring refactoring) {
-        return new Refactoring(refactoring.stages().stream().map(stage -> new Stage(stage.does(), stage.places().stream().map(this::back).toList(),
+        return new Refactoring(refactoring.stages().stream().map(stage -> new Stage(stage.does(), stage.places().stream().map(each -> each.moved(line -> back(each.file(), line))).toList(),
                 stage.files(), stage.meant())).toList(), refactoring.originals(), refactoring.meant(), refactoring.gone(), refactoring.counts(), refactoring.kinds());
-    }
-
-    private Evidence back(Evidence place) {
-        return new Evidence(place.file(), back(place.file(), place.line()), back(place.file(), place.endLine()), place.note());
     }
 
     private static int feeds(String text) {

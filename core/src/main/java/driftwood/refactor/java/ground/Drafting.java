@@ -1,7 +1,7 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.util.TreePath;
-import driftwood.refactor.Refactoring.Kinds;
+import driftwood.pattern.NamedValues;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.smell.Finding;
@@ -33,7 +33,7 @@ public final class Drafting {
     private final Set<Element> widened = new LinkedHashSet<>();
     private final Set<String> gone = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
-    private Kinds kinds;
+    private NamedValues kinds;
 
     /**
      * @param chosen  names that the user gave, by role
@@ -117,11 +117,11 @@ public final class Drafting {
     }
 
     /** Notes the type that values with names are given. */
-    public void names(Kinds given) {
+    public void names(NamedValues given) {
         kinds = given;
     }
 
-    public Optional<Kinds> kinds() {
+    public Optional<NamedValues> kinds() {
         return Optional.ofNullable(kinds);
     }
 

@@ -69,7 +69,6 @@ final class NamedNumbers {
     /** Takes a value that the field is compared with or given: a number with a name, another number of the same value, or one or the other. */
     void value(TreePath value) {
         Tree leaf = value.getLeaf();
-        // driftwood: leave type-switch because these few shapes are taken, and all others are refused
         if (leaf instanceof ParenthesizedTree inner) {
             value(new TreePath(value, inner.getExpression()));
         } else if (leaf instanceof ConditionalExpressionTree choice) {
@@ -109,7 +108,6 @@ final class NamedNumbers {
 
     /** Whether it is a number with a name, the field itself, or one or the other. */
     private boolean isKind(TreePath value) {
-        // driftwood: leave type-switch because these few shapes are taken, and all others are handed on
         if (value.getLeaf() instanceof ParenthesizedTree inner) {
             return isKind(new TreePath(value, inner.getExpression()));
         }
@@ -130,7 +128,6 @@ final class NamedNumbers {
                 around = around.getParentPath();
             }
             Tree leaf = around.getLeaf();
-            // driftwood: leave type-switch because these few shapes are taken, and all others are refused
             if (leaf instanceof AssignmentTree set && set.getVariable() == use.getLeaf()) {
                 given(new TreePath(around, set.getExpression()));
             } else if (leaf.getKind() == Tree.Kind.EQUAL_TO || leaf.getKind() == Tree.Kind.NOT_EQUAL_TO) {

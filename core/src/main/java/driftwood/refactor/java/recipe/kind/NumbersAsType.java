@@ -4,8 +4,8 @@ import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.NamedValues;
 import driftwood.program.Symbol;
-import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
@@ -105,7 +105,7 @@ public final class NumbersAsType implements Recipe {
                     .sorted((one, other) -> Integer.compare(workspace.from(one), workspace.from(other))).toList();
             List<Evidence> evidence = new ArrayList<>(List.of(workspace.place(declared, "holds one of " + numbers.names())));
             drafting.script().stage("Give what " + word + " can be a type of its own", evidence);
-            drafting.names(new Refactoring.Kinds(name, constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName().toString()).toList(),
+            drafting.names(new NamedValues(name, constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName().toString()).toList(),
                     workspace.place(constants.get(0), name)));
             if (numbers.areNeeded()) {
                 declareBeside(name, constants);
