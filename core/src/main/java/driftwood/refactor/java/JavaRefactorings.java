@@ -89,6 +89,9 @@ public final class JavaRefactorings {
     public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
         Refused last = new Refused(without(finding, pattern));
         for (Recipe each : Recipes.of(finding, pattern)) {
+            if (each.goesOn() && !written.isEmpty()) {
+                continue;
+            }
             try {
                 return written(each, finding, names);
             } catch (Refused e) {

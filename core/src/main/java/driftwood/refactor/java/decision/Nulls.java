@@ -43,10 +43,11 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
         return around == Tree.Kind.TYPE_CAST || around == Tree.Kind.PARENTHESIZED ? cast(value.getParentPath()) : value;
     }
 
-    /** A private field that begins with a value and is given values only. */
+    /** A private field that begins with a value, or is given one by every constructor at once, and is given values only. */
     private static boolean isNeverNull(Workspace workspace, Element field) {
         if (!field.getModifiers().contains(Modifier.PRIVATE) || !(workspace.path(field).map(TreePath::getLeaf).orElse(null) instanceof VariableTree tree)
-                || tree.getInitializer() == null || !isValue(workspace, field, new TreePath(workspace.path(field).get(), tree.getInitializer()))) {
+                || !(tree.getInitializer() == null ? !field.getModifiers().contains(Modifier.STATIC) && new SetFirst(workspace, field).isSo()
+                : isValue(workspace, field, new TreePath(workspace.path(field).get(), tree.getInitializer())))) {
             return false;
         }
         return workspace.uses().of(field).stream().filter(Moving::isWritten).map(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree ? use.getParentPath() : use)

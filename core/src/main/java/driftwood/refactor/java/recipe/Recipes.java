@@ -15,9 +15,9 @@ import driftwood.refactor.java.recipe.kind.BehaviourOnVariants;
 import driftwood.refactor.java.recipe.kind.CreationRoutine;
 import driftwood.refactor.java.recipe.kind.HandlerTable;
 import driftwood.refactor.java.recipe.kind.HandlersInTurn;
-import driftwood.refactor.java.recipe.kind.NumbersAsType;
 import driftwood.refactor.java.recipe.kind.OneWay;
 import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
+import driftwood.refactor.java.recipe.kind.ValuesAsType;
 import driftwood.refactor.java.recipe.kind.VisitedVariants;
 import driftwood.refactor.java.recipe.nothing.NeutralField;
 import driftwood.refactor.java.recipe.nothing.NeutralObject;
@@ -37,7 +37,7 @@ import java.util.List;
 /** All recipes; those for a shape stand before those for any. */
 public final class Recipes {
     private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
-            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new NumbersAsType("strategy"), new NumbersAsType("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
+            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),

@@ -5,6 +5,8 @@ import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.SwitchExpressionTree;
 import com.sun.source.tree.SwitchTree;
@@ -12,6 +14,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.SetFirst;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
@@ -19,54 +22,88 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
+import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
 
-/** The numbers that a private field holds, each by a name of its type, and all that is done with the field and with them. */
-final class NamedNumbers {
+/**
+ * The few values that a private field holds: numbers, each by a name of its type, or texts; and all that is done with the
+ * field and with them.
+ */
+final class HeldValues {
     private final Workspace workspace;
     private final VariableElement field;
     private final TypeElement type;
     private final TreePath declared;
-    private final Map<Object, VariableElement> numbers = new LinkedHashMap<>();
-    private final Map<TreePath, VariableElement> places = new LinkedHashMap<>();
+    private final boolean texts;
+    private final Map<Object, String> names = new LinkedHashMap<>();
+    private final Map<Object, VariableElement> constants = new LinkedHashMap<>();
+    private final Map<TreePath, Object> places = new LinkedHashMap<>();
+    private final List<Asked> asked = new ArrayList<>();
     private final Set<Tree> understood = new LinkedHashSet<>();
     private final List<TreePath> handed = new ArrayList<>();
 
-    /** @throws Refused where others can give it a number, or read it as one */
-    NamedNumbers(Workspace workspace, VariableElement field) {
+    /** {@code state.equals("off")}, or the other way round. @param whole the call @param value what the field is compared with */
+    record Asked(TreePath whole, TreePath field, TreePath value) {
+    }
+
+    /** @throws Refused where others can give it another value */
+    HeldValues(Workspace workspace, VariableElement field) {
         this.workspace = workspace;
         this.field = field;
         this.type = Workspace.typeAround(field);
         if (!field.getModifiers().contains(Modifier.PRIVATE) || field.getModifiers().contains(Modifier.STATIC)) {
-            throw new Refused(field.getSimpleName() + " is not private to each object: who sets it to which number cannot be known");
+            throw new Refused(field.getSimpleName() + " is not private to each object: who sets it to what cannot be known");
         }
         if (workspace.types().isAssignable(type.asType(), workspace.elements().getTypeElement("java.io.Serializable").asType())) {
             throw new Refused(type.getSimpleName() + " is serialised, and " + field.getSimpleName() + " would be written as something else");
         }
         this.declared = workspace.path(field).orElseThrow();
+        this.texts = field.asType().getKind() != TypeKind.INT;
     }
 
-    /** The numbers by their values. */
-    Map<Object, VariableElement> all() {
-        return numbers;
+    boolean areTexts() {
+        return texts;
     }
 
-    /** Where a number stands that becomes a constant; labels need no more than its name. */
-    Map<TreePath, VariableElement> places() {
+    /** The names of the values, which those of the constants will be. */
+    Map<Object, String> names() {
+        return names;
+    }
+
+    /** Where values that have names are declared, in the order of the file. */
+    List<TreePath> declared() {
+        return constants.values().stream().map(each -> workspace.path(each).orElseThrow())
+                .sorted((one, other) -> Integer.compare(workspace.from(one), workspace.from(other))).toList();
+    }
+
+    /** What a value is written as behind its declaration: by its name, or as the text itself. */
+    String written(Object value) {
+        return constants.containsKey(value) ? type.getSimpleName() + "." + constants.get(value).getSimpleName()
+                : value instanceof String text ? workspace.elements().getConstantExpression(text) : value.toString();
+    }
+
+    /** Where a value stands that becomes a constant; labels need no more than its name. */
+    Map<TreePath, Object> places() {
         return places;
     }
 
-    /** Where the field is read as the number that it is. */
+    /** Where a text is asked whether it equals another. */
+    List<Asked> asked() {
+        return asked;
+    }
+
+    /** Where the field is read as the number or text that it is. */
     List<TreePath> handed() {
         return handed;
     }
 
-    /** Takes a value that the field is compared with or given: a number with a name, another number of the same value, or one or the other. */
+    /** Takes what the field is compared with or given: a value, or one or the other. */
     void value(TreePath value) {
         Tree leaf = value.getLeaf();
         if (leaf instanceof ParenthesizedTree inner) {
@@ -75,26 +112,37 @@ final class NamedNumbers {
             value(new TreePath(value, choice.getTrueExpression()));
             value(new TreePath(value, choice.getFalseExpression()));
         } else if (!field.equals(workspace.element(value))) {
-            places.put(value, number(value));
+            places.put(value, known(value));
             understood.add(leaf);
         }
     }
 
-    private VariableElement number(TreePath value) {
-        if (value.getLeaf() instanceof LiteralTree literal && numbers.containsKey(literal.getValue())) {
-            return numbers.get(literal.getValue());
+    private Object known(TreePath value) {
+        if (value.getLeaf() instanceof LiteralTree literal && (names.containsKey(literal.getValue()) || texts && literal.getValue() instanceof String)) {
+            return named(literal.getValue());
         }
         if (!(workspace.element(value) instanceof VariableElement constant) || constant.getConstantValue() == null || !type.equals(constant.getEnclosingElement())) {
             throw new Refused("the variants are values such as " + workspace.text(value) + ", which cannot have behaviour of their own: " + where(value));
         }
-        VariableElement known = numbers.putIfAbsent(constant.getConstantValue(), constant);
-        if (known != null && !known.equals(constant)) {
-            throw new Refused(known.getSimpleName() + " and " + constant.getSimpleName() + " are one number with two names");
+        VariableElement other = constants.putIfAbsent(constant.getConstantValue(), constant);
+        if (other != null && !other.equals(constant)) {
+            throw new Refused(other.getSimpleName() + " and " + constant.getSimpleName() + " are one value with two names");
         }
-        return constant;
+        names.put(constant.getConstantValue(), constant.getSimpleName().toString());
+        return constant.getConstantValue();
     }
 
-    /** @throws Refused where it may be any number */
+    /** A text without a name is called as it reads. */
+    private Object named(Object value) {
+        String name = value.toString().strip().replaceAll("(?<=[a-z])(?=[A-Z])|\\W+", "_").toUpperCase(Locale.ROOT);
+        if (!names.containsKey(value) && (!SourceVersion.isName(name) || names.containsValue(name))) {
+            throw new Refused("\"" + value + "\" has no name, and cannot be one");
+        }
+        names.putIfAbsent(value, name);
+        return value;
+    }
+
+    /** @throws Refused where it may be anything */
     private void given(TreePath value) {
         if (value.getLeaf() instanceof ConditionalExpressionTree choice) {
             given(new TreePath(value, choice.getTrueExpression()));
@@ -102,16 +150,16 @@ final class NamedNumbers {
         } else if (isKind(value)) {
             value(value);
         } else {
-            throw new Refused(field.getSimpleName() + " is given a number from elsewhere: " + where(value));
+            throw new Refused(field.getSimpleName() + " is given a " + (texts ? "text" : "number") + " from elsewhere: " + where(value));
         }
     }
 
-    /** Whether it is a number with a name, the field itself, or one or the other. */
+    /** Whether it is a value that is known here, or the field itself. */
     private boolean isKind(TreePath value) {
         if (value.getLeaf() instanceof ParenthesizedTree inner) {
             return isKind(new TreePath(value, inner.getExpression()));
         }
-        return value.getLeaf() instanceof LiteralTree || workspace.element(value) instanceof VariableElement named
+        return value.getLeaf() instanceof LiteralTree literal && literal.getValue() != null || workspace.element(value) instanceof VariableElement named
                 && (named.equals(field) || named.getConstantValue() != null && type.equals(named.getEnclosingElement()));
     }
 
@@ -120,7 +168,7 @@ final class NamedNumbers {
         return around.file() + ":" + around.line(workspace.from(path));
     }
 
-    /** @throws Refused where the field is more than compared with its numbers and given them */
+    /** @throws Refused where the field is given what is not known */
     void understand() {
         for (TreePath use : workspace.uses().of(field)) {
             TreePath around = use.getParentPath();
@@ -144,16 +192,38 @@ final class NamedNumbers {
                 cases(around);
             } else if (Moving.isWritten(use)) {
                 throw new Refused(field.getSimpleName() + " is counted: " + where(use));
-            } else if (!isGiven(around)) {
+            } else if (!isGiven(around) && !isAsked(use, around)) {
                 handed.add(use);
             }
         }
         VariableTree tree = (VariableTree) declared.getLeaf();
         if (tree.getInitializer() != null) {
             given(new TreePath(declared, tree.getInitializer()));
-        } else if (!numbers.containsKey(0) && !field.getModifiers().contains(Modifier.FINAL)) {
-            throw new Refused(field.getSimpleName() + " begins as 0, which is none of " + names());
+        } else if (!names.containsKey(0) && !field.getModifiers().contains(Modifier.FINAL) && !new SetFirst(workspace, field).isSo()) {
+            throw new Refused(field.getSimpleName() + " begins as " + (texts ? "null" : "0") + ", which is none of " + String.join(", ", names.values()));
         }
+    }
+
+    private boolean isAsked(TreePath use, TreePath around) {
+        boolean receives = around.getLeaf() instanceof MemberSelectTree;
+        TreePath whole = receives ? around.getParentPath() : around;
+        if (!texts || !(whole.getLeaf() instanceof MethodInvocationTree call) || !(call.getMethodSelect() instanceof MemberSelectTree select)
+                || !select.getIdentifier().contentEquals("equals") || call.getArguments().size() != 1) {
+            return false;
+        }
+        TreePath other = receives ? new TreePath(whole, call.getArguments().get(0)) : new TreePath(new TreePath(whole, select), select.getExpression());
+        if (!isKind(other) || field.equals(workspace.element(other))) {
+            return false;
+        }
+        known(other);
+        understood.add(other.getLeaf());
+        asked.add(new Asked(whole, use, other));
+        return true;
+    }
+
+    /** The value that a field is asked to equal. */
+    Object valueOf(Asked question) {
+        return known(question.value());
     }
 
     /** Whether what stands there is given to the field of another object: {@code mode = other.mode}. */
@@ -161,9 +231,9 @@ final class NamedNumbers {
         return around.getLeaf() instanceof AssignmentTree set && field.equals(workspace.element(new TreePath(around, set.getVariable())));
     }
 
-    /** Whether somebody needs the numbers as such. */
+    /** Whether somebody needs the values as such. */
     boolean areNeeded() {
-        return !handed.isEmpty() || numbers.values().stream().flatMap(each -> workspace.uses().of(each).stream()).anyMatch(each -> !understood.contains(each.getLeaf()));
+        return !handed.isEmpty() || constants.values().stream().flatMap(each -> workspace.uses().of(each).stream()).anyMatch(each -> !understood.contains(each.getLeaf()));
     }
 
     private void cases(TreePath choice) {
@@ -172,9 +242,5 @@ final class NamedNumbers {
         for (CaseTree each : cases) {
             each.getExpressions().forEach(label -> value(new TreePath(new TreePath(choice, each), label)));
         }
-    }
-
-    String names() {
-        return numbers.values().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
     }
 }

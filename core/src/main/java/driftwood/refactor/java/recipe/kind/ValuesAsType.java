@@ -1,7 +1,9 @@
 package driftwood.refactor.java.recipe.kind;
 
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.NamedValues;
@@ -15,7 +17,6 @@ import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Detail.Branching;
-import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -26,16 +27,17 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
 
 /**
- * state and strategy, where a private field holds one of a few numbers that have names: the numbers become the constants
- * of an enum, which can have behaviour. What is done with them then is the same as for any enum.
+ * state and strategy, where a private field holds one of a few numbers that have names, or of a few texts: they become the
+ * constants of an enum, which can have behaviour. What is done with them then is the same as for any enum.
  */
-public final class NumbersAsType implements Recipe {
+public final class ValuesAsType implements Recipe {
     private static final int WIDE = 100;
     private final String pattern;
 
-    public NumbersAsType(String pattern) {
+    public ValuesAsType(String pattern) {
         this.pattern = pattern;
     }
 
@@ -67,14 +69,14 @@ public final class NumbersAsType implements Recipe {
     public void write(Drafting drafting) {
         Decision decision = DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), false).decision();
         if (!(drafting.workspace().element(decision.subject()) instanceof VariableElement field) || field.getKind() != ElementKind.FIELD
-                || field.asType().getKind() != javax.lang.model.type.TypeKind.INT) {
+                || field.asType().getKind() != TypeKind.INT && !field.asType().toString().equals("java.lang.String")) {
             throw new Refused("the variants are values such as " + drafting.workspace().text(decision.arms().get(0).labels().get(0))
                     + ", which cannot have behaviour of their own");
         }
-        NamedNumbers numbers = new NamedNumbers(drafting.workspace(), field);
-        decision.arms().forEach(arm -> arm.labels().forEach(numbers::value));
-        numbers.understand();
-        new Naming(drafting, field, numbers).write();
+        HeldValues values = new HeldValues(drafting.workspace(), field);
+        decision.arms().forEach(arm -> arm.labels().forEach(values::value));
+        values.understand();
+        new Naming(drafting, field, values).write();
     }
 
     /** Writes the type. */
@@ -85,45 +87,57 @@ public final class NumbersAsType implements Recipe {
         private final TypeElement type;
         private final TreePath declared;
         private final Unit unit;
-        private final NamedNumbers numbers;
+        private final HeldValues values;
 
-        Naming(Drafting drafting, VariableElement field, NamedNumbers numbers) {
+        Naming(Drafting drafting, VariableElement field, HeldValues values) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.field = field;
             this.type = Workspace.typeAround(field);
             this.declared = workspace.path(field).orElseThrow();
             this.unit = workspace.unit(declared);
-            this.numbers = numbers;
+            this.values = values;
         }
 
         void write() {
             String word = field.getSimpleName().toString();
             String proposed = Character.toUpperCase(word.charAt(0)) + word.substring(1);
             String name = drafting.typeName("states", type, free(proposed), type.getSimpleName() + proposed);
-            List<TreePath> constants = numbers.all().values().stream().map(each -> workspace.path(each).orElseThrow())
-                    .sorted((one, other) -> Integer.compare(workspace.from(one), workspace.from(other))).toList();
-            List<Evidence> evidence = new ArrayList<>(List.of(workspace.place(declared, "holds one of " + numbers.names())));
-            drafting.script().stage("Give what " + word + " can be a type of its own", evidence);
-            drafting.names(new NamedValues(name, constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName().toString()).toList(),
-                    workspace.place(constants.get(0), name)));
-            if (numbers.areNeeded()) {
-                declareBeside(name, constants);
+            List<TreePath> constants = values.declared();
+            drafting.script().stage("Give what " + word + " can be a type of its own",
+                    List.of(workspace.place(declared, "holds one of " + String.join(", ", values.names().values()))));
+            drafting.names(new NamedValues(name, List.copyOf(values.names().values()), workspace.place(constants.isEmpty() ? declared : constants.get(0), name)));
+            if (values.areNeeded()) {
+                declareBeside(name, constants.isEmpty() ? null : constants.get(constants.size() - 1));
+            } else if (constants.isEmpty()) {
+                beforeField("private enum " + name + " { " + String.join(", ", values.names().values()) + " }");
             } else {
                 declare(name, constants);
             }
             TreePath of = new TreePath(declared, ((VariableTree) declared.getLeaf()).getType());
             drafting.script().replace(unit.file(), workspace.from(of), workspace.to(of), name);
-            if (((VariableTree) declared.getLeaf()).getInitializer() == null && !field.getModifiers().contains(Modifier.FINAL)) {
-                drafting.script().insert(unit.file(), workspace.to(declared) - 1, " = " + name + "." + numbers.all().get(0).getSimpleName());
+            if (((VariableTree) declared.getLeaf()).getInitializer() == null && values.names().containsKey(0) && !field.getModifiers().contains(Modifier.FINAL)) {
+                drafting.script().insert(unit.file(), workspace.to(declared) - 1, " = " + name + "." + values.names().get(0));
             }
-            numbers.places().forEach((place, constant) -> {
+            values.places().forEach((place, value) -> {
                 boolean label = place.getParentPath().getLeaf() instanceof CaseTree || isLabel(place);
-                String plain = constant.getSimpleName().toString();
+                String plain = values.names().get(value);
                 if (!label || !(place.getLeaf() instanceof IdentifierTree)) {
                     drafting.script().replace(unit.file(), workspace.from(place), workspace.to(place), label ? plain : name + "." + plain);
                 }
             });
+            values.asked().forEach(each -> compare(each, name));
+        }
+
+        /** Of constants there is one each: to be equal is to be the same. */
+        private void compare(HeldValues.Asked asked, String name) {
+            TreePath whole = asked.whole();
+            boolean not = whole.getParentPath().getLeaf().getKind() == Tree.Kind.LOGICAL_COMPLEMENT;
+            whole = not ? whole.getParentPath() : whole;
+            Tree.Kind around = whole.getParentPath().getLeaf().getKind();
+            boolean tight = whole.getParentPath().getLeaf() instanceof BinaryTree && around != Tree.Kind.CONDITIONAL_AND && around != Tree.Kind.CONDITIONAL_OR;
+            String compared = workspace.text(asked.field()) + (not ? " != " : " == ") + name + "." + values.names().get(values.valueOf(asked));
+            drafting.script().replace(unit.file(), workspace.from(whole), workspace.to(whole), tight ? "(" + compared + ")" : compared);
         }
 
         private static boolean isLabel(TreePath place) {
@@ -138,21 +152,28 @@ public final class NumbersAsType implements Recipe {
             return taken ? type.getSimpleName() + proposed : proposed;
         }
 
-        /** The numbers stay, and each constant knows its own. */
-        private void declareBeside(String name, List<TreePath> constants) {
-            String number = drafting.name("number", "number");
-            String all = constants.stream().map(each -> ((VariableTree) each.getLeaf()).getName()).map(each -> each + "(" + type.getSimpleName() + "." + each + ")")
-                    .collect(Collectors.joining(", "));
-            String code = "\nprivate enum " + name + " {\n    " + all + ";\n\n    private final int " + number + ";\n\n    " + name + "(int " + number + ") {\n        this."
-                    + number + " = " + number + ";\n    }\n}";
-            TreePath last = constants.get(constants.size() - 1);
-            int end = unit.lineEnd(workspace.to(last));
-            boolean apart = unit.text().substring(end, unit.lineEnd(end)).isBlank();
-            drafting.script().insert(unit.file(), end, unit.styled(apart ? code : code + "\n", unit.indentAt(workspace.from(last))) + unit.newLine());
-            numbers.handed().forEach(each -> drafting.script().insert(unit.file(), workspace.to(each), "." + number));
+        /** The values stay, and each constant knows its own. @param last where the last of those with names is declared; null where there is none */
+        private void declareBeside(String name, TreePath last) {
+            String part = drafting.name("number", values.areTexts() ? "text" : "number");
+            String all = values.names().entrySet().stream().map(each -> each.getValue() + "(" + values.written(each.getKey()) + ")").collect(Collectors.joining(", "));
+            String code = "private enum " + name + " {\n    " + all + ";\n\n    private final " + (values.areTexts() ? "String " : "int ") + part + ";\n\n    " + name + "("
+                    + (values.areTexts() ? "String " : "int ") + part + ") {\n        this." + part + " = " + part + ";\n    }\n}";
+            if (last == null) {
+                beforeField(code);
+            } else {
+                int end = unit.lineEnd(workspace.to(last));
+                boolean apart = unit.text().substring(end, unit.lineEnd(end)).isBlank();
+                drafting.script().insert(unit.file(), end, unit.styled("\n" + (apart ? code : code + "\n"), unit.indentAt(workspace.from(last))) + unit.newLine());
+            }
+            values.handed().forEach(each -> drafting.script().insert(unit.file(), workspace.to(each), "." + part));
         }
 
-        /** The enum stands where the first number stood, with the comments of all. */
+        private void beforeField(String code) {
+            int from = unit.lineStart(Declarations.fromComments(unit, workspace.from(declared)));
+            drafting.script().insert(unit.file(), from, unit.styled(code + "\n", unit.indentAt(workspace.from(declared))) + unit.newLine());
+        }
+
+        /** The enum stands where the first value stood, with the comments of all. */
         private void declare(String name, List<TreePath> constants) {
             String base = unit.indentAt(workspace.from(constants.get(0)));
             List<String> lines = new ArrayList<>();
@@ -161,7 +182,7 @@ public final class NumbersAsType implements Recipe {
                 int from = workspace.from(each);
                 if (!unit.text().substring(unit.lineStart(from), from).isBlank() || !unit.text().substring(from, workspace.to(each)).endsWith(";")
                         || unit.text().substring(from, workspace.to(each)).contains(",")) {
-                    throw new Refused("several numbers are declared at once: " + numbers.where(each));
+                    throw new Refused("several values are declared at once: " + values.where(each));
                 }
                 String before = unit.text().substring(Declarations.fromComments(unit, from), from).strip();
                 String behind = unit.text().substring(workspace.to(each), unit.lineEnd(workspace.to(each))).strip();
