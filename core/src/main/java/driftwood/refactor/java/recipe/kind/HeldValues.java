@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import javax.lang.model.SourceVersion;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
@@ -62,6 +63,11 @@ final class HeldValues {
         }
         if (workspace.types().isAssignable(type.asType(), workspace.elements().getTypeElement("java.io.Serializable").asType())) {
             throw new Refused(type.getSimpleName() + " is serialised, and " + field.getSimpleName() + " would be written as something else");
+        }
+        for (Element each : List.of(field, type)) {
+            each.getAnnotationMirrors().stream().map(one -> one.getAnnotationType().toString()).filter(one -> !one.startsWith("java.lang.")).findFirst().ifPresent(one -> {
+                throw new Refused(each.getSimpleName() + " is annotated with " + one.substring(one.lastIndexOf('.') + 1) + ", and may be read by the type that " + field.getSimpleName() + " has");
+            });
         }
         this.declared = workspace.path(field).orElseThrow();
         this.texts = field.asType().getKind() != TypeKind.INT;

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
@@ -35,6 +36,8 @@ import javax.lang.model.type.TypeKind;
  */
 public final class ValuesAsType implements Recipe {
     private static final int WIDE = 100;
+    /** What some put before the names of fields. */
+    private static final Pattern PREFIX = Pattern.compile("^(?:_+(?=\\p{L})|[mf]_?(?=\\p{Lu}))");
     private final String pattern;
 
     public ValuesAsType(String pattern) {
@@ -101,7 +104,8 @@ public final class ValuesAsType implements Recipe {
 
         void write() {
             String word = field.getSimpleName().toString();
-            String proposed = Character.toUpperCase(word.charAt(0)) + word.substring(1);
+            String bare = PREFIX.matcher(word).replaceFirst("");
+            String proposed = Character.toUpperCase(bare.charAt(0)) + bare.substring(1);
             String name = drafting.typeName("states", type, free(proposed), type.getSimpleName() + proposed);
             List<TreePath> constants = values.declared();
             drafting.script().stage("Give what " + word + " can be a type of its own",
