@@ -3,10 +3,12 @@ package driftwood.refactor.java.decision;
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreeScanner;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.List;
 import java.util.Optional;
@@ -36,10 +38,31 @@ public record SetFirst(Workspace workspace, Element field) {
             if (called.equals("this")) {
                 return Optional.of(new TreePath(statement, does));
             }
-            if (!(does instanceof AssignmentTree) && !called.equals("super")) {
+            boolean quiet = does instanceof AssignmentTree set ? !callsOwn(set.getExpression()) : called.equals("super");
+            if (!quiet) {
                 return Optional.empty();
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether a routine of the object itself is called, which may ask the field. */
+    private static boolean callsOwn(ExpressionTree value) {
+        return Boolean.TRUE.equals(new TreeScanner<Boolean, Void>() {
+            @Override
+            public Boolean visitMethodInvocation(MethodInvocationTree call, Void nothing) {
+                return call.getMethodSelect() instanceof IdentifierTree || super.visitMethodInvocation(call, nothing) == Boolean.TRUE;
+            }
+
+            @Override
+            public Boolean visitIdentifier(IdentifierTree name, Void nothing) {
+                return name.getName().contentEquals("this");
+            }
+
+            @Override
+            public Boolean reduce(Boolean one, Boolean other) {
+                return one == Boolean.TRUE || other == Boolean.TRUE;
+            }
+        }.scan(value, null));
     }
 }

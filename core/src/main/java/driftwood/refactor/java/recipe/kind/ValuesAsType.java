@@ -26,6 +26,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -75,6 +76,11 @@ public final class ValuesAsType implements Recipe {
                 || field.asType().getKind() != TypeKind.INT && !field.asType().toString().equals("java.lang.String")) {
             throw new Refused("the variants are values such as " + drafting.workspace().text(decision.arms().get(0).labels().get(0))
                     + ", which cannot have behaviour of their own");
+        }
+        TypeElement home = Workspace.typeAround(field);
+        boolean inner = home.getNestingKind() != NestingKind.TOP_LEVEL && !home.getModifiers().contains(Modifier.STATIC);
+        if (inner && !drafting.hasRecords()) {
+            throw new Refused(home.getSimpleName() + " is an inner class, which holds no enum at this level of the language");
         }
         HeldValues values = new HeldValues(drafting.workspace(), field);
         decision.arms().forEach(arm -> arm.labels().forEach(values::value));

@@ -126,6 +126,8 @@ class HeldValuesTest {
             private final String mode; Lamp() { glow(); mode = "off"; }                     | true
             private String mode; Lamp() { glow(); mode = "off"; }                           | false
             private String mode; Lamp() { mode = "off"; } Lamp(int lit) { this.lit = lit; } | false
+            private String mode; Lamp() { lit = count(); mode = "off"; } int count() { return 1; } | false
+            private String mode; Lamp() { lit = Integer.parseInt("1"); mode = "off"; }      | true
             private String mode;                                                            | false
             """)
     void itNeedsAValueFromTheStart(String members, boolean has) {
