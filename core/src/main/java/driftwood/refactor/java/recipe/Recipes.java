@@ -11,6 +11,7 @@ import driftwood.refactor.java.recipe.construction.OverridableCreation;
 import driftwood.refactor.java.recipe.construction.RequiredParts;
 import driftwood.refactor.java.recipe.construction.SharedInstance;
 import driftwood.refactor.java.recipe.construction.StartLater;
+import driftwood.refactor.java.recipe.construction.StepsByName;
 import driftwood.refactor.java.recipe.kind.BehaviourOnVariants;
 import driftwood.refactor.java.recipe.kind.CreationRoutine;
 import driftwood.refactor.java.recipe.kind.HandlerTable;
@@ -41,7 +42,7 @@ public final class Recipes {
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new WorkBehindGuards(), new TwoDirections());
+            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new WorkBehindGuards(), new TwoDirections());
 
     private Recipes() {
     }

@@ -5,10 +5,12 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
@@ -18,12 +20,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BinaryOperator;
 import java.util.stream.Collectors;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.util.ElementFilter;
 
 /** What a type with a builder has more than before: the constructor that takes it, the way in, and the builder itself. */
-final class BuilderCode {
+public final class BuilderCode {
     /** What a field is without a word. */
     private static final Set<String> USUAL = Set.of("null", "0", "false");
 
@@ -32,7 +39,7 @@ final class BuilderCode {
     private final TypeElement type;
     private final Unit unit;
     private final ExecutableElement longest;
-    private final List<String> defaults;
+    private final Parts parts;
     private final String builder;
     private final String entry;
     /** Its type parameters, declared with a space behind them, and as arguments; empty for none. */
@@ -40,14 +47,27 @@ final class BuilderCode {
     private final String arguments;
     private final String inferred;
 
-    /** @param defaults for each parameter of the longest what it is where nobody says it; null for a required part */
-    BuilderCode(Drafting drafting, ExecutableElement longest, List<String> defaults, String builder, String entry) {
+    /**
+     * The parts of what is built, in the order of the constructor's parameters.
+     *
+     * @param defaults what each is where nobody says it; null for a required part
+     * @param told     positions of required parts that have a step of their own all the same, as their names must be said
+     */
+    public record Parts(List<String> defaults, Set<Integer> told) {
+
+        private boolean isFirst(int at) {
+            return defaults.get(at) == null && !told.contains(at);
+        }
+    }
+
+    /** @param longest the constructor whose parameters are the parts */
+    public BuilderCode(Drafting drafting, ExecutableElement longest, Parts parts, String builder, String entry) {
         this.drafting = drafting;
         this.workspace = drafting.workspace();
         this.type = (TypeElement) longest.getEnclosingElement();
         this.unit = workspace.unit(workspace.path(type).orElseThrow());
         this.longest = longest;
-        this.defaults = defaults;
+        this.parts = parts;
         this.builder = builder;
         this.entry = entry;
         this.declared = drafting.imports().typeParameters(type.getTypeParameters(), unit);
@@ -55,12 +75,19 @@ final class BuilderCode {
         this.inferred = arguments.isEmpty() ? "" : "<>";
     }
 
+    /** As written: where the parameters are those of a record, where its parts are declared. */
     private String typeOf(VariableElement parameter) {
-        return workspace.text(new TreePath(workspace.path(parameter).orElseThrow(), ((VariableTree) workspace.path(parameter).orElseThrow().getLeaf()).getType()));
+        TreePath path = workspace.path(parameter).or(() -> ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
+                .filter(each -> each.getSimpleName().equals(parameter.getSimpleName())).findFirst().flatMap(workspace::path)).orElseThrow();
+        return workspace.text(new TreePath(path, ((VariableTree) path.getLeaf()).getType()));
+    }
+
+    private String comment() {
+        return Comments.before(workspace, workspace.written(longest).or(() -> workspace.path(type)).orElseThrow());
     }
 
     /** The longest constructor once more, for the builder. */
-    String constructor() {
+    public String constructor() {
         TreePath path = workspace.path(longest).orElseThrow();
         MethodTree tree = (MethodTree) path.getLeaf();
         TreePath body = new TreePath(path, tree.getBody());
@@ -74,19 +101,19 @@ final class BuilderCode {
         return "private " + type.getSimpleName() + "(" + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
     }
 
-    String entry(String open) {
+    public String entry(String open) {
         String required = required((name, of) -> of + " " + name);
         return entryComment(required.isEmpty()) + open + "static " + declared + builder + arguments + " " + entry + "(" + required + ") {\n    return new "
                 + builder + inferred + "(" + required((name, of) -> name) + ");\n}";
     }
 
     private String entryComment(boolean bare) {
-        String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
+        String comment = comment();
         StringBuilder said = new StringBuilder();
-        for (int i = 0; i < defaults.size(); i++) {
+        for (int i = 0; i < parts.defaults().size(); i++) {
             String name = longest.getParameters().get(i).getSimpleName().toString();
             String text = Comments.ofParameter(comment, name);
-            said.append(defaults.get(i) != null || text.isEmpty() ? "" : "\n * @param " + name + " " + text);
+            said.append(!parts.isFirst(i) || text.isEmpty() ? "" : "\n * @param " + name + " " + text);
         }
         String first = "Begins " + article(type) + (bare ? "" : " with the parts that each must have") + ".";
         return said.isEmpty() ? "/** " + first + " */\n" : "/**\n * " + first + "\n *" + said + "\n */\n";
@@ -99,32 +126,75 @@ final class BuilderCode {
 
     private String required(BinaryOperator<String> written) {
         List<String> all = new ArrayList<>();
-        for (int i = 0; i < defaults.size(); i++) {
-            if (defaults.get(i) == null) {
+        for (int i = 0; i < parts.defaults().size(); i++) {
+            if (parts.isFirst(i)) {
                 all.add(written.apply(longest.getParameters().get(i).getSimpleName().toString(), typeOf(longest.getParameters().get(i))));
             }
         }
         return String.join(", ", all);
     }
 
-    String type(String open) {
-        String comment = Comments.before(workspace, workspace.path(longest).orElseThrow());
+    public String type(String open) {
+        String comment = comment();
         StringBuilder text = new StringBuilder("/** Takes the parts of " + article(type) + " by name, and builds it. */\n" + open + "static final class " + builder + declared.strip() + " {\n");
         StringBuilder steps = new StringBuilder();
-        for (int i = 0; i < defaults.size(); i++) {
+        for (int i = 0; i < parts.defaults().size(); i++) {
             String name = longest.getParameters().get(i).getSimpleName().toString();
             String of = typeOf(longest.getParameters().get(i));
-            boolean needed = defaults.get(i) == null;
-            text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(needed || USUAL.contains(defaults.get(i)) ? "" : " = " + defaults.get(i)).append(";\n");
+            boolean needed = parts.isFirst(i);
+            String value = parts.defaults().get(i);
+            text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(value == null || USUAL.contains(value) ? "" : " = " + value).append(";\n");
             if (!needed) {
                 String said = Comments.ofParameter(comment, name);
                 steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(arguments).append(' ').append(name).append('(').append(of).append(' ')
-                        .append(name).append(") {\n        this.").append(name).append(" = ").append(name).append(";\n        return this;\n    }\n");
+                        .append(name).append(") {\n        this.").append(name).append(" = ").append(name).append(";\n").append(parts.told().contains(i) ? "        missing.remove(\"" + name + "\");\n" : "").append("        return this;\n    }\n");
             }
         }
-        text.append("\n    private ").append(builder).append('(').append(required((name, of) -> of + " " + name)).append(") {\n");
+        text.append(missing()).append("\n    private ").append(builder).append('(').append(required((name, of) -> of + " " + name)).append(") {\n");
         text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
         String thrown = drafting.imports().thrown(longest.getThrownTypes(), unit);
-        return text.append("\n    ").append(open).append(type.getSimpleName()).append(arguments).append(" build()").append(thrown).append(" {\n        return new ").append(type.getSimpleName()).append(inferred).append("(this);\n    }\n}").toString();
+        return text.append("\n    ").append(open).append(type.getSimpleName()).append(arguments).append(" build()").append(thrown).append(" {\n").append(check()).append("        return new ").append(type.getSimpleName()).append(inferred).append('(')
+                .append(type.getKind() == ElementKind.RECORD ? Imports.arguments(longest.getParameters()) : "this").append(");\n    }\n}").toString();
+    }
+
+    /** Names of the parts that nobody has said yet. */
+    private String missing() {
+        return parts.told().isEmpty() ? "" : "    private final " + drafting.imports().platform("java.util.Set", unit) + "<String> missing = new " + drafting.imports().platform("java.util.TreeSet", unit) + "<>("
+                + drafting.imports().platform("java.util.Arrays", unit) + ".asList(" + parts.told().stream().sorted().map(each -> "\"" + longest.getParameters().get(each).getSimpleName() + "\"").collect(Collectors.joining(", ")) + "));\n";
+    }
+
+    private String check() {
+        return parts.told().isEmpty() ? "" : "        if (!missing.isEmpty()) {\n            throw new IllegalStateException(\"not said: \" + String.join(\", \", missing));\n        }\n";
+    }
+
+    /** @throws Refused where nobody could build one */
+    public static void refuse(TypeElement type, List<ExecutableElement> constructors) {
+        if (type.getKind() == ElementKind.ENUM || type.getModifiers().contains(Modifier.ABSTRACT)) {
+            throw new Refused(type.getSimpleName() + (type.getKind() == ElementKind.ENUM ? " is an enum" : " is abstract") + ": nobody creates one by itself");
+        }
+        if (type.getEnclosingElement().getKind().isClass() && !type.getModifiers().contains(Modifier.STATIC) && type.getKind() != ElementKind.RECORD) {
+            throw new Refused(type.getSimpleName() + " is an inner class: each belongs to an object of " + type.getEnclosingElement().getSimpleName());
+        }
+        for (ExecutableElement each : constructors) {
+            if (each.isVarArgs()) {
+                throw new Refused(Constructors.told(each) + " takes any number of arguments");
+            }
+            Constructors.refuseAnnotated(each);
+        }
+    }
+
+    /** The type that a call creates, with the dot, and what stands for its type parameters, which a chain of steps would lose. */
+    public static String created(Drafting drafting, Call call) {
+        Workspace workspace = drafting.workspace();
+        Unit site = workspace.unit(call.path());
+        String name = workspace.text(call.name()).replaceFirst("(?s)\\s*<.*", "") + ".";
+        if (!(workspace.trees().getTypeMirror(call.path()) instanceof DeclaredType made) || made.getTypeArguments().isEmpty()) {
+            return name;
+        }
+        if (made.getTypeArguments().stream().anyMatch(each -> each.getKind() != TypeKind.DECLARED && each.getKind() != TypeKind.ARRAY && each.getKind() != TypeKind.TYPEVAR
+                || each.toString().contains("capture"))) {
+            throw new Refused("what stands for the type parameters at " + site.file() + ":" + site.line(workspace.from(call.path())) + " cannot be written down");
+        }
+        return name + made.getTypeArguments().stream().map(each -> drafting.imports().name(each, site)).collect(Collectors.joining(", ", "<", ">"));
     }
 }

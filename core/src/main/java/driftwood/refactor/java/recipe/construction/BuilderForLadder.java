@@ -27,14 +27,11 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeKind;
 import javax.lang.model.util.ElementFilter;
 
 /** builder: required parts first, optional ones by name with the defaults of the ladder, and a last step that builds. */
@@ -103,18 +100,7 @@ public final class BuilderForLadder implements Recipe {
             if (longest.getKind() != ElementKind.CONSTRUCTOR) {
                 throw new Refused(longest.getSimpleName() + "() is a routine: a builder would have to hold its arguments until it is called; a parameter object is simpler");
             }
-            if (type.getKind() == ElementKind.ENUM || type.getModifiers().contains(Modifier.ABSTRACT)) {
-                throw new Refused(type.getSimpleName() + (type.getKind() == ElementKind.ENUM ? " is an enum" : " is abstract") + ": nobody creates one by itself");
-            }
-            if (type.getEnclosingElement().getKind().isClass() && !type.getModifiers().contains(Modifier.STATIC) && type.getKind() != ElementKind.RECORD) {
-                throw new Refused(type.getSimpleName() + " is an inner class: each belongs to an object of " + type.getEnclosingElement().getSimpleName());
-            }
-            for (ExecutableElement each : ladder) {
-                if (each.isVarArgs()) {
-                    throw new Refused(Constructors.told(each) + " takes any number of arguments");
-                }
-                Constructors.refuseAnnotated(each);
-            }
+            BuilderCode.refuse(type, ladder);
         }
 
         private boolean isWithinLadder(Call call) {
@@ -156,9 +142,12 @@ public final class BuilderForLadder implements Recipe {
         void write() {
             script.stage("Add " + type.getSimpleName() + "." + builder + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
-            BuilderCode code = new BuilderCode(drafting, longest, defaults, builder, entry);
-            drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
-            tellNothingApart();
+            BuilderCode code = new BuilderCode(drafting, longest, new BuilderCode.Parts(defaults, Set.of()), builder, entry);
+            boolean record = type.getKind() == ElementKind.RECORD;
+            if (!record) {
+                drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
+                tellNothingApart();
+            }
             drafting.declarations().add(home, code.entry(open) + "\n\n" + code.type(open), Where.END);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());
             boolean kept = false;
@@ -174,7 +163,7 @@ public final class BuilderForLadder implements Recipe {
             Optional<ExecutableElement> silent = chained.keptSilently();
             List<ExecutableElement> going = new ArrayList<>(ladder);
             silent.ifPresent(going::remove);
-            if (kept || silent.isPresent()) {
+            if (kept || record || silent.isPresent()) {
                 going.remove(longest);
             }
             script.stage("Remove the constructors that nobody calls any more" + silent.map(each -> "; " + Constructors.told(each) + " stays for its subclasses").orElse(""), going.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "goes")).toList());
@@ -219,20 +208,7 @@ public final class BuilderForLadder implements Recipe {
             steps.add(".build()");
             Unit site = workspace.unit(call.path());
             int from = workspace.from(call.path());
-            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, created(call, site) + entry + "(" + String.join(", ", first) + ")", steps));
-        }
-
-        /** The created type with the dot, and what stands for its type parameters, which a chain of steps would lose. */
-        private String created(Call call, Unit site) {
-            String name = workspace.text(call.name()).replaceFirst("(?s)\\s*<.*", "") + ".";
-            if (type.getTypeParameters().isEmpty() || !(workspace.trees().getTypeMirror(call.path()) instanceof DeclaredType made) || made.getTypeArguments().isEmpty()) {
-                return name;
-            }
-            if (made.getTypeArguments().stream().anyMatch(each -> each.getKind() != TypeKind.DECLARED && each.getKind() != TypeKind.ARRAY && each.getKind() != TypeKind.TYPEVAR
-                    || each.toString().contains("capture"))) {
-                throw new Refused("what stands for the type parameters at " + site.file() + ":" + site.line(workspace.from(call.path())) + " cannot be written down");
-            }
-            return name + made.getTypeArguments().stream().map(each -> drafting.imports().name(each, site)).collect(Collectors.joining(", ", "<", ">"));
+            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, BuilderCode.created(drafting, call) + entry + "(" + String.join(", ", first) + ")", steps));
         }
 
         /** The arguments of a call in the order in which the builder takes them. */

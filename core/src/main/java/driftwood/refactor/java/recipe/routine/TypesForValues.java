@@ -1,9 +1,6 @@
 package driftwood.refactor.java.recipe.routine;
 
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.program.Symbol;
@@ -18,6 +15,7 @@ import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.ValueType;
 import driftwood.refactor.java.ground.Workspace;
+import driftwood.refactor.java.recipe.construction.CrossedCall;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Swap;
 import java.util.LinkedHashMap;
@@ -109,49 +107,13 @@ public final class TypesForValues implements Recipe {
         }
 
         void write() {
-            Finding finding = drafting.finding();
-            Call swapped = calls.stream().filter(each -> workspace.unit(each.path()).file().equals(finding.file()) && isAt(each, finding)).findFirst()
-                    .orElseThrow(() -> new Refused("which argument belongs to which parameter does not show at line " + finding.line()));
-            drafting.script().stage("Hand each argument to the parameter of its name", List.of(workspace.place(swapped.path(), "they stand in each other's place")));
-            correct(swapped);
-            drafting.means("the call at " + finding.file() + ":" + finding.line() + " hands over " + String.join(" and ", names()) + " in their own places from now on");
+            new CrossedCall(drafting, routine, calls, types.keySet()).correct();
             drafting.script().stage("Add " + String.join(" and ", types.values()) + ", so that what was mixed up has types of its own", List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parameters")));
             types.forEach(this::add);
             drafting.script().stage("Let " + (routine.getKind() == ElementKind.CONSTRUCTOR ? "the constructor of " + owner.getSimpleName() : routine.getSimpleName() + "()") + " take them",
                     calls.stream().map(each -> workspace.place(each.path(), "names what it hands over")).toList());
             family.forEach(this::change);
             calls.forEach(this::wrap);
-        }
-
-        private List<String> names() {
-            return types.keySet().stream().map(each -> routine.getParameters().get(each).getSimpleName().toString()).toList();
-        }
-
-        private boolean isAt(Call call, Finding finding) {
-            Unit unit = workspace.unit(call.path());
-            int from = unit.line(workspace.from(call.path()));
-            return from <= finding.line() && unit.line(workspace.to(call.path())) >= finding.line()
-                    && types.keySet().stream().allMatch(to -> !matches(call, to, to) && types.keySet().stream().anyMatch(each -> matches(call, each, to)));
-        }
-
-        private boolean matches(Call call, int argument, int parameter) {
-            return bare(call.arguments().get(argument)).equalsIgnoreCase(routine.getParameters().get(parameter).getSimpleName().toString());
-        }
-
-        /** The name of what is handed over, without what getters begin with. */
-        private static String bare(TreePath argument) {
-            Tree tree = argument.getLeaf() instanceof MethodInvocationTree call ? call.getMethodSelect() : argument.getLeaf();
-            String name = tree instanceof MemberSelectTree select ? select.getIdentifier().toString() : tree.toString();
-            return name.replaceFirst("^(?:get|is)(?=[A-Z])", "").replace("_", "");
-        }
-
-        private void correct(Call call) {
-            Unit unit = workspace.unit(call.path());
-            for (int to : types.keySet()) {
-                int from = types.keySet().stream().filter(each -> matches(call, each, to)).findFirst().orElseThrow();
-                TreePath place = call.arguments().get(to);
-                drafting.script().replace(unit.file(), workspace.from(place), workspace.to(place), workspace.text(call.arguments().get(from)));
-            }
         }
 
         private void add(int at, String type) {
