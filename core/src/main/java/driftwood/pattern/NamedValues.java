@@ -2,8 +2,10 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Role;
 import driftwood.program.Symbol;
+import driftwood.smell.Detail;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
+import driftwood.smell.RoutineFacts;
 import driftwood.source.Idiom;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,14 +22,20 @@ import java.util.stream.Stream;
 public record NamedValues(String type, List<String> constants, Evidence at) {
 
     /** What a pattern answers, told of these constants. @param role key of the pattern, which is what the type plays */
-    public Answer playing(String role, Answer told, Branching branching, Idiom idiom) {
+    public Answer playing(String role, Answer told, Detail detail, Idiom idiom) {
+        if (detail instanceof Branching branching) {
+            String routines = Stream.concat(Stream.of(branching.chain().routine()), branching.siblings().stream().map(each -> each.symbol()))
+                    .map(each -> Symbol.of(each).member() + "()").distinct().collect(Collectors.joining(", "));
+            boolean all = branching.chain().arms().stream().flatMap(arm -> arm.labels().stream()).distinct().count() >= constants.size();
+            return playing(role, told, routines + Branches.reminded(branching.chain(), all, idiom));
+        }
+        return detail instanceof RoutineFacts.Flag flag ? playing(role, told, "its own " + Symbol.of(flag.routine()).member() + "()") : told;
+    }
+
+    private Answer playing(String role, Answer told, String having) {
         List<Role> roles = new ArrayList<>(told.roles().stream().filter(each -> each.role().equals("context")).toList());
         roles.add(new Role(role, type, false));
         constants.forEach(each -> roles.add(new Role("concrete " + role, each, false)));
-        String routines = Stream.concat(Stream.of(branching.chain().routine()), branching.siblings().stream().map(each -> each.symbol()))
-                .map(each -> Symbol.of(each).member() + "()").distinct().collect(Collectors.joining(", "));
-        boolean all = branching.chain().arms().stream().flatMap(arm -> arm.labels().stream()).distinct().count() >= constants.size();
-        return new Answer(roles, told.steps(), told.cost(), List.of(new Evidence(at.file(), at.line(), at.endLine(), "the new constant of " + type + ", with "
-                + routines + Branches.reminded(branching.chain(), all, idiom))));
+        return new Answer(roles, told.steps(), told.cost(), List.of(new Evidence(at.file(), at.line(), at.endLine(), "the new constant of " + type + ", with " + having)));
     }
 }

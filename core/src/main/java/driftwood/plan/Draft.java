@@ -4,7 +4,6 @@ import driftwood.pattern.Answer;
 import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Site;
 import driftwood.refactor.Refactoring;
-import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.source.Idiom;
@@ -39,8 +38,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         for (int i = 0; i < refactoring.stages().size(); i++) {
             steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
         }
-        Answer shown = refactoring.kinds().filter(each -> finding.detail() instanceof Branching).map(each -> each.playing(chosen, answer,
-                (Branching) finding.detail(), idiom())).orElse(answer);
+        Answer shown = refactoring.kinds().map(each -> each.playing(chosen, answer, finding.detail(), idiom())).orElse(answer);
         return plan(shown.roles(), steps, shown.after(), "", List.copyOf(refactoring.originals().keySet()), refactoring.meant(),
                 refactoring.stages().size());
     }

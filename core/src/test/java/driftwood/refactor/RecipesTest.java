@@ -75,7 +75,7 @@ class RecipesTest {
             return;
         }
         Answer told = Patterns.answer(pattern.get(), finding, before.site());
-        Answer answer = refactoring.kinds().map(each -> each.playing(pattern.get().key(), told, (Branching) finding.detail(), Given.JAVA.idiom())).orElse(told);
+        Answer answer = refactoring.kinds().map(each -> each.playing(pattern.get().key(), told, finding.detail(), Given.JAVA.idiom())).orElse(told);
         StringBuilder text = new StringBuilder();
         for (String file : refactoring.files()) {
             refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);

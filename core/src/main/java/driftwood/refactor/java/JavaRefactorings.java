@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -110,16 +111,27 @@ public final class JavaRefactorings {
     }
 
     private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names) {
+        Set<String> words = new TreeSet<>(recipe.words(finding));
+        while (true) {
+            try {
+                return written(recipe, finding, names, Set.copyOf(words));
+            } catch (Drafting.Wider e) {
+                words.addAll(e.words());
+            }
+        }
+    }
+
+    private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names, Set<String> words) {
         try {
             boolean records = Level.of(site.root()).hasRecords();
             if (recipe instanceof EarlyRecipe early) {
                 Ground home = grounds.computeIfAbsent(new Scope(Set.of(), Set.of(finding.file())), this::ground);
-                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), names, records));
+                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), names, records, Set.of()));
             }
             Set<String> files = recipe.files(finding);
-            Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? recipe.words(finding) : Set.of(), files), this::ground);
+            Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? words : Set.of(), files), this::ground);
             Script script = new Script(ground.texts());
-            Drafting drafting = new Drafting(finding, ground.workspace(), script, names, records);
+            Drafting drafting = new Drafting(finding, ground.workspace(), script, names, records, words);
             recipe.write(drafting);
             List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
             if (stages.isEmpty()) {

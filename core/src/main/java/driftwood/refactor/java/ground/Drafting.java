@@ -28,6 +28,7 @@ public final class Drafting {
     private final ConstantBodies constants;
     private final Map<String, String> chosen;
     private final boolean records;
+    private final Set<String> followed;
     private final List<String> meant = new ArrayList<>();
     private final Set<Element> opened = new LinkedHashSet<>();
     private final Set<Element> widened = new LinkedHashSet<>();
@@ -38,13 +39,15 @@ public final class Drafting {
     /**
      * @param chosen  names that the user gave, by role
      * @param records whether the project's level of the language has records
+     * @param words   names that are followed: all files with any of them are at hand
      */
-    public Drafting(Finding finding, Workspace workspace, Script script, Map<String, String> chosen, boolean records) {
+    public Drafting(Finding finding, Workspace workspace, Script script, Map<String, String> chosen, boolean records, Set<String> words) {
         this.finding = finding;
         this.workspace = workspace;
         this.script = script;
         this.chosen = chosen;
         this.records = records;
+        this.followed = words;
         this.imports = new Imports(workspace, script);
         this.declarations = new Declarations(workspace, script);
         this.constants = new ConstantBodies(workspace, script);
@@ -76,6 +79,28 @@ public final class Drafting {
 
     public boolean hasRecords() {
         return records;
+    }
+
+    /** The recipe begins anew with more files at hand: it came to names that it does not follow yet. */
+    public static final class Wider extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+        private final transient Set<String> words;
+
+        private Wider(Set<String> words) {
+            super(null, null, false, false);
+            this.words = words;
+        }
+
+        public Set<String> words() {
+            return words;
+        }
+    }
+
+    /** Says that all files with these names matter. @throws Wider where they are not all at hand */
+    public void follow(Set<String> names) {
+        if (!followed.containsAll(names)) {
+            throw new Wider(Set.copyOf(names));
+        }
     }
 
     /** A name for a role: the user's, or the proposed one. */

@@ -5,6 +5,7 @@ import driftwood.refactor.java.recipe.construction.BuilderForLadder;
 import driftwood.refactor.java.recipe.construction.BuilderForParts;
 import driftwood.refactor.java.recipe.construction.HandedFactory;
 import driftwood.refactor.java.recipe.construction.InjectCollaborator;
+import driftwood.refactor.java.recipe.construction.InstancePassedIn;
 import driftwood.refactor.java.recipe.construction.MandatoryWrapper;
 import driftwood.refactor.java.recipe.construction.NamedCreations;
 import driftwood.refactor.java.recipe.construction.OverridableCreation;
@@ -12,8 +13,10 @@ import driftwood.refactor.java.recipe.construction.RequiredParts;
 import driftwood.refactor.java.recipe.construction.SharedInstance;
 import driftwood.refactor.java.recipe.construction.StartLater;
 import driftwood.refactor.java.recipe.construction.StepsByName;
+import driftwood.refactor.java.recipe.kind.BehaviourOnSides;
 import driftwood.refactor.java.recipe.kind.BehaviourOnVariants;
 import driftwood.refactor.java.recipe.kind.CreationRoutine;
+import driftwood.refactor.java.recipe.kind.FlagAsType;
 import driftwood.refactor.java.recipe.kind.HandlerTable;
 import driftwood.refactor.java.recipe.kind.HandlersInTurn;
 import driftwood.refactor.java.recipe.kind.OneWay;
@@ -38,11 +41,11 @@ import java.util.List;
 /** All recipes; those for a shape stand before those for any. */
 public final class Recipes {
     private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
-            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
+            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new BehaviourOnSides(), new FlagAsType(), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new WorkBehindGuards(), new TwoDirections());
+            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new InstancePassedIn(), new WorkBehindGuards(), new TwoDirections());
 
     private Recipes() {
     }

@@ -1,12 +1,9 @@
 package driftwood.refactor.java.recipe.construction;
 
-import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
-import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
@@ -17,11 +14,9 @@ import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Holding;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.ElementFilter;
 
 /** singleton: one instance of what holds a resource, made when it is first asked for, and no way to make another. */
 public final class SharedInstance implements Recipe {
@@ -46,27 +41,9 @@ public final class SharedInstance implements Recipe {
         Workspace workspace = drafting.workspace();
         TypeElement type = workspace.type(((Holding) drafting.finding().detail()).type());
         TreePath home = workspace.path(type).orElseThrow();
-        List<ExecutableElement> constructors = ElementFilter.constructorsIn(type.getEnclosedElements());
-        if (constructors.size() != 1 || !new Calls(workspace).below(type).isEmpty() || !type.getTypeParameters().isEmpty()) {
-            throw new Refused(type.getSimpleName() + " has several constructors, subclasses or type parameters");
-        }
-        ExecutableElement constructor = constructors.get(0);
-        List<Call> calls = new Calls(workspace).of(Set.of(constructor));
-        String given = null;
-        for (Call each : calls) {
-            String arguments = each.arguments().stream().map(workspace::text).collect(Collectors.joining(", "));
-            Captures captures = Captures.of(workspace, each.arguments());
-            if (!captures.read().isEmpty() || captures.needsObject() || !captures.statics().isEmpty() || given != null && !given.equals(arguments)) {
-                throw new Refused("it is not created everywhere with the same constant arguments: " + workspace.unit(each.path()).file() + ":" + workspace.unit(each.path()).line(workspace.from(each.path())));
-            }
-            if (((NewClassTree) each.path().getLeaf()).getClassBody() != null) {
-                throw new Refused("an anonymous class descends from it");
-            }
-            given = arguments;
-        }
-        if (calls.isEmpty() || !constructor.getThrownTypes().isEmpty()) {
-            throw new Refused(calls.isEmpty() ? "nobody creates it" : "its constructor throws " + constructor.getThrownTypes().get(0) + ", which every caller handles in its own way");
-        }
+        SoleCreation sole = SoleCreation.of(workspace, type);
+        ExecutableElement constructor = sole.constructor();
+        List<Call> calls = sole.calls();
         String access = drafting.name("access point", "shared");
         if (type.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(access))) {
             throw new Refused(type.getSimpleName() + " has a " + access + " already");
@@ -74,7 +51,7 @@ public final class SharedInstance implements Recipe {
         String open = type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
         drafting.script().stage("Add " + type.getSimpleName() + "." + access + "(), which makes the one instance when it is first asked for", List.of(workspace.place(home, "its instance")));
         drafting.declarations().add(home, "/** The one instance; made when it is first asked for, once for all threads. */\n" + open + "static " + type.getSimpleName() + " " + access + "() {\n    return Instance.SHARED;\n}\n\n"
-                + "private static final class Instance {\n    private static final " + type.getSimpleName() + " SHARED = new " + type.getSimpleName() + "(" + given + ");\n}", Where.END);
+                + "private static final class Instance {\n    private static final " + type.getSimpleName() + " SHARED = new " + type.getSimpleName() + "(" + sole.given() + ");\n}", Where.END);
         drafting.script().stage("Let all who create a " + type.getSimpleName() + " take it", calls.stream().map(each -> workspace.place(each.path(), "takes it")).toList());
         for (Call each : calls) {
             drafting.callSite(each.path());

@@ -76,6 +76,11 @@ final class Answering {
         return new Answering(drafting, place.around(), Variants.of(drafting.workspace(), place.decision(), common), names);
     }
 
+    /** The same, on which of its sides a flag is. @param sides the type of what was the flag */
+    static Answering ofSides(Drafting drafting, DecisionPlace place, TypeElement sides, Set<String> names) {
+        return new Answering(drafting, place.around(), Variants.ofSides(drafting.workspace(), place.decision(), sides), names);
+    }
+
     /** Whether one of the two decisions stands within the other: whichever moves takes it along. */
     boolean meets(Answering other) {
         return workspace.unit(decision.around()) == workspace.unit(other.decision.around()) && decision.from() < other.decision.to() && other.decision.from() < decision.to();

@@ -53,6 +53,15 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
         return new Variants(workspace, decision, base, arms).withRestAsKind();
     }
 
+    /** The two constants that stand for the sides of a flag, which is never null. */
+    static Variants ofSides(Workspace workspace, Decision decision, TypeElement sides) {
+        Map<Element, Arm> arms = kinds(workspace, decision);
+        decision.otherwise().ifPresent(rest -> constants(sides).forEach(each -> arms.putIfAbsent(each, rest)));
+        Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.otherwise().isPresent() ? decision.all() : decision.arms(),
+                Optional.empty(), decision.isValue(), decision.toEnd(), false);
+        return new Variants(workspace, told, sides, arms);
+    }
+
     private static Map<Element, Arm> kinds(Workspace workspace, Decision decision) {
         Map<Element, Arm> arms = new LinkedHashMap<>();
         for (Arm arm : decision.arms()) {

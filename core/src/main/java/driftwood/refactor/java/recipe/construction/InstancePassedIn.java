@@ -1,0 +1,148 @@
+package driftwood.refactor.java.recipe.construction;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.TryTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import driftwood.program.Symbol;
+import driftwood.refactor.Refused;
+import driftwood.refactor.Script;
+import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Finding;
+import driftwood.smell.TypeFacts.Holding;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
+
+/**
+ * dependency-injection for what holds a resource and is created in several places: one instance is made where the
+ * program is put together, and handed to all who made their own.
+ */
+public final class InstancePassedIn implements Recipe {
+
+    @Override
+    public String pattern() {
+        return "dependency-injection";
+    }
+
+    @Override
+    public boolean answers(Finding finding) {
+        return finding.detail() instanceof Holding;
+    }
+
+    @Override
+    public Set<String> words(Finding finding) {
+        Holding fact = (Holding) finding.detail();
+        return Stream.concat(Stream.of(fact.type()), fact.places().stream().map(each -> Symbol.of(each.symbol()).type())).map(each -> Symbol.of(each).simpleType())
+                .filter(each -> !each.isEmpty()).collect(Collectors.toSet());
+    }
+
+    @Override
+    public void write(Drafting drafting) {
+        Workspace workspace = drafting.workspace();
+        TypeElement type = workspace.type(Symbol.of(((Holding) drafting.finding().detail()).type()).type());
+        new Passing(drafting, SoleCreation.of(workspace, type)).write();
+    }
+
+    private static final class Passing {
+        private final Drafting drafting;
+        private final Workspace workspace;
+        private final Script script;
+        private final SoleCreation sole;
+        private final Assembly assembly;
+
+        Passing(Drafting drafting, SoleCreation sole) {
+            this.drafting = drafting;
+            this.workspace = drafting.workspace();
+            this.script = drafting.script();
+            this.sole = sole;
+            sole.calls().stream().filter(each -> !isTest(each)).forEach(this::refuseClosing);
+            this.assembly = Assembly.of(drafting, sole);
+        }
+
+        private boolean isTest(Call call) {
+            return workspace.isTest(workspace.unit(call.path()));
+        }
+
+        /** What one user closes, the others could not use any more. */
+        private void refuseClosing(Call call) {
+            if (call.path().getParentPath().getParentPath().getLeaf() instanceof TryTree) {
+                throw new Refused("who creates it closes it again: " + place(call));
+            }
+            for (ExecutableElement each : ElementFilter.methodsIn(sole.type().getEnclosedElements())) {
+                if (each.getSimpleName().contentEquals("close") && each.getParameters().isEmpty() && !workspace.uses().of(each).isEmpty()) {
+                    TreePath use = workspace.uses().of(each).get(0);
+                    throw new Refused("one user closes it, and the others could not use it any more: " + workspace.unit(use).file() + ":" + workspace.unit(use).line(workspace.from(use)));
+                }
+            }
+        }
+
+        private String place(Call call) {
+            Unit unit = workspace.unit(call.path());
+            return unit.file() + ":" + unit.line(workspace.from(call.path()));
+        }
+
+        void write() {
+            String simple = sole.type().getSimpleName().toString();
+            String users = assembly.users().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+            script.stage("Let " + users + " be handed a " + simple + " instead of making one", assembly.handed().stream().map(each -> workspace.place(each.path(), "hands one over")).toList());
+            assembly.users().forEach(each -> new TakenAtTheStart(drafting, each, assembly).write());
+            for (Call each : assembly.handed()) {
+                if (!assembly.isWithinUser(each)) {
+                    drafting.callSite(each.path());
+                    Unit site = workspace.unit(each.path());
+                    script.insert(site.file(), workspace.to(each.path()) - 1, (each.arguments().isEmpty() ? "" : ", ") + created(site));
+                }
+            }
+            script.stage("Make one " + simple + " in " + Constructors.told(assembly.root()) + ", and hand it to all", assembly.inRoot().stream().map(each -> workspace.place(each.path(), "takes the one")).toList());
+            intoRoot();
+            drafting.means("there is one " + simple + " where there were " + sole.calls().stream().filter(each -> !isTest(each)).count() + ": what one user does to it, the others see");
+        }
+
+        private String created(Unit site) {
+            return "new " + drafting.imports().name(sole.type(), site) + "(" + sole.given() + ")";
+        }
+
+        private void intoRoot() {
+            TreePath method = workspace.path(assembly.root()).orElseThrow();
+            Unit unit = workspace.unit(method);
+            TreePath body = new TreePath(method, ((MethodTree) method.getLeaf()).getBody());
+            StatementTree first = ((BlockTree) body.getLeaf()).getStatements().stream()
+                    .filter(each -> assembly.inRoot().stream().anyMatch(call -> Uses.isWithin(call.path(), new TreePath(body, each)))).findFirst().orElseThrow();
+            TreePath begin = new TreePath(body, first);
+            boolean there = first instanceof VariableTree held && assembly.inRoot().stream().anyMatch(each -> each.path().getLeaf() == held.getInitializer() && assembly.isSole(each));
+            String name = there ? ((VariableTree) first).getName().toString() : assembly.free(assembly.name(), method);
+            for (Call each : assembly.inRoot()) {
+                boolean kept = there && each.path().getLeaf() == ((VariableTree) first).getInitializer();
+                boolean inner = assembly.inRoot().stream().anyMatch(other -> other != each && Uses.isWithin(each.path(), other.path()));
+                if (!kept && !inner) {
+                    int from = workspace.from(each.path());
+                    int to = workspace.to(each.path());
+                    script.replace(unit.file(), from, to, assembly.isSole(each) ? name : script.text(unit.file(), from, to).replace(created(unit), name));
+                }
+            }
+            if (!there) {
+                int at = workspace.from(begin);
+                script.insert(unit.file(), at, drafting.imports().name(sole.type(), unit) + " " + name + " = " + created(unit) + ";" + unit.newLine() + unit.indentAt(at));
+            }
+        }
+    }
+
+    /** Whether a creation is of a class as it is, without a body of its own. */
+    static boolean isPlain(Call call) {
+        return call.path().getLeaf() instanceof NewClassTree creation && creation.getClassBody() == null;
+    }
+}
