@@ -35,6 +35,7 @@ import driftwood.refactor.java.recipe.routine.WorkBehindGuards;
 import driftwood.refactor.java.recipe.twin.OneClass;
 import driftwood.refactor.java.recipe.twin.SharedParent;
 import driftwood.refactor.java.recipe.twin.TwoDirections;
+import driftwood.refactor.java.recipe.twin.WayHandedIn;
 import driftwood.smell.Finding;
 import java.util.List;
 
@@ -44,7 +45,7 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new BehaviourOnSides(), new FlagAsType(), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new OneClass(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
+            new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
             new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new InstancePassedIn(), new WorkBehindGuards(), new TwoDirections());
 
     private Recipes() {

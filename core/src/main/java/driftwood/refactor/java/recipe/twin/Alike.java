@@ -119,6 +119,25 @@ record Alike(Workspace workspace, List<TypeElement> twins, Map<TypeElement, Map<
         return suffix.length() > 2 ? suffix : prefix.length() > 2 ? prefix : first().getSimpleName() + "Kind";
     }
 
+    /** What a parent of all of them extends, with a blank before it; empty for nothing. */
+    String extended() {
+        TreePath path = workspace.path(first()).orElseThrow();
+        Tree clause = ((ClassTree) path.getLeaf()).getExtendsClause();
+        return clause == null ? "" : " extends " + workspace.text(new TreePath(path, clause));
+    }
+
+    /** The contracts that all of them fulfil, as a parent says so; empty for none. */
+    String implemented() {
+        Set<String> contracts = new LinkedHashSet<>(contracts(first()));
+        twins.forEach(each -> contracts.retainAll(contracts(each)));
+        return contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts);
+    }
+
+    private List<String> contracts(TypeElement type) {
+        TreePath path = workspace.path(type).orElseThrow();
+        return ((ClassTree) path.getLeaf()).getImplementsClause().stream().map(each -> workspace.text(new TreePath(path, each))).toList();
+    }
+
     static boolean isSameHead(MethodTree one, MethodTree other) {
         return one.getName().equals(other.getName()) && String.valueOf(one.getReturnType()).equals(String.valueOf(other.getReturnType()))
                 && one.getParameters().stream().map(each -> each.getType().toString()).toList().equals(other.getParameters().stream().map(each -> each.getType().toString()).toList());

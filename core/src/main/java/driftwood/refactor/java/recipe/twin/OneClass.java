@@ -120,16 +120,9 @@ public final class OneClass implements Recipe {
             variables().forEach(each -> fields.append("    private final ").append(each).append(";\n"));
             alike.hooks().forEach(each -> rest.append("\n    ").append(Code.deeper(unit.bare(Comments.before(workspace, each.routines().get(0)) + each.shared(""), unit.indentAt(workspace.from(each.routines().get(0)))))).append("\n"));
             boolean open = alike.twins().stream().anyMatch(each -> !Drafting.openness(each).isEmpty());
-            Set<String> contracts = new LinkedHashSet<>(contracts(alike.first()));
-            alike.twins().forEach(each -> contracts.retainAll(contracts(each)));
-            String code = "/** What " + names + " are, with the values in which they differ. */\n" + (open ? "public " : "") + "class " + whole + (contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts))
+            String code = "/** What " + names + " are, with the values in which they differ. */\n" + (open ? "public " : "") + "class " + whole + alike.implemented()
                     + " {\n" + fields + "\n" + made() + rest + "}\n";
             new NewFile(drafting, unit, whole).importing(code).write(code);
-        }
-
-        private List<String> contracts(TypeElement type) {
-            TreePath path = workspace.path(type).orElseThrow();
-            return ((ClassTree) path.getLeaf()).getImplementsClause().stream().map(each -> workspace.text(new TreePath(path, each))).toList();
         }
 
         private String text(TreePath member) {

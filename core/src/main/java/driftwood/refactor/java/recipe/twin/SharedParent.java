@@ -124,19 +124,9 @@ public final class SharedParent implements Recipe {
                     body.append("\n    ").append(hook(path, method)).append("\n");
                 }
             }
-            boolean parented = !first.getSuperclass().toString().equals("java.lang.Object");
-            String extended = parented ? " extends " + workspace.text(new TreePath(workspace.path(first).orElseThrow(), ((ClassTree) workspace.path(first).orElseThrow().getLeaf()).getExtendsClause())) : "";
-            Set<String> contracts = new LinkedHashSet<>(contracts(first));
-            twins.forEach(each -> contracts.retainAll(contracts(each)));
-            String implemented = contracts.isEmpty() ? "" : " implements " + String.join(", ", contracts);
             boolean open = twins.stream().anyMatch(each -> !Drafting.openness(each).isEmpty());
-            String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + extended + implemented + " {\n" + body + "}\n";
+            String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + alike.extended() + alike.implemented() + " {\n" + body + "}\n";
             new NewFile(drafting, unit, parent).importing(code).write(code);
-        }
-
-        private List<String> contracts(TypeElement type) {
-            TreePath path = workspace.path(type).orElseThrow();
-            return ((ClassTree) path.getLeaf()).getImplementsClause().stream().map(each -> workspace.text(new TreePath(path, each))).toList();
         }
 
         /** A shared member as it stands in the parent: reached from the twins where they need it. */
