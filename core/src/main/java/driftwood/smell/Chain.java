@@ -79,6 +79,11 @@ public record Chain(String within, String routine, @Line int line, @Line int end
             return labels.stream().anyMatch(label -> label.kind() == kind);
         }
 
+        /** The same, its value stored. @param name of the field or local */
+        public Arm storing(String name) {
+            return new Arm(line, endLine, labels, guarded, work, does, product, casts, armCall, List.of(new Stored(name, does)));
+        }
+
         /** How many lines it takes, with its condition. */
         public int lines() {
             return endLine - line + 1;

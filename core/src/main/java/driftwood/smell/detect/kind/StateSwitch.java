@@ -49,8 +49,10 @@ public final class StateSwitch implements Detector {
 
     /** A chain of a routine on the field. */
     private record Operation(String file, Chain chain, Set<String> values, String common) {
-        boolean works() {
-            return chain.arms().stream().anyMatch(arm -> arm.work() == Work.ACTS);
+        /** To go from one condition to another is work. @param field the one that is branched on */
+        boolean works(String field) {
+            return chain.arms().stream().anyMatch(arm -> arm.work() == Work.ACTS
+                    || arm.stored().stream().anyMatch(each -> each.name().equals(field)));
         }
     }
 
@@ -88,7 +90,7 @@ public final class StateSwitch implements Detector {
         List<Finding> findings = new ArrayList<>();
         byField.forEach((symbol, operations) -> {
             long routines = operations.stream().map(each -> each.chain().routine()).distinct().count();
-            long working = operations.stream().filter(Operation::works).map(each -> each.chain().routine()).distinct()
+            long working = operations.stream().filter(each -> each.works(name(fields.get(symbol)))).map(each -> each.chain().routine()).distinct()
                     .count();
             if (routines >= 2 && working >= 2) {
                 findings.add(finding(fields.get(symbol), operations));
@@ -103,6 +105,10 @@ public final class StateSwitch implements Detector {
                 .filter(found -> isOwn(found, chain, program) && found.field().isPresent()
                         && found.owner().kind() != TypeKind.ENUM && !found.field().get().isConstant()
                         && !found.field().get().type().text().equals("boolean"));
+    }
+
+    private static String name(Fields.Found found) {
+        return found.field().map(FieldOutline::name).orElse("");
     }
 
     private static boolean isOwn(Fields.Found found, Chain chain, Program program) {

@@ -24,7 +24,7 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 15, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 16, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -257,6 +257,7 @@ public final class ChainWalk extends Walk {
             waiting.clear();
             from = -1;
         }
+        Stores.moved(match, routine()).ifPresent(name -> arms.replaceAll(each -> each.storing(name)));
         boolean creates = arms.stream().anyMatch(arm -> arm.product().isPresent());
         if (arms.size() >= 2 || arms.size() == 1 && otherwise.isPresent() && creates) {
             chains.add(new Chain(type(), member(), file.line(match), file.endLine(match),

@@ -4,9 +4,11 @@ import driftwood.read.FileTree;
 import driftwood.smell.Chain.Stored;
 import driftwood.tree.Assignment;
 import driftwood.tree.Evaluate;
+import driftwood.tree.Match;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
+import driftwood.tree.Routine;
 import driftwood.tree.Search;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,6 +32,13 @@ final class Stores {
             }
         }
         return stored;
+    }
+
+    /** The name of what is asked, where the value of a decision is stored there again: every arm names what follows. */
+    static Optional<String> moved(Match match, Optional<Routine> around) {
+        Optional<String> asked = match.expression() ? name(match.subject()) : Optional.empty();
+        return asked.filter(name -> around.flatMap(Routine::body).stream().flatMap(each -> Search.all(each, Assignment.class).stream())
+                .anyMatch(each -> each.value() == match && each.operator().equals("=") && name(each.target()).equals(asked)));
     }
 
     private static Optional<String> name(Node target) {

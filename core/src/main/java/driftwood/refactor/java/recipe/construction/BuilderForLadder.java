@@ -27,6 +27,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -63,7 +64,10 @@ public final class BuilderForLadder implements Recipe {
     }
 
     private static final class Building {
-        private static final int MOST_REQUIRED = 5;
+        /** So many required parts of a ladder may stand in a row, as they do today. */
+        private static final int MOST_OF_LADDER = 5;
+        /** So many of a long list: its parts are to be told by name. */
+        private static final int MOST_OF_LIST = 3;
         private final Drafting drafting;
         private final Workspace workspace;
         private final Script script;
@@ -73,6 +77,8 @@ public final class BuilderForLadder implements Recipe {
         private final ExecutableElement longest;
         private final List<Call> calls;
         private final List<String> defaults = new ArrayList<>();
+        /** Positions of required parts that are told by name. */
+        private final Set<Integer> told = new TreeSet<>();
         private final ChainedCalls chained;
         private final String builder;
         private final String entry;
@@ -127,8 +133,10 @@ public final class BuilderForLadder implements Recipe {
                 defaults.add(given.or(() -> left && ladder.size() == 1 ? filler(at) : Optional.empty()).orElse(null));
             }
             long required = defaults.stream().filter(each -> each == null).count();
-            if (required == defaults.size() || required > MOST_REQUIRED) {
-                throw new Refused(required + " parts are required: they would be a long list again; a parameter object gathers them");
+            for (int i = 0; required > (drafting.finding().detail() instanceof Ladder ? MOST_OF_LADDER : MOST_OF_LIST) && i < defaults.size(); i++) {
+                if (defaults.get(i) == null) {
+                    told.add(i);
+                }
             }
         }
 
@@ -142,7 +150,7 @@ public final class BuilderForLadder implements Recipe {
         void write() {
             script.stage("Add " + type.getSimpleName() + "." + builder + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
-            BuilderCode code = new BuilderCode(drafting, longest, new BuilderCode.Parts(defaults, Set.of()), builder, entry);
+            BuilderCode code = new BuilderCode(drafting, longest, new BuilderCode.Parts(defaults, told), builder, entry);
             boolean record = type.getKind() == ElementKind.RECORD;
             if (!record) {
                 drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
@@ -199,7 +207,7 @@ public final class BuilderForLadder implements Recipe {
             List<String> steps = new ArrayList<>();
             List<String> first = new ArrayList<>();
             for (int i = 0; i < values.size(); i++) {
-                if (defaults.get(i) == null) {
+                if (isFirst(i)) {
                     first.add(values.get(i));
                 } else if (!values.get(i).equals(defaults.get(i))) {
                     steps.add("." + longest.getParameters().get(i).getSimpleName() + "(" + values.get(i) + ")");
@@ -211,6 +219,10 @@ public final class BuilderForLadder implements Recipe {
             script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, BuilderCode.created(drafting, call) + entry + "(" + String.join(", ", first) + ")", steps));
         }
 
+        private boolean isFirst(int at) {
+            return defaults.get(at) == null && !told.contains(at);
+        }
+
         /** The arguments of a call in the order in which the builder takes them. */
         private List<TreePath> order(Call call) {
             ExecutableElement called = chained.called(call);
@@ -218,7 +230,7 @@ public final class BuilderForLadder implements Recipe {
             List<TreePath> order = new ArrayList<>();
             for (boolean needed : new boolean[] {true, false}) {
                 for (int i = 0; i < filled.size(); i++) {
-                    if ((defaults.get(i) == null) == needed && filled.get(i).parameter().isPresent()) {
+                    if (isFirst(i) == needed && filled.get(i).parameter().isPresent()) {
                         order.add(call.arguments().get(filled.get(i).parameter().get()));
                     }
                 }
