@@ -37,6 +37,7 @@ import driftwood.refactor.java.recipe.twin.OneClass;
 import driftwood.refactor.java.recipe.twin.SharedParent;
 import driftwood.refactor.java.recipe.twin.TwoDirections;
 import driftwood.refactor.java.recipe.twin.WayHandedIn;
+import driftwood.refactor.java.recipe.twin.WordAround;
 import driftwood.smell.Finding;
 import java.util.List;
 
@@ -47,7 +48,7 @@ public final class Recipes {
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
-            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new InstancePassedIn(), new WorkBehindGuards(), new TwoDirections());
+            new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new InstancePassedIn(), new WorkBehindGuards(), new TwoDirections(), new WordAround());
 
     private Recipes() {
     }
