@@ -13,6 +13,7 @@ import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import javax.lang.model.element.Element;
 
 /** The text of code for one value of a flag: what the other value would do is gone. */
@@ -20,11 +21,18 @@ public final class Specialised {
     private final Workspace workspace;
     private final Element flag;
     private final boolean value;
+    private final Function<TreePath, Optional<String>> also;
 
     public Specialised(Workspace workspace, Element flag, boolean value) {
+        this(workspace, flag, value, path -> Optional.empty());
+    }
+
+    /** @param also what else trees become; asked first */
+    public Specialised(Workspace workspace, Element flag, boolean value, Function<TreePath, Optional<String>> also) {
         this.workspace = workspace;
         this.flag = flag;
         this.value = value;
+        this.also = also;
     }
 
     /** A body with its braces. */
@@ -34,6 +42,10 @@ public final class Specialised {
 
     private Optional<String> anew(TreePath path) {
         Tree tree = path.getLeaf();
+        Optional<String> other = also.apply(path);
+        if (other.isPresent()) {
+            return other;
+        }
         if (tree instanceof BlockTree block) {
             return block(path, block);
         }

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 12, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 13, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -74,9 +74,14 @@ final class FlagWalk extends Walk {
         return kept ? Optional.of(new Return(statements.get(at).start(), statements.get(at).end(), ((Local) statements.get(at)).initial())) : Optional.empty();
     }
 
-    /** As in {@code return text.toString()}. */
+    /** As in {@code return text.toString()}, or {@code return all.size() - before}. */
     private static boolean isHandedOut(Node value) {
-        return value instanceof Call call && call.arguments().isEmpty() && call.receiver().orElse(null) instanceof Name;
+        return value instanceof Call call ? call.arguments().isEmpty() && call.receiver().orElse(null) instanceof Name
+                : value instanceof Binary both && (isPlain(both.left()) && isPlain(both.right()));
+    }
+
+    private static boolean isPlain(Node value) {
+        return value instanceof Name || value instanceof Literal || value instanceof Member || isHandedOut(value);
     }
 
     private static boolean isCheck(Node statement) {

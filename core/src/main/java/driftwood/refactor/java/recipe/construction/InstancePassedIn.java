@@ -4,7 +4,6 @@ import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.StatementTree;
-import com.sun.source.tree.TryTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
@@ -23,9 +22,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.ElementFilter;
 
 /**
  * dependency-injection for what holds a resource and is created in several places: one instance is made where the
@@ -69,30 +66,11 @@ public final class InstancePassedIn implements Recipe {
             this.workspace = drafting.workspace();
             this.script = drafting.script();
             this.sole = sole;
-            sole.calls().stream().filter(each -> !isTest(each)).forEach(this::refuseClosing);
             this.assembly = Assembly.of(drafting, sole);
         }
 
         private boolean isTest(Call call) {
             return workspace.isTest(workspace.unit(call.path()));
-        }
-
-        /** What one user closes, the others could not use any more. */
-        private void refuseClosing(Call call) {
-            if (call.path().getParentPath().getParentPath().getLeaf() instanceof TryTree) {
-                throw new Refused("who creates it closes it again: " + place(call));
-            }
-            for (ExecutableElement each : ElementFilter.methodsIn(sole.type().getEnclosedElements())) {
-                if (each.getSimpleName().contentEquals("close") && each.getParameters().isEmpty() && !workspace.uses().of(each).isEmpty()) {
-                    TreePath use = workspace.uses().of(each).get(0);
-                    throw new Refused("one user closes it, and the others could not use it any more: " + workspace.unit(use).file() + ":" + workspace.unit(use).line(workspace.from(use)));
-                }
-            }
-        }
-
-        private String place(Call call) {
-            Unit unit = workspace.unit(call.path());
-            return unit.file() + ":" + unit.line(workspace.from(call.path()));
         }
 
         void write() {

@@ -2,6 +2,7 @@ package driftwood.refactor.java.recipe.construction;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
@@ -103,6 +104,7 @@ final class TakenAtTheStart {
         Set<Call> moved = new LinkedHashSet<>();
         begun.replaceAll((field, text) -> begin(field, moved));
         sites.stream().filter(each -> !moved.contains(each)).forEach(each -> inPlace(each));
+        sites.stream().map(this::holder).filter(each -> each != null && each.getSimpleName().contentEquals(name)).findFirst().ifPresent(this::tellApart);
         if (own) {
             drafting.declarations().add(home, "private final " + type() + " " + name + ";", Where.FIELDS);
         }
@@ -112,6 +114,16 @@ final class TakenAtTheStart {
         }
         begun.forEach((field, text) -> first.add("this." + ((VariableTree) field.getLeaf()).getName() + " = " + text + ";"));
         constructors(first);
+    }
+
+    /** In the constructors, its bare name means the parameter from now on. */
+    private void tellApart(Element field) {
+        for (TreePath use : workspace.uses().of(field, home)) {
+            boolean constructing = around(use, MethodTree.class).filter(each -> ((MethodTree) each.getLeaf()).getReturnType() == null).isPresent();
+            if (constructing && use.getLeaf() instanceof IdentifierTree) {
+                drafting.script().insert(unit.file(), workspace.from(use), "this.");
+            }
+        }
     }
 
     private String type() {

@@ -19,12 +19,14 @@ import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Specialised;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Flag;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.stream.Collectors;
@@ -32,6 +34,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
 
 /** separate-routines: a routine that does one of two things, as a flag says, becomes two with names of their own. */
@@ -117,7 +120,7 @@ public final class SplitFlag implements Recipe {
                     family.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "split here")).toList());
             family.forEach(this::add);
             List<Call> said = calls.stream().filter(each -> literal(each) != null).toList();
-            List<Call> open = calls.stream().filter(each -> literal(each) == null).toList();
+            List<Call> open = calls.stream().filter(each -> literal(each) == null && !(isWithin(each) && isHandedOn(each))).toList();
             script.stage("Let those who pass true or false call the routine they mean", said.stream().map(each -> workspace.place(each.path(), literal(each)
                     ? names[1] + "()" : names[0] + "()")).toList());
             said.forEach(this::redirect);
@@ -162,6 +165,12 @@ public final class SplitFlag implements Recipe {
             script.insert(unit.file(), unit.lineEnd(workspace.to(path)), unit.newLine() + unit.styled(both.toString(), indent) + unit.newLine());
         }
 
+        /** Whether it hands on the flag as it is. */
+        private boolean isHandedOn(Call call) {
+            Element handed = workspace.element(call.arguments().get(at));
+            return family.stream().anyMatch(each -> each.getParameters().get(at).equals(handed));
+        }
+
         /** The routine for one value of the flag, with its comments. */
         private String copy(ExecutableElement each, boolean value) {
             TreePath path = path(each);
@@ -175,8 +184,34 @@ public final class SplitFlag implements Recipe {
             int open = head.lastIndexOf('(', workspace.from(new TreePath(path, tree.getParameters().get(0))) - workspace.from(path));
             int close = head.indexOf(')', workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))) - workspace.from(path));
             String before = head.substring(0, open).replaceFirst("\\b" + each.getSimpleName() + "\\s*$", Matcher.quoteReplacement(names[value ? 1 : 0]));
-            String body = tree.getBody() == null ? "" : new Specialised(workspace, each.getParameters().get(at), value).of(new TreePath(path, tree.getBody()));
+            String body = tree.getBody() == null ? "" : specialised(each.getParameters().get(at), value).of(new TreePath(path, tree.getBody()));
             return unit.bare(comment + before + "(" + parameters + head.substring(close) + body, unit.indentAt(workspace.from(path)));
+        }
+
+        private Specialised specialised(VariableElement flag, boolean value) {
+            Specialised[] body = new Specialised[1];
+            body[0] = new Specialised(workspace, flag, value, path -> calls.stream().filter(each -> each.path().getLeaf() == path.getLeaf()).findFirst().flatMap(each -> again(each, flag, value, body[0])));
+            return body[0];
+        }
+
+        /** Where the routine calls itself for one of the two, it calls that one. */
+        private Optional<String> again(Call call, VariableElement flag, boolean value, Specialised body) {
+            Boolean said = flag.equals(workspace.element(call.arguments().get(at))) ? Boolean.valueOf(value) : literal(call);
+            if (said == null) {
+                return Optional.empty();
+            }
+            List<String> arguments = new ArrayList<>();
+            for (int i = 0; i < call.arguments().size(); i++) {
+                if (i != at) {
+                    arguments.add(body.of(call.arguments().get(i)));
+                }
+            }
+            return Optional.of(new Calls(workspace).before(call) + names[said ? 1 : 0] + "(" + String.join(", ", arguments) + ")");
+        }
+
+        /** Whether a call stands in what is split, which goes. */
+        private boolean isWithin(Call call) {
+            return family.stream().anyMatch(each -> Uses.isWithin(call.path(), path(each)));
         }
 
         private void redirect(Call call) {
