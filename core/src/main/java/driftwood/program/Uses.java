@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -33,20 +32,16 @@ final class Uses {
     }
 
     List<CallFact> callsOf(String name) {
-        return byName.computeIfAbsent(name, key -> calls(key, call -> call.trail().lastName()));
+        return byName.computeIfAbsent(name, key -> calling.get().calls(key));
     }
 
     /** Those of several names, in one go. */
     List<CallFact> callsOfAny(Set<String> names) {
-        return calling.get().mayCall(names).stream().flatMap(each -> each.calls().stream()).filter(each -> names.contains(each.trail().lastName())).toList();
+        return calling.get().callsOfAny(names);
     }
 
     List<CallFact> callsOnResultOf(String name) {
-        return onResults.computeIfAbsent(name, key -> calls(key, CallFact::onResultOf));
-    }
-
-    private List<CallFact> calls(String name, Function<CallFact, String> key) {
-        return calling.get().mayCall(List.of(name)).stream().flatMap(each -> each.calls().stream()).filter(each -> key.apply(each).equals(name)).toList();
+        return onResults.computeIfAbsent(name, key -> calling.get().callsOnResultOf(key));
     }
 
     /** @param type around the routine */

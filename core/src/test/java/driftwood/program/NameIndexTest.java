@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +53,31 @@ class NameIndexTest {
     @MethodSource("names")
     void filesAreFoundByWhatTheyCall(List<String> names, List<String> files) {
         assertThat(index.mayCall(names)).extracting(Outline::file).containsExactlyElementsOf(files);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"greet, 1, 1", "first, 2, 2", "clear, 1, 1", "sound, 0, 0", "AaAa, 0, 0", "nobody, 0, 0"})
+    void callsAreFoundByTheirNames(String name, int calls, int again) {
+        assertThat(index.calls(name)).hasSize(calls).allMatch(each -> each.trail().lastName().equals(name));
+        assertThat(index.calls(name)).hasSize(again);
+        assertThat(index.callsOfAny(Set.of(name))).isEqualTo(index.calls(name));
+        assertThat(index.callsOnResultOf(name)).allMatch(each -> each.onResultOf().equals(name));
+    }
+
+    @Test
+    void callsOfSeveralNamesComeInTheOrderOfFiles() {
+        assertThat(index.callsOfAny(Set.of("greet", "first", "clear"))).extracting(each -> each.trail().lastName())
+                .startsWith("first").contains("greet", "clear").hasSize(4);
+        assertThat(index.callsOnResultOf("first")).extracting(each -> each.trail().lastName()).containsExactly("greet");
+    }
+
+    /** Two names of one hash code are told apart by their letters. */
+    @Test
+    void namesOfOneHashCodeAreNotMixedUp() {
+        NameIndex mixed = new NameIndex(Given.scan("", "class Hold { void Aa() { BB(); } void BB() { Aa(); BB(); } }").program().outlines());
+        assertThat(mixed.calls("Aa")).hasSize(1);
+        assertThat(mixed.calls("BB")).hasSize(2);
+        assertThat(mixed.callsOfAny(Set.of("Aa", "none"))).hasSize(1);
     }
 
     @Test
