@@ -91,7 +91,7 @@ public final class LongParameterList implements Detector {
         boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
                 || isListed(type, routine, program)
-                || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || isFacade(type, routine, program)
+                || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || isFacade(type, routine, program) || isRegistered(type, routine, program)
                 || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
     }
 
@@ -122,6 +122,13 @@ public final class LongParameterList implements Detector {
                 && !call.trail().owner().equals(Trail.THIS) && !call.trail().owner().equals(Trail.MODULE) && leftOut(routine, call) <= 1)
                 .map(call -> program.routinesAt(call.trail(), call.within()))
                 .anyMatch(meant -> type.isModule() || !meant.isEmpty() && meant.stream().noneMatch(each -> each.owner().equals(type.name())));
+    }
+
+    /** A function that is handed by its name to what is foreign, and never called here: what it takes is decided there. */
+    private static boolean isRegistered(TypeOutline type, RoutineOutline routine, Program program) {
+        return type.isModule() && program.callsIn(program.fileOf(type)).stream().anyMatch(call -> call.arguments().stream().anyMatch(each ->
+                each.kind() == Argument.Kind.NAME && each.name().equals(routine.name())) && program.routinesAt(call.trail(), call.within()).isEmpty())
+                && program.callsOf(routine.name()).stream().noneMatch(call -> program.routinesAt(call.trail(), call.within()).contains(routine));
     }
 
     /** How many parameters a call within does not hand on. */

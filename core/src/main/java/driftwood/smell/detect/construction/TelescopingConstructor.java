@@ -96,7 +96,7 @@ public final class TelescopingConstructor implements Detector {
         List<RoutineOutline> constructors = type.constructors().stream()
                 .filter(each -> !each.traits().isDeprecated()).toList();
         Ladder ladder = Ladder.ofConstructors(type, constructors, calls);
-        if (ladder.isTelescope()) {
+        if (ladder.isTelescope() && type.kind() != TypeKind.ENUM) {
             findings.add(ofLadder(type, ladder, calls, optional));
         } else if (type.kind() != TypeKind.RECORD && !calls.hasBuilder(type)) {
             for (RoutineOutline constructor : constructors) {

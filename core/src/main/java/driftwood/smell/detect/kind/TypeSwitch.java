@@ -101,13 +101,17 @@ public final class TypeSwitch implements Detector {
                 || variants.kind() == Variants.Kind.CONSTANTS && Excuses.INSTRUCTIONS.matcher(variants.commonName()).matches();
     }
 
+    /** Two arms among more than so many each say nothing of what a chain as a whole decides by. */
+    private static final int FEW = 3;
+
     /** At least two arms on variants do work, and the chain does more than create. */
     private static boolean isWorth(Chain chain, Variants variants) {
         long working = variants.arms().stream().filter(i -> chain.arms().get(i).work() == Work.ACTS).count();
         boolean onlyCreates = chain.arms().stream().allMatch(arm -> arm.product().isPresent()
                 || arm.work() == Work.THROWS || arm.work() == Work.NOTHING);
         boolean mixed = variants.kind() == Variants.Kind.TYPES && variants.arms().size() >= 3 && working == 1 && chain.working() >= 3;
-        return (working >= 2 || mixed) && !onlyCreates;
+        boolean some = variants.arms().size() == 2 && chain.arms().size() > 2 * FEW;
+        return (working >= 2 || mixed) && !onlyCreates && !some;
     }
 
     private static List<Judged> siblings(Judged one, Map<String, List<Judged>> groups, Program program) {

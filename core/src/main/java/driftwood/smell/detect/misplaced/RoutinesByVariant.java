@@ -3,6 +3,7 @@ package driftwood.smell.detect.misplaced;
 import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
+import driftwood.program.Trail;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
 import driftwood.tree.TypeRef;
@@ -24,6 +25,8 @@ import java.util.stream.Stream;
  * that do something.
  */
 final class RoutinesByVariant {
+    /** Lines behind the first of a routine of one statement. */
+    private static final int HANDED = 2;
     private static final int LEAST = 2;
     /** Questions and accessors are no duties. */
     private static final Set<String> ASKED = Set.of("get", "set", "is", "has", "can", "with", "test");
@@ -82,7 +85,7 @@ final class RoutinesByVariant {
         for (RoutineOutline routine : type.routines()) {
             boolean asked = ASKED.contains(words(routine.name()).get(0));
             boolean works = !asked && routine.hasBody() && !routine.isConstructor() && !routine.brief()
-                    && !routine.traits().overrides();
+                    && !routine.traits().overrides() && !handsOn(routine);
             if (works) {
                 split(type, routine, grids);
             }
@@ -103,6 +106,12 @@ final class RoutinesByVariant {
             }
         });
         return kept;
+    }
+
+    /** Whether it only asks another object for what it is named after itself: the duty is kept there. */
+    private boolean handsOn(RoutineOutline routine) {
+        return routine.endLine() - routine.line() <= HANDED && program.callsBy(routine).stream().anyMatch(call -> call.trail().isCall()
+                && call.trail().lastName().equals(routine.name()) && !call.trail().owner().equals(Trail.THIS));
     }
 
     /** Whether a type has to do with a family at all: a field or a parameter is of it. Words alone prove nothing. */
