@@ -55,7 +55,8 @@ public final class Specialised {
         if (tree instanceof ExpressionTree expression && !(tree instanceof ParenthesizedTree && path.getParentPath().getLeaf() instanceof IfTree)) {
             Optional<Boolean> known = known(path);
             if (known.isPresent()) {
-                return Optional.of(known.get().toString());
+                boolean head = tree instanceof ParenthesizedTree && !(path.getParentPath().getLeaf() instanceof ExpressionTree);
+                return Optional.of(head ? "(" + known.get() + ")" : known.get().toString());
             }
             if (expression instanceof ConditionalExpressionTree choice) {
                 return known(new TreePath(path, choice.getCondition())).map(yes -> of(new TreePath(path, yes ? choice.getTrueExpression() : choice.getFalseExpression())));

@@ -10,6 +10,7 @@ import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
@@ -38,50 +39,82 @@ final class Assembly {
     /** Creations outside all users, that must have the instance at hand. */
     private List<Call> open;
     private final List<Call> handed = new ArrayList<>();
-    private ExecutableElement root;
+    private final ExecutableElement root;
 
-    private Assembly(Drafting drafting, SoleCreation sole) {
+    private Assembly(Drafting drafting, SoleCreation sole, ExecutableElement root) {
         this.drafting = drafting;
         this.workspace = drafting.workspace();
         this.sole = sole;
+        this.root = root;
         this.open = sole.calls().stream().filter(each -> !isTest(each)).toList();
     }
 
-    /** @throws Refused where there is no such routine, or it cannot be reached */
+    /** The assembly that takes the fewest hands. @throws Refused where there is no such routine, or it cannot be reached */
     static Assembly of(Drafting drafting, SoleCreation sole) {
-        Assembly assembly = new Assembly(drafting, sole);
-        while (assembly.root == null) {
-            assembly.climb();
+        Assembly best = null;
+        Refused[] why = new Refused[1];
+        for (ExecutableElement each : roots(drafting, sole, why)) {
+            try {
+                Assembly assembly = new Assembly(drafting, sole, each);
+                assembly.reach();
+                best = best == null || assembly.users.size() < best.users.size() ? assembly : best;
+            } catch (Refused e) {
+                why[0] = why[0] == null ? e : why[0];
+            }
         }
-        return assembly;
+        if (best == null) {
+            throw why[0] == null ? new Refused("its users create one another: there is no place where the program is put together") : why[0];
+        }
+        return best;
+    }
+
+    /** Routines in which some of it is created. @param why gets the reason why there are no more above these */
+    private static Set<ExecutableElement> roots(Drafting drafting, SoleCreation sole, Refused[] why) {
+        Assembly all = new Assembly(drafting, sole, null);
+        Set<ExecutableElement> roots = new LinkedHashSet<>();
+        while (!all.open.isEmpty()) {
+            all.open.stream().map(each -> all.routine(each.path())).filter(each -> each != null).forEach(roots::add);
+            try {
+                all.lift(all.open.stream().filter(each -> !all.isInStatic(each.path())).toList());
+            } catch (Refused e) {
+                why[0] = e;
+                break;
+            }
+            if (all.open.stream().allMatch(each -> all.isInStatic(each.path()))) {
+                all.open.stream().map(each -> all.routine(each.path())).forEach(roots::add);
+                break;
+            }
+        }
+        return roots;
     }
 
     private boolean isTest(Call call) {
         return workspace.isTest(workspace.unit(call.path()));
     }
 
-    private void climb() {
-        Set<ExecutableElement> routines = new LinkedHashSet<>();
-        Set<ExecutableElement> fixed = new LinkedHashSet<>();
-        for (Call each : open) {
-            ExecutableElement around = routine(each.path());
-            routines.add(around);
-            if (around != null && around.getModifiers().contains(Modifier.STATIC)) {
-                fixed.add(around);
+    /** Hands it through until all that is left is in the root. */
+    private void reach() {
+        List<Call> outside = outside();
+        while (!outside.isEmpty()) {
+            List<String> fixed = outside.stream().filter(each -> isInStatic(each.path())).map(each -> Constructors.told(routine(each.path()))).distinct().toList();
+            if (!fixed.isEmpty()) {
+                throw new Refused("static routines have no constructor that could take it: " + String.join(", ", fixed));
             }
+            lift(outside);
+            outside = outside();
         }
-        if (routines.size() == 1 && !routines.contains(null)) {
-            root = routines.iterator().next();
-            return;
+        if (open.isEmpty()) {
+            throw new Refused("its users create one another: there is no place where the program is put together");
         }
-        if (fixed.size() > 1) {
-            throw new Refused("static routines have no constructor that could take it: " + String.join(", ", fixed.stream().map(each -> Workspace.typeAround(each).getSimpleName() + "." + each.getSimpleName() + "()").toList()));
-        }
-        for (Call each : open) {
-            if (!fixed.contains(routine(each.path()))) {
-                users.add(user(each.path()));
-            }
-        }
+    }
+
+    private List<Call> outside() {
+        return open.stream().filter(each -> !root.equals(routine(each.path()))).toList();
+    }
+
+    /** Lets those who create it somewhere be handed it, so that who creates them must have it. */
+    private void lift(List<Call> from) {
+        from.forEach(each -> users.add(user(each.path())));
         if (users.size() > MOST_USERS) {
             throw new Refused("it would have to be handed through " + users.size() + " classes");
         }
@@ -99,9 +132,6 @@ final class Assembly {
         List<Call> all = new ArrayList<>(sole.calls());
         all.addAll(handed);
         open = all.stream().filter(each -> !isTest(each) && !isWithinUser(each)).toList();
-        if (open.isEmpty()) {
-            throw new Refused("its users create one another: there is no place where the program is put together");
-        }
     }
 
     private void refuse(TypeElement user) {

@@ -77,8 +77,8 @@ public final class BuilderCode {
 
     /** As written: where the parameters are those of a record, where its parts are declared. */
     private String typeOf(VariableElement parameter) {
-        TreePath path = workspace.path(parameter).or(() -> ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
-                .filter(each -> each.getSimpleName().equals(parameter.getSimpleName())).findFirst().flatMap(workspace::path)).orElseThrow();
+        TreePath path = type.getKind() != ElementKind.RECORD ? workspace.path(parameter).orElseThrow() : ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
+                .filter(each -> each.getSimpleName().equals(parameter.getSimpleName())).findFirst().flatMap(workspace::path).orElseThrow();
         return workspace.text(new TreePath(path, ((VariableTree) path.getLeaf()).getType()));
     }
 
