@@ -1,7 +1,12 @@
 package driftwood.smell.detect.flag;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
 import driftwood.smell.detect.SmellCases;
 import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class FlagArgumentTest extends SmellCases {
     private static String desk(String routine) {
@@ -39,5 +44,39 @@ class FlagArgumentTest extends SmellCases {
     @Override
     protected String smell() {
         return "flag-argument";
+    }
+
+    /** What stands behind the two sides may work something out of plain values, and nothing more. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            return loaded.size();              | true
+            return loaded.size() - before;     | true
+            return before + 1;                 | true
+            return before;                     | true
+            return sum(loaded) - before;       | false
+            return loaded.indexOf(what) + 1;   | false
+            """)
+    void theEndMayBeShared(String end, boolean told) {
+        String hold = """
+                package quay;
+                import java.util.*;
+                class Hold {
+                    final List<String> loaded = new ArrayList<>();
+                    int sum(List<String> all) { return all.size(); }
+                    int load(String what, boolean carefully) {
+                        int before = loaded.size();
+                        if (carefully) {
+                            for (int i = 0; i < 2; i++) {
+                                loaded.add("soft " + what);
+                            }
+                        } else {
+                            loaded.addAll(List.of(what, what));
+                        }
+                        %s
+                    }
+                    int both() { return load("glass", true) + load("coal", false); }
+                }
+                """.formatted(end);
+        assertThat(Given.messages("flag-argument", hold).isEmpty()).isEqualTo(!told);
     }
 }

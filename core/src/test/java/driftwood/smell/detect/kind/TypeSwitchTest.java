@@ -7,6 +7,8 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class TypeSwitchTest {
     private static final String VESSELS = """
@@ -271,5 +273,47 @@ class TypeSwitchTest {
         String test = desk("void f(Kind k) { switch (k) { case TUG: sum++; log(k); break; case YACHT: log(k); sum--; } }")
                 .replace("import java.util.*;", "import java.util.*;\nimport org.junit.jupiter.api.Test;");
         assertThat(messages(VESSELS, test)).isEmpty();
+    }
+
+    /** Two arms that ask for a tag say nothing of a chain that decides by many things. */
+    @ParameterizedTest(name = "{0} other arms")
+    @CsvSource({"0, true", "2, true", "4, true", "5, false", "9, false"})
+    void twoArmsOfManyAreNoDecisionByOneTag(int others, boolean told) {
+        StringBuilder arms = new StringBuilder();
+        for (int i = 0; i < others; i++) {
+            arms.append("if (weather.startsWith(\"w").append(i).append("\") && sum > ").append(i).append(") {\n            log(\"").append(i).append("\");\n        } else ");
+        }
+        assertThat(messages(VESSELS, desk("""
+                void tell(Kind kind, String weather) {
+                    %sif (kind == Kind.TUG) {
+                        sum += 3;
+                        log(weather);
+                    } else if (kind == Kind.TANKER) {
+                        sum += 4;
+                        log(kind);
+                    }
+                }""".formatted(arms))).isEmpty()).isEqualTo(!told);
+    }
+
+    @ParameterizedTest(name = "{0} other arms")
+    @CsvSource({"3", "9", "14"})
+    void threeArmsOfManyAreOne(int others) {
+        StringBuilder arms = new StringBuilder();
+        for (int i = 0; i < others; i++) {
+            arms.append("if (weather.startsWith(\"w").append(i).append("\") && sum > ").append(i).append(") {\n            log(\"").append(i).append("\");\n        } else ");
+        }
+        assertThat(messages(VESSELS, desk("""
+                void tell(Kind kind, String weather) {
+                    %sif (kind == Kind.TUG) {
+                        sum += 3;
+                        log(weather);
+                    } else if (kind == Kind.TANKER) {
+                        sum += 4;
+                        log(kind);
+                    } else if (kind == Kind.YACHT) {
+                        sum += 5;
+                        log(sum);
+                    }
+                }""".formatted(arms)))).singleElement().asString().contains("in 3 cases: TUG, TANKER, YACHT");
     }
 }

@@ -1,7 +1,13 @@
 package driftwood.smell.detect.misplaced;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
 import driftwood.smell.detect.SmellCases;
+import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class MisplacedBehaviourTest extends SmellCases {
     private static String office(String body) {
@@ -78,5 +84,25 @@ class MisplacedBehaviourTest extends SmellCases {
     @Override
     protected String smell() {
         return "misplaced-behaviour";
+    }
+
+    /** Duties that another object keeps are not kept here. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            guard.%s(metres);              | false
+            count++; guard.%s(metres);     | true
+            count += metres * 2; count--;  | true
+            this.log("%s"); count++;       | true
+            """)
+    void whatOnlyHandsOnIsNotKept(String body, boolean told) {
+        StringBuilder routines = new StringBuilder();
+        StringBuilder contract = new StringBuilder();
+        for (String each : List.of("duesTug", "duesFerry", "labelTug", "labelFerry")) {
+            String lines = String.join(";\n        ", body.formatted(each).split(";\\s*")) + ";";
+            routines.append("    void ").append(each).append("(int metres) {\n        ").append(lines).append("\n    }\n\n");
+            contract.append("void ").append(each).append("(int metres); ");
+        }
+        String desk = "package quay;\nenum Boat { TUG, FERRY }\ninterface Guard { " + contract + "}\nclass Desk {\n    Guard guard;\n    Boat boat;\n    int count;\n    void log(String text) { }\n" + routines + "}\n";
+        assertThat(Given.messages("misplaced-behaviour", desk).stream().anyMatch(each -> each.contains("keeps 2 duties apart"))).isEqualTo(told);
     }
 }
