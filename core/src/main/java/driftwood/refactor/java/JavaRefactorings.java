@@ -11,6 +11,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Drafting.Terms;
 import driftwood.refactor.java.ground.EarlyRecipe;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Workspace;
@@ -126,12 +127,12 @@ public final class JavaRefactorings {
             boolean records = Level.of(site.root()).hasRecords();
             if (recipe instanceof EarlyRecipe early) {
                 Ground home = grounds.computeIfAbsent(new Scope(Set.of(), Set.of(finding.file())), this::ground);
-                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), names, records, Set.of()));
+                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), new Terms(names, records, Set.of())));
             }
             Set<String> files = recipe.files(finding);
             Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? words : Set.of(), files), this::ground);
             Script script = new Script(ground.texts());
-            Drafting drafting = new Drafting(finding, ground.workspace(), script, names, records, words);
+            Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(names, records, words));
             recipe.write(drafting);
             List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
             if (stages.isEmpty()) {

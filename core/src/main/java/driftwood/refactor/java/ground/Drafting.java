@@ -26,9 +26,7 @@ public final class Drafting {
     private final Imports imports;
     private final Declarations declarations;
     private final ConstantBodies constants;
-    private final Map<String, String> chosen;
-    private final boolean records;
-    private final Set<String> followed;
+    private final Terms terms;
     private final List<String> meant = new ArrayList<>();
     private final Set<Element> opened = new LinkedHashSet<>();
     private final Set<Element> widened = new LinkedHashSet<>();
@@ -37,17 +35,20 @@ public final class Drafting {
     private NamedValues kinds;
 
     /**
+     * What is known before anything is written.
+     *
      * @param chosen  names that the user gave, by role
      * @param records whether the project's level of the language has records
      * @param words   names that are followed: all files with any of them are at hand
      */
-    public Drafting(Finding finding, Workspace workspace, Script script, Map<String, String> chosen, boolean records, Set<String> words) {
+    public record Terms(Map<String, String> chosen, boolean records, Set<String> words) {
+    }
+
+    public Drafting(Finding finding, Workspace workspace, Script script, Terms terms) {
         this.finding = finding;
         this.workspace = workspace;
         this.script = script;
-        this.chosen = chosen;
-        this.records = records;
-        this.followed = words;
+        this.terms = terms;
         this.imports = new Imports(workspace, script);
         this.declarations = new Declarations(workspace, script);
         this.constants = new ConstantBodies(workspace, script);
@@ -78,7 +79,7 @@ public final class Drafting {
     }
 
     public boolean hasRecords() {
-        return records;
+        return terms.records();
     }
 
     /** The recipe begins anew with more files at hand: it came to names that it does not follow yet. */
@@ -98,14 +99,14 @@ public final class Drafting {
 
     /** Says that all files with these names matter. @throws Wider where they are not all at hand */
     public void follow(Set<String> names) {
-        if (!followed.containsAll(names)) {
+        if (!terms.words().containsAll(names)) {
             throw new Wider(Set.copyOf(names));
         }
     }
 
     /** A name for a role: the user's, or the proposed one. */
     public String name(String role, String proposed) {
-        String name = chosen.getOrDefault(role, proposed);
+        String name = terms.chosen().getOrDefault(role, proposed);
         if (!javax.lang.model.SourceVersion.isName(name)) {
             throw new Refused("'" + name + "' cannot be a name of " + role);
         }
@@ -115,14 +116,14 @@ public final class Drafting {
     /** A name for a new type beside another; the user's, or the first proposed one that is free. */
     public String typeName(String role, TypeElement beside, String... proposed) {
         String around = workspace.elements().getPackageOf(beside).getQualifiedName().toString();
-        for (String each : chosen.containsKey(role) ? List.of(chosen.get(role)).toArray(String[]::new) : proposed) {
+        for (String each : terms.chosen().containsKey(role) ? List.of(terms.chosen().get(role)).toArray(String[]::new) : proposed) {
             String name = name(role, each);
             boolean taken = workspace.elements().getTypeElement(around.isEmpty() ? name : around + "." + name) != null;
             if (!taken && workspace.elements().getTypeElement("java.lang." + name) == null) {
                 return name;
             }
         }
-        throw new Refused((chosen.containsKey(role) ? "there is a " + chosen.get(role) + " already" : "there is a " + proposed[0] + " already")
+        throw new Refused((terms.chosen().containsKey(role) ? "there is a " + terms.chosen().get(role) + " already" : "there is a " + proposed[0] + " already")
                 + "; give it another name with --name " + role + "=NAME");
     }
 

@@ -2,7 +2,6 @@ package driftwood.refactor.java.recipe.construction;
 
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.java.ground.Calls;
@@ -11,10 +10,8 @@ import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Purity;
-import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
-import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Swap;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -30,22 +27,11 @@ import javax.lang.model.util.ElementFilter;
  * builder for arguments that stand in each other's place: the call is corrected, which is meant to change what it does,
  * and what was mixed up is said by name from then on; a part that nobody said is refused when it is built.
  */
-public final class StepsByName implements Recipe {
+public final class StepsByName implements CrossedRecipe {
 
     @Override
     public String pattern() {
         return "builder";
-    }
-
-    @Override
-    public boolean answers(Finding finding) {
-        return finding.detail() instanceof Swap;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Symbol symbol = Symbol.of(((Swap) finding.detail()).routine());
-        return Set.of(symbol.member().equals("new") ? symbol.simpleType() : symbol.member());
     }
 
     @Override

@@ -3,7 +3,6 @@ package driftwood.refactor.java.recipe.routine;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Calls;
@@ -11,12 +10,11 @@ import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
-import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.ValueType;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.refactor.java.recipe.construction.CrossedCall;
-import driftwood.smell.Finding;
+import driftwood.refactor.java.recipe.construction.CrossedRecipe;
 import driftwood.smell.RoutineFacts.Swap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,22 +30,11 @@ import javax.lang.model.type.TypeKind;
  * parameter-object for arguments that stand in each other's place: the call is corrected, which is meant to change what
  * it does, and what was mixed up gets types of its own, so that it does not fit any more.
  */
-public final class TypesForValues implements Recipe {
+public final class TypesForValues implements CrossedRecipe {
 
     @Override
     public String pattern() {
         return "parameter-object";
-    }
-
-    @Override
-    public boolean answers(Finding finding) {
-        return finding.detail() instanceof Swap;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Symbol symbol = Symbol.of(((Swap) finding.detail()).routine());
-        return Set.of(symbol.member().equals("new") ? symbol.simpleType() : symbol.member());
     }
 
     @Override

@@ -20,7 +20,7 @@ class AssemblyTest {
 
     private static Drafting drafting(Set<String> followed, String... sources) {
         Attributed given = Attributed.of(sources);
-        return new Drafting(null, given.workspace(), new Script(given.texts()), Map.of(), true, followed);
+        return new Drafting(null, given.workspace(), new Script(given.texts()), new Drafting.Terms(Map.of(), true, followed));
     }
 
     private static Assembly of(Set<String> followed, String... sources) {
@@ -53,6 +53,25 @@ class AssemblyTest {
         Assembly assembly = of(ALL, LOG, "class Main { void start() { new Log(3).write(\"a\"); new Log(3).write(\"b\"); } }");
         assertThat(assembly.users()).isEmpty();
         assertThat(assembly.inRoot()).hasSize(2).allMatch(assembly::isSole);
+    }
+
+    /** A routine that makes one itself may be the root, where it creates all others too. */
+    @Test
+    void theFewestHandsAreTaken() {
+        Assembly assembly = of(ALL, LOG, "class Desk { Log log = new Log(3); }", "class Main { void start() { new Log(3).write(\"begun\"); new Desk(); } }",
+                "class Yard { Main main = new Main(); void run() { new Main().start(); } }", "class Quay { static void all() { new Yard().run(); } }");
+        assertThat(assembly.root().getSimpleName()).hasToString("start");
+        assertThat(Attributed.names(assembly.users())).containsExactly("Desk");
+        assertThat(assembly.inRoot()).hasSize(2).filteredOn(assembly::isSole).hasSize(1);
+    }
+
+    @Test
+    void testsMakeTheirOwn() {
+        Assembly assembly = of(ALL, LOG, "class Desk { Log log = new Log(3); }", "class Gate { Log log = new Log(3); Gate(int wide) { } Gate() { this(4); } }",
+                "class Main { static void main() { new Desk(); new Gate(); new Gate(5); } }");
+        assertThat(assembly.handed()).as("calls of one constructor by another are no creations").hasSize(3).noneMatch(assembly::isWithinUser);
+        assertThat(assembly.handed()).allMatch(InstancePassedIn::isPlain);
+        assertThat(assembly.thing().getSimpleName()).hasToString("Log");
     }
 
     @Test
