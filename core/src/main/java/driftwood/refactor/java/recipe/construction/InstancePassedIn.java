@@ -13,12 +13,15 @@ import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
+import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Holding;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -76,22 +79,50 @@ public final class InstancePassedIn implements Recipe {
         void write() {
             String simple = sole.type().getSimpleName().toString();
             String users = assembly.users().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
-            script.stage("Let " + users + " be handed a " + simple + " instead of making one", assembly.handed().stream().map(each -> workspace.place(each.path(), "hands one over")).toList());
-            assembly.users().forEach(each -> new TakenAtTheStart(drafting, each, assembly).write());
-            for (Call each : assembly.handed()) {
-                if (!assembly.isWithinUser(each)) {
-                    drafting.callSite(each.path());
-                    Unit site = workspace.unit(each.path());
-                    script.insert(site.file(), workspace.to(each.path()) - 1, (each.arguments().isEmpty() ? "" : ", ") + created(site));
-                }
-            }
-            script.stage("Make one " + simple + " in " + Constructors.told(assembly.root()) + ", and hand it to all", assembly.inRoot().stream().map(each -> workspace.place(each.path(), "takes the one")).toList());
+            script.stage("Let " + users + " take a " + simple + ", and make one of their own only where nobody hands one over",
+                    sole.calls().stream().filter(assembly::isWithinUser).map(each -> workspace.place(each.path(), "makes its own")).toList());
+            List<TakenAtTheStart> taking = assembly.users().stream().map(each -> new TakenAtTheStart(drafting, each, assembly, created(workspace.unit(workspace.path(each).orElseThrow())))).toList();
+            taking.forEach(TakenAtTheStart::write);
+            script.stage("Make one " + simple + " in " + Workspace.typeAround(assembly.root()).getSimpleName() + "." + Constructors.told(assembly.root()) + ", and hand it to all", assembly.inRoot().stream().map(each -> workspace.place(each.path(), "takes the one")).toList());
             intoRoot();
             drafting.means("there is one " + simple + " where there were " + sole.calls().stream().filter(each -> !isTest(each)).count() + ": what one user does to it, the others see");
+            close(taking, users);
+        }
+
+        /** Who creates a user from now on must hand one over; tests make one for each. */
+        private void close(List<TakenAtTheStart> taking, String users) {
+            List<Call> tests = assembly.handed().stream().filter(this::isTest).toList();
+            script.stage("Remove the constructors with which " + users + " made their own", tests.stream().map(each -> workspace.place(each.path(), "hands one over")).toList());
+            for (Call each : tests) {
+                drafting.callSite(each.path());
+                Unit site = workspace.unit(each.path());
+                script.insert(site.file(), workspace.to(each.path()) - 1, (each.arguments().isEmpty() ? "" : ", ") + created(site));
+            }
+            Map<String, String> texts = new LinkedHashMap<>();
+            taking.forEach(each -> texts.put(each.unit().file(), each.closed(texts.computeIfAbsent(each.unit().file(), file -> script.text(file, 0, each.unit().text().length())))));
+            texts.forEach(script::write);
+            if (!taking.isEmpty()) {
+                script.meant();
+            }
         }
 
         private String created(Unit site) {
             return "new " + drafting.imports().name(sole.type(), site) + "(" + sole.given() + ")";
+        }
+
+        private String taking(Call call, String name) {
+            if (assembly.isSole(call)) {
+                return name;
+            }
+            drafting.callSite(call.path());
+            String given = call.arguments().stream().map(each -> rewritten(each, name)).collect(Collectors.joining(", "));
+            String head = workspace.text(call.path()).substring(0, workspace.unit(call.path()).text().indexOf('(', workspace.to(call.name())) + 1 - workspace.from(call.path()));
+            return head + given + (given.isEmpty() ? "" : ", ") + name + ")";
+        }
+
+        /** Code of the root, in which the one is handed to each user, within one another as well. */
+        private String rewritten(TreePath code, String name) {
+            return new Rewriting(workspace, path -> assembly.inRoot().stream().filter(each -> each.path().getLeaf() == path.getLeaf()).findFirst().map(each -> taking(each, name))).of(code);
         }
 
         private void intoRoot() {
@@ -109,7 +140,7 @@ public final class InstancePassedIn implements Recipe {
                 if (!kept && !inner) {
                     int from = workspace.from(each.path());
                     int to = workspace.to(each.path());
-                    script.replace(unit.file(), from, to, assembly.isSole(each) ? name : script.text(unit.file(), from, to).replace(created(unit), name));
+                    script.replace(unit.file(), from, to, rewritten(each.path(), name));
                 }
             }
             if (!there) {

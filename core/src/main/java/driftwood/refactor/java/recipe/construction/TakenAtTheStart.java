@@ -41,10 +41,15 @@ final class TakenAtTheStart {
     private final Assembly assembly;
     private final List<Call> sites;
     private final String name;
+    private final String created;
+    /** Constructors as they were, which hand over one of their own as long as nobody does; as they stand in the file. */
+    private final List<String> own = new ArrayList<>();
     /** Fields that begin with it or with what is handed it, and what they are given by the constructors now. */
     private final Map<TreePath, String> begun = new LinkedHashMap<>();
 
-    TakenAtTheStart(Drafting drafting, TypeElement user, Assembly assembly) {
+    /** @param created how one is made, as written in the user's file */
+    TakenAtTheStart(Drafting drafting, TypeElement user, Assembly assembly, String created) {
+        this.created = created;
         this.drafting = drafting;
         this.workspace = drafting.workspace();
         this.user = user;
@@ -95,8 +100,8 @@ final class TakenAtTheStart {
             }
         }
         boolean held = sites.stream().filter(assembly::isSole).map(this::holder).anyMatch(each -> each != null && each.getSimpleName().contentEquals(name));
-        boolean own = kept && !held;
-        if (own || !held) {
+        boolean added = kept && !held;
+        if (added || !held) {
             if (ElementFilter.fieldsIn(user.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals(name))) {
                 throw new Refused(user.getSimpleName() + " has a " + name + " already");
             }
@@ -105,11 +110,11 @@ final class TakenAtTheStart {
         begun.replaceAll((field, text) -> begin(field, moved));
         sites.stream().filter(each -> !moved.contains(each)).forEach(each -> inPlace(each));
         sites.stream().map(this::holder).filter(each -> each != null && each.getSimpleName().contentEquals(name)).findFirst().ifPresent(this::tellApart);
-        if (own) {
+        if (added) {
             drafting.declarations().add(home, "private final " + type() + " " + name + ";", Where.FIELDS);
         }
         List<String> first = new ArrayList<>();
-        if (own) {
+        if (added) {
             first.add("this." + name + " = " + name + ";");
         }
         begun.forEach((field, text) -> first.add("this." + ((VariableTree) field.getLeaf()).getName() + " = " + text + ";"));
@@ -165,7 +170,9 @@ final class TakenAtTheStart {
         List<ExecutableElement> written = ElementFilter.constructorsIn(user.getEnclosedElements()).stream().filter(each -> workspace.written(each).isPresent()).toList();
         if (written.isEmpty()) {
             String open = user.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
-            drafting.declarations().add(home, open + user.getSimpleName() + "(" + type() + " " + name + ") {\n    " + String.join("\n    ", first) + "\n}", Where.CONSTRUCTORS);
+            String made = open + user.getSimpleName() + "() {\n    this(" + created + ");\n}\n\n";
+            own.add(unit.styled(made, unit.indentAt(workspace.from(home)) + unit.indent()));
+            drafting.declarations().add(home, made + open + user.getSimpleName() + "(" + type() + " " + name + ") {\n    " + String.join("\n    ", first) + "\n}", Where.CONSTRUCTORS);
             return;
         }
         for (ExecutableElement each : written) {
@@ -178,9 +185,34 @@ final class TakenAtTheStart {
         }
     }
 
+    /** Beside the new one stands the constructor as it was. */
+    private void keep(TreePath constructor, MethodTree tree, TreePath body) {
+        String indent = unit.indentAt(workspace.from(constructor));
+        List<String> arguments = new ArrayList<>(tree.getParameters().stream().map(each -> each.getName().toString()).toList());
+        arguments.add(created);
+        String head = unit.bare(unit.text().substring(workspace.from(constructor), workspace.from(body)), indent);
+        String text = unit.newLine() + unit.styled(head + "{\n    this(" + String.join(", ", arguments) + ");\n}", indent) + unit.newLine();
+        own.add(text);
+        drafting.script().insert(unit.file(), unit.lineEnd(workspace.to(constructor)), text);
+    }
+
+    /** A text of the file without the constructors that made their own. */
+    String closed(String text) {
+        String left = text;
+        for (String each : own) {
+            left = left.replace(each, "");
+        }
+        return left;
+    }
+
+    Unit unit() {
+        return unit;
+    }
+
     private void extend(TreePath constructor, List<String> first) {
         MethodTree tree = (MethodTree) constructor.getLeaf();
         TreePath body = new TreePath(constructor, tree.getBody());
+        keep(constructor, tree, body);
         int behind = tree.getParameters().isEmpty() ? unit.text().indexOf('(', workspace.from(constructor))
                 : workspace.to(new TreePath(constructor, tree.getParameters().get(tree.getParameters().size() - 1)));
         drafting.script().insert(unit.file(), unit.text().indexOf(')', behind), (tree.getParameters().isEmpty() ? "" : ", ") + type() + " " + name);

@@ -112,7 +112,7 @@ public final class ComputedByAnother implements Recipe {
             String open = Drafting.openness(home);
             contract(strategy, open, asks ? context : "");
             concrete(usual, strategy, open, asks ? context : "");
-            drafting.script().stage("Let " + home.getSimpleName() + " be handed a " + strategy + ", and ask it", List.of(workspace.place(path, "asks it")));
+            drafting.script().stage("Let " + home.getSimpleName() + " be handed its " + strategy + ", and ask it", List.of(workspace.place(path, "asks it")));
             drafting.declarations().add(workspace.path(home).orElseThrow(), "private final " + strategy + " " + field + ";", Where.FIELDS);
             new Injection(drafting, home).inject(strategy, field, "this." + field + " = " + field + ";", each -> "new " + usual + "()", each -> Optional.empty());
             TreePath body = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
