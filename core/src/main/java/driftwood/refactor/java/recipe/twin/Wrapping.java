@@ -5,6 +5,7 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
@@ -123,7 +124,11 @@ record Wrapping(Workspace workspace, ExecutableElement plain, ExecutableElement 
         }
         int from = workspace.from(last);
         String text = workspace.text(last);
-        String replaced = text.substring(0, workspace.from(same.get(0)) - from) + call + text.substring(workspace.to(same.get(0)) - from);
+        TreePath place = same.get(0);
+        while (place.getParentPath().getLeaf() instanceof ParenthesizedTree) {
+            place = place.getParentPath();
+        }
+        String replaced = text.substring(0, workspace.from(place) - from) + call + text.substring(workspace.to(place) - from);
         Unit unit = workspace.unit(last);
         return Optional.of(told(all, at, at + length + 1, unit.bare(replaced, unit.indentAt(from))));
     }

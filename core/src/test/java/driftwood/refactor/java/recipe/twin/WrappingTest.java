@@ -31,7 +31,7 @@ class WrappingTest {
     @CsvSource(delimiter = '|', textBlock = """
             return text.trim();                              | return "<" + text.trim() + ">";                                | return "<" + wrapped.more(text, times) + ">";
             return text;                                     | return "<" + text + ">";                                       | return "<" + wrapped.more(text, times) + ">";
-            return text + times;                             | blown++; return (text + times).trim();                         | blown++; return (wrapped.more(text, times)).trim();
+            return text + times;                             | blown++; return (text + times).trim();                         | blown++; return wrapped.more(text, times).trim();
             int at = times / 2; return text.substring(at);   | int at = times / 2; return "!" + text.substring(at);           | return "!" + wrapped.more(text, times);
             int at = times / 2; return text.substring(at);   | blown++; int at = times / 2; return text.substring(at) + blown; | blown++; return wrapped.more(text, times) + blown;
             """)
