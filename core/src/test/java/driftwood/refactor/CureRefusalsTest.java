@@ -181,4 +181,44 @@ class CureRefusalsTest {
             assertThat(after(one.refactoring(result), "Yard.java")).contains("Crate.builder()").contains(".partA(\"partA\")").contains(".build()");
         }
     }
+
+    private static final String BELL = "class %s%sBell implements Bell { public String ring(int times) { %s } public int weight() { int base = %d; return base * 2; } }";
+
+    /** A word is a wrapper only where each of its cells does what another's does, and the same more. */
+    @ParameterizedTest(name = "{0} and {1}")
+    @CsvSource(delimiter = '|', textBlock = """
+            return "<" + "ding".repeat(times) + ">"; | return "<" + ("dong" + times) + ">";     | return "<" + wrapped.ring(times) + ">";
+            return "ding".repeat(times) + times;     | return "dong" + times + times;           | return wrapped.ring(times) + times;
+            return "<" + "ding".repeat(times) + ">"; | return "[" + ("dong" + times) + "]";     | REFUSED
+            return "ding".repeat(times + 1) + ">";   | return ("dong" + times) + ">";           | REFUSED
+            """)
+    void aWordThatOnlyAddsWraps(String ship, String fog, String body) throws IOException {
+        RecipeCase one = project("subclass-explosion", "decorator", "", "interface Bell { String ring(int times); int weight(); }",
+                BELL.formatted("Plain", "Ship", "return \"ding\".repeat(times);", 3), BELL.formatted("Plain", "Fog", "return \"dong\" + times;", 4),
+                BELL.formatted("Loud", "Ship", ship, 3), BELL.formatted("Loud", "Fog", fog, 4));
+        Scan.Result result = RecipeCase.scan(root);
+        if (body.equals("REFUSED")) {
+            assertThatThrownBy(() -> one.refactoring(result)).isInstanceOf(Refused.class).hasMessageContaining("no word of their names only adds to what those of another word do");
+            return;
+        }
+        Refactoring done = one.refactoring(result);
+        assertThat(after(done, "LoudBell.java")).contains("class LoudBell implements Bell").contains(body).contains("return wrapped.weight();");
+        assertThat(after(done, "LoudFogBell.java")).contains("class LoudFogBell extends LoudBell { LoudFogBell() { super(new PlainFogBell()); } }");
+        assertThat(done.files()).doesNotContain("PlainFogBell.java", "PlainShipBell.java");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            private int cost | interface Cost | class UsualCost implements Cost | return cost.cost(stay);
+            int computeCost  | interface Cost | class UsualCost implements Cost | return cost.computeCost(stay);
+            """)
+    void whatIsComputedIsAnObject(String head, String contract, String usual, String call) throws IOException {
+        String name = head.replaceFirst(".* ", "");
+        RecipeCase one = project("misplaced-behaviour", "strategy", "", STAY, "class Bills { private int count; " + head
+                + "(Stay stay) { int all = stay.nights * stay.metres; return all + stay.people; } int all(Stay stay) { return " + name + "(stay) + count; } }");
+        Refactoring done = one.refactoring(RecipeCase.scan(root));
+        assertThat(after(done, "Cost.java")).contains(contract).contains("int " + name + "(Stay stay);");
+        assertThat(after(done, "UsualCost.java")).contains(usual);
+        assertThat(after(done, "Bills.java")).contains(call).contains("this(new UsualCost());").contains("private final Cost cost;");
+    }
 }

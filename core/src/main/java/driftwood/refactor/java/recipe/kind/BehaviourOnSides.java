@@ -9,9 +9,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Workspace;
-import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Flag;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -24,23 +22,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /** strategy for a flag whose two sides are the constants of a type: each does what is done for it. */
-public final class BehaviourOnSides implements Recipe {
-
-    @Override
-    public String pattern() {
-        return "strategy";
-    }
-
-    @Override
-    public boolean answers(Finding finding) {
-        return finding.detail() instanceof Flag;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Symbol symbol = Symbol.of(((Flag) finding.detail()).routine());
-        return Set.of(symbol.member());
-    }
+public final class BehaviourOnSides implements FlagRecipe {
 
     @Override
     public void write(Drafting drafting) {

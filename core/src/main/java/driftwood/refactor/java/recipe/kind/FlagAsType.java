@@ -11,7 +11,6 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.NamedValues;
 import driftwood.pattern.Words;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
@@ -21,11 +20,9 @@ import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Moving;
-import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
-import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Flag;
 import java.util.List;
 import java.util.Locale;
@@ -39,27 +36,11 @@ import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 
 /** strategy for a flag, its beginning: the two sides of the flag get names, as the constants of a type of their own. */
-public final class FlagAsType implements Recipe {
-
-    @Override
-    public String pattern() {
-        return "strategy";
-    }
-
-    @Override
-    public boolean answers(Finding finding) {
-        return finding.detail() instanceof Flag;
-    }
+public final class FlagAsType implements FlagRecipe {
 
     @Override
     public boolean goesOn() {
         return true;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Symbol symbol = Symbol.of(((Flag) finding.detail()).routine());
-        return Set.of(symbol.member());
     }
 
     @Override

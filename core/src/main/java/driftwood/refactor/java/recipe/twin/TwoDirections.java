@@ -1,15 +1,12 @@
 package driftwood.refactor.java.recipe.twin;
 
 import driftwood.pattern.Words;
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
-import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
-import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Grid;
 import driftwood.smell.TypeFacts.Grid.Cell;
 import java.util.ArrayList;
@@ -26,24 +23,11 @@ import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 
 /** strategy: what the subclasses of a grid do by one word of their names goes into an object of that word; each is left as a name for two of these. */
-public final class TwoDirections implements Recipe {
+public final class TwoDirections implements GridRecipe {
 
     @Override
     public String pattern() {
         return "strategy";
-    }
-
-    @Override
-    public boolean answers(Finding finding) {
-        return finding.detail() instanceof Grid;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Grid grid = (Grid) finding.detail();
-        Set<String> words = grid.cells().stream().map(each -> Symbol.of(each.type()).simpleType()).collect(Collectors.toCollection(LinkedHashSet::new));
-        words.add(Symbol.of(grid.parent()).simpleType());
-        return words;
     }
 
     @Override
@@ -56,7 +40,7 @@ public final class TwoDirections implements Recipe {
         private final Workspace workspace;
         private final Grid grid;
         private final TypeElement parent;
-        private final Map<Cell, GridCell> cells = new LinkedHashMap<>();
+        private final Map<Cell, GridCell> cells;
         private final GridCell first;
         private final Unit unit;
 
@@ -65,10 +49,7 @@ public final class TwoDirections implements Recipe {
             this.workspace = drafting.workspace();
             this.grid = grid;
             this.parent = workspace.type(grid.parent());
-            if (!parent.getTypeParameters().isEmpty()) {
-                throw new Refused(parent.getSimpleName() + " has type parameters");
-            }
-            grid.cells().forEach(each -> cells.put(each, GridCell.of(workspace, workspace.type(each.type()), parent)));
+            this.cells = GridRecipe.cells(drafting, parent);
             this.first = cells.values().iterator().next();
             this.unit = first.unit();
             for (GridCell each : cells.values()) {

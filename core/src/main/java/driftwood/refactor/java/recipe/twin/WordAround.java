@@ -1,23 +1,17 @@
 package driftwood.refactor.java.recipe.twin;
 
-import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
 import driftwood.refactor.java.ground.NewFile;
-import driftwood.refactor.java.ground.Recipe;
-import driftwood.refactor.java.ground.Workspace;
-import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Grid;
 import driftwood.smell.TypeFacts.Grid.Cell;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ElementKind;
@@ -30,7 +24,7 @@ import javax.lang.model.util.ElementFilter;
  * decorator: where the subclasses of one word do what those of another do, and more, the word becomes a wrapper around
  * any of them; each of its subclasses is left as a name for what it wraps.
  */
-public final class WordAround implements Recipe {
+public final class WordAround implements GridRecipe {
 
     @Override
     public String pattern() {
@@ -38,28 +32,9 @@ public final class WordAround implements Recipe {
     }
 
     @Override
-    public boolean answers(Finding finding) {
-        return finding.detail() instanceof Grid;
-    }
-
-    @Override
-    public Set<String> words(Finding finding) {
-        Grid grid = (Grid) finding.detail();
-        Set<String> words = grid.cells().stream().map(each -> Symbol.of(each.type()).simpleType()).collect(Collectors.toCollection(LinkedHashSet::new));
-        words.add(Symbol.of(grid.parent()).simpleType());
-        return words;
-    }
-
-    @Override
     public void write(Drafting drafting) {
-        Grid grid = (Grid) drafting.finding().detail();
-        Workspace workspace = drafting.workspace();
-        TypeElement parent = workspace.type(grid.parent());
-        if (!parent.getTypeParameters().isEmpty()) {
-            throw new Refused(parent.getSimpleName() + " has type parameters");
-        }
-        Map<Cell, GridCell> cells = new LinkedHashMap<>();
-        grid.cells().forEach(each -> cells.put(each, GridCell.of(workspace, workspace.type(each.type()), parent)));
+        TypeElement parent = drafting.workspace().type(((Grid) drafting.finding().detail()).parent());
+        Map<Cell, GridCell> cells = GridRecipe.cells(drafting, parent);
         Optional<Around> around = plainWords(drafting, parent, cells, Cell::row, Cell::column).or(() -> plainWords(drafting, parent, cells, Cell::column, Cell::row));
         around.orElseThrow(() -> new Refused("no word of their names only adds to what those of another word do")).write();
     }
