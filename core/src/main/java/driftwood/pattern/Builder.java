@@ -11,6 +11,8 @@ import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Ladder;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
+import driftwood.source.Language.Habit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,12 +33,35 @@ final class Builder implements Computed {
         int parts = ladder.ladder().get(ladder.ladder().size() - 1).parameters().size();
         double score = 0.4 + 0.05 * Math.min(6, ladder.optional().size()) + 0.03 * Math.min(6, Math.max(0, parts - 2));
         return Optional.of(new Fit(key(), score, ladder.optional().size() + " of " + parts
-                + (ladder.optional().size() == 1 ? " parts is" : " parts are") + " optional: a builder names them and leaves out the rest"));
+                + (ladder.optional().size() == 1 ? " parts is" : " parts are") + " optional: "
+                + (isByName(finding) ? "callers can name them, and leave out the rest" : "a builder names them and leaves out the rest")));
+    }
+
+    /** Where callers can be made to name what they pass, no object is needed for it. */
+    private static boolean isByName(Finding finding) {
+        return Language.ofKey(finding.language()).filter(each -> each.has(Habit.NAMED_ONLY)).isPresent();
+    }
+
+    private static Answer byName(Finding finding, Ladder ladder) {
+        RoutineOutline longest = ladder.ladder().get(ladder.ladder().size() - 1);
+        List<Role> roles = new ArrayList<>(List.of(new Role("product", Words.simple(ladder.type()), true)));
+        longest.parameters().stream().map(ParameterOutline::name)
+                .forEach(each -> roles.add(new Role(ladder.optional().contains(each) ? "optional part" : "required part", each, true)));
+        Evidence here = new Evidence(longest.file(), longest.line(), longest.line(), longest.signature());
+        List<Step> steps = List.of(
+                new Step("Let each caller name the optional parts that it passes, and leave out those that are as they would be anyway.",
+                        ladder.callers().stream().map(each -> each.place().evidence()).toList(), Check.CONFIRM_EACH),
+                new Step("Give every optional part a default, and take it by name only: a bare * before the first of them.", List.of(here), Check.CONFIRM));
+        return new Answer(roles, steps, new Cost(0, 0, "none"), List.of(new Evidence(longest.file(), longest.line(), longest.line(),
+                "one more parameter behind the star: callers who do not want it stay")));
     }
 
     @Override
     public Answer answer(Finding finding, Site site) {
         Ladder ladder = (Ladder) finding.detail();
+        if (isByName(finding)) {
+            return byName(finding, ladder);
+        }
         TypeOutline type = site.type(ladder.type()).orElseThrow();
         RoutineOutline longest = ladder.ladder().get(ladder.ladder().size() - 1);
         List<ParameterOutline> required = longest.parameters().stream()

@@ -3,6 +3,8 @@ package driftwood.pattern;
 import driftwood.program.Program;
 import driftwood.smell.Gathered;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
+import driftwood.source.Language.Habit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,8 +27,13 @@ public record Pattern(String key, String what, String whenNot, List<String> role
      *
      * @param place  how early it is named among the patterns that answer it, from 1
      * @param advice for findings that carry names and places only; empty where code computes it
+     * @param byName the same in languages whose routines can insist that callers name what they pass; empty where it is no other
      */
-    public record Answering(int place, Optional<Advice> advice) {
+    public record Answering(int place, Optional<Advice> advice, Optional<Advice> byName) {
+
+        private Optional<Advice> to(Finding finding) {
+            return byName.filter(each -> Language.ofKey(finding.language()).filter(language -> language.has(Habit.NAMED_ONLY)).isPresent()).or(() -> advice);
+        }
     }
 
     /** How well it answers a finding; empty where it does not. */
@@ -35,8 +42,9 @@ public record Pattern(String key, String what, String whenNot, List<String> role
         if (answering == null) {
             return Optional.empty();
         }
-        return finding.detail() instanceof Gathered gathered && answering.advice().isPresent()
-                ? answering.advice().filter(advice -> advice.suits(finding)).map(advice -> advice.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
+        Optional<Advice> advice = answering.to(finding);
+        return finding.detail() instanceof Gathered gathered && advice.isPresent()
+                ? advice.filter(each -> each.suits(finding)).map(each -> each.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
     }
 
     /**
@@ -46,7 +54,7 @@ public record Pattern(String key, String what, String whenNot, List<String> role
      * @param site    the program and its texts
      */
     public Answer answer(Finding finding, Site site) {
-        Optional<Advice> advice = answers.get(finding.smell()).advice();
+        Optional<Advice> advice = answers.get(finding.smell()).to(finding);
         return finding.detail() instanceof Gathered gathered && advice.isPresent() ? advice.get().answer(finding, gathered)
                 : computed.orElseThrow().answer(finding, site);
     }

@@ -18,7 +18,7 @@ final class PatternWords {
     }
 
     private static final Set<String> OF_PATTERN = Set.of("what", "leave it when", "roles", "answers");
-    private static final Set<String> OF_ANSWER = Set.of("place", "only", "fit", "because", "cast", "steps", "cost", "after");
+    private static final Set<String> OF_ANSWER = Set.of("place", "only", "fit", "because", "cast", "steps", "cost", "after", "by name");
     private static final Set<String> OF_COST = Set.of("types", "lines", "indirection");
 
     private static Pattern pattern(String key, Block words, Optional<Computed> computed) {
@@ -33,12 +33,16 @@ final class PatternWords {
         said.only(OF_ANSWER);
         int place = (int) said.number("place");
         if (!said.has("because")) {
-            return new Answering(place, Optional.empty());
+            return new Answering(place, Optional.empty(), Optional.empty());
         }
+        return new Answering(place, Optional.of(advice(said)), said.has("by name") ? Optional.of(advice(said.block("by name").only(OF_ANSWER))) : Optional.empty());
+    }
+
+    private static Advice advice(Block said) {
         Block cost = said.block("cost").only(OF_COST);
-        return new Answering(place, Optional.of(new Advice(Advice.Only.of(said.text("only")), said.number("fit"), said.text("because"),
+        return new Advice(Advice.Only.of(said.text("only")), said.number("fit"), said.text("because"),
                 said.pairs("cast"), said.texts("steps"), new Cost((int) cost.number("types"), (int) cost.number("lines"),
-                cost.text("indirection")), said.texts("after"))));
+                cost.text("indirection")), said.texts("after"));
     }
 
     /**

@@ -9,7 +9,6 @@ import driftwood.pattern.Site;
 import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.JavaRefactorings;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.words.Nearest;
@@ -24,7 +23,7 @@ import java.util.Optional;
 /** Compares candidates and makes plans. Reads sources, changes and runs nothing. */
 public final class Planner {
     private final Site site;
-    private final JavaRefactorings refactorings;
+    private final Crafts crafts;
 
     public Planner(Site site) {
         this(site, Libraries.NONE);
@@ -32,13 +31,8 @@ public final class Planner {
 
     /** @param libraries what the project compiles with */
     public Planner(Site site, Libraries libraries) {
-        this(site, new JavaRefactorings(site, libraries));
-    }
-
-    /** @param refactorings of the same site */
-    public Planner(Site site, JavaRefactorings refactorings) {
         this.site = site;
-        this.refactorings = refactorings;
+        this.crafts = new Crafts(site, libraries);
     }
 
     /** All candidates for a finding, best first; leaving it is always among them. */
@@ -85,7 +79,7 @@ public final class Planner {
             return draft.leaving();
         }
         Answer answer = Patterns.answer(found.get(), finding, site);
-        return carried.containsKey(chosen) ? draft.carried(answer, carried.get(chosen)) : draft.told(answer, candidate.against().isEmpty() ? JavaRefactorings.without(finding, chosen) : candidate.against());
+        return carried.containsKey(chosen) ? draft.carried(answer, carried.get(chosen)) : draft.told(answer, candidate.against().isEmpty() ? crafts.of(finding).without(finding, chosen) : candidate.against());
     }
 
     /** A plan for a finding, with the names that Driftwood proposes. */
@@ -95,12 +89,12 @@ public final class Planner {
 
     /** The dry run of what a plan's stages are. @throws Refused where they cannot be carried out any more */
     public Refactoring refactoring(Finding finding, String pattern, Map<String, String> names) {
-        return refactorings.of(finding, pattern, names);
+        return crafts.of(finding).of(finding, pattern, names);
     }
 
     /** A candidate after its dry run, where there is a recipe for it. */
     private Candidate tried(Candidate candidate, Finding finding, Map<String, String> names, Map<String, Refactoring> carried) {
-        if (!JavaRefactorings.hasRecipe(finding, candidate.pattern())) {
+        if (!crafts.of(finding).hasRecipe(finding, candidate.pattern())) {
             return candidate;
         }
         try {

@@ -45,6 +45,8 @@ public final class Language implements Keyed {
         TRUTH,
         /** A caller can name what it passes, in any order. */
         NAMED_ARGUMENTS,
+        /** A routine can insist that callers name what they pass. */
+        NAMED_ONLY,
         /** A routine that ends without a result gives nothing. */
         IMPLIED_NOTHING,
         /** What is not there under a key or number is nothing, and no error. */

@@ -1,7 +1,7 @@
 package driftwood.refactor;
 
 import driftwood.behaviour.build.Compiler;
-import driftwood.refactor.java.JavaRefactorings;
+import driftwood.plan.Planner;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
 import java.io.IOException;
@@ -45,6 +45,16 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
         return new RecipeCase(file.getFileName().toString().replace(".txt", ""), said, sources);
     }
 
+    static List<RecipeCase> all(Path folder) throws IOException {
+        List<RecipeCase> all = new ArrayList<>();
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path each : files.sorted().toList()) {
+                all.add(read(each));
+            }
+        }
+        return all;
+    }
+
     void write(Path root) throws IOException {
         for (Map.Entry<String, String> each : sources.entrySet()) {
             Path file = root.resolve(each.getKey());
@@ -70,7 +80,7 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
                 names.put(each.substring(0, each.indexOf('=')), each.substring(each.indexOf('=') + 1));
             }
         }
-        return new JavaRefactorings(result.site(), Libraries.NONE).of(finding(result), said.get("pattern"), names);
+        return new Planner(result.site()).refactoring(finding(result), said.get("pattern"), names);
     }
 
     /** What a client sees of the sources below a folder. */

@@ -19,7 +19,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -34,15 +33,7 @@ class RecipesTest {
     Path patched;
 
     static List<RecipeCase> cases() throws IOException {
-        try (Stream<Path> files = Files.list(Path.of("src/test/resources/recipes"))) {
-            return files.sorted().map(each -> {
-                try {
-                    return RecipeCase.read(each);
-                } catch (IOException e) {
-                    throw new java.io.UncheckedIOException(e);
-                }
-            }).toList();
-        }
+        return RecipeCase.all(Path.of("src/test/resources/recipes"));
     }
 
     @ParameterizedTest(name = "{0}")

@@ -20,7 +20,7 @@ public record Asking(Function<Program, Optional<Fit>> asks) implements Computed 
 
     public static Pattern pattern(Function<Program, Optional<Fit>> asks) {
         Map<String, Answering> all = Catalogue.keys().stream().collect(Collectors.toMap(key -> key,
-                key -> new Answering(1, Optional.empty())));
+                key -> new Answering(1, Optional.empty(), Optional.empty())));
         return new Pattern("asking", "Asks.", "Never.", List.of("asker"), all, Optional.of(new Asking(asks)));
     }
 

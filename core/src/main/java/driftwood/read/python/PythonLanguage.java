@@ -14,7 +14,7 @@ import java.util.Map;
 /** Python, as far as others need to know it. */
 public final class PythonLanguage implements ReadLanguage {
     private static final Language PYTHON = Language.named("python", "Python").ending("py")
-            .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.TRUTH, Habit.IMPLIED_NOTHING, Habit.PRIVATE_BY_NAME)
+            .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.NAMED_ONLY, Habit.TRUTH, Habit.IMPLIED_NOTHING, Habit.PRIVATE_BY_NAME)
             .spelling(Map.of("null", "None", "true", "True", "false", "False"))
             .testedBy("test_.*\\.py|.*_test\\.py|conftest\\.py")
             .asking(Contract.EQUALITY, "__eq__").asking(Contract.HASH, "__hash__").asking(Contract.TEXT, "__repr__", "__str__")

@@ -23,8 +23,15 @@ public final class PythonReader extends SitterReader {
                     "keyword_argument"),
             Set.of("comment", "line_continuation"), PythonReader::isPlainText);
 
+    private static final ThreadLocal<Grammar> PLAIN = ThreadLocal.withInitial(() -> new Grammar(Pointer.ofPython(), HABITS));
+
     public PythonReader() {
-        super(() -> new Grammar(Pointer.ofPython(), HABITS), PythonRules.EXPRESSIONS, PythonRules.STATEMENTS);
+        super(PLAIN::get, PythonRules.EXPRESSIONS, PythonRules.STATEMENTS);
+    }
+
+    /** The syntax of a module, for those who change its text; comments are among the children, not among the inner nodes. */
+    public static Grammar.Parsed syntax(String text) {
+        return PLAIN.get().parse(text);
     }
 
     /** Hands out the grammar's address, which its class keeps for subclasses. */

@@ -4,6 +4,7 @@ import driftwood.pattern.Site;
 import driftwood.program.Outline;
 import driftwood.read.java.Compilation;
 import driftwood.read.java.Compilation.Trouble;
+import driftwood.refactor.Craft;
 import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refactoring.Counts;
@@ -17,7 +18,6 @@ import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.refactor.java.recipe.Recipes;
 import driftwood.smell.Finding;
-import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import java.nio.file.Path;
@@ -39,7 +39,7 @@ import java.util.stream.Stream;
  * Writes refactorings of Java code: picks the recipe, attributes the files that it may touch, and compiles them after
  * every stage. Changes nothing on disk, runs none of the code.
  */
-public final class JavaRefactorings {
+public final class JavaRefactorings implements Craft {
     private static final String LANGUAGE = "java";
     private static final Pattern TYPE = Pattern.compile("(?m)^\\s*(?:(?:public|protected|private|static|final|abstract|sealed|non-sealed)\\s+)*(?:class|interface|enum|record)\\s+\\w+");
 
@@ -66,28 +66,17 @@ public final class JavaRefactorings {
         this.libraries = libraries.known();
     }
 
-    /** Whether findings of a language are refactored here. */
-    public static boolean speaks(String language) {
-        return language.equals(LANGUAGE);
+    @Override
+    public boolean hasRecipe(Finding finding, String pattern) {
+        return !Recipes.of(finding, pattern).isEmpty();
     }
 
-    /** Whether there is a recipe for a finding. @param pattern key */
-    public static boolean hasRecipe(Finding finding, String pattern) {
-        return speaks(finding.language()) && !Recipes.of(finding, pattern).isEmpty();
+    @Override
+    public String without(Finding finding, String pattern) {
+        return "there is no recipe yet that turns a " + finding.smell() + " of this form into a " + pattern;
     }
 
-    /** Why there is no recipe for a finding, as a clause. @param pattern key */
-    public static String without(Finding finding, String pattern) {
-        return speaks(finding.language()) ? "there is no recipe yet that turns a " + finding.smell() + " of this form into a " + pattern
-                : "there are recipes for Java alone; " + Language.ofKey(finding.language()).map(Language::title).orElse(finding.language()) + " is told in words";
-    }
-
-    /**
-     * The stages that turn the code of a finding into a pattern.
-     *
-     * @param names by role, as the user chose them
-     * @throws Refused with the reason, where no recipe can
-     */
+    @Override
     public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
         Refused last = new Refused(without(finding, pattern));
         for (Recipe each : Recipes.of(finding, pattern)) {

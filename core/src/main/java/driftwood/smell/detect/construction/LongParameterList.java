@@ -137,9 +137,9 @@ public final class LongParameterList implements Detector {
         return routine.parameters().stream().filter(each -> !each.variadic() && !handed.contains(each.name())).count();
     }
 
-    /** A data class all of whose callers name what they pass. */
+    /** A data class all of whose callers name what they pass, or any that has most of its parts named. */
     private static boolean isBuiltByName(TypeOutline type, RoutineOutline constructor, Program program) {
-        if (constructor.parameters().stream().filter(each -> !each.variadic()).allMatch(ParameterOutline::named)) {
+        if (constructor.parameters().stream().filter(each -> !each.variadic() && !each.named()).count() < 3) {
             return true;
         }
         boolean dataClass = type.traits().has(Mark.DATA);

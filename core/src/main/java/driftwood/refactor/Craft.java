@@ -1,0 +1,22 @@
+package driftwood.refactor;
+
+import driftwood.smell.Finding;
+import java.util.Map;
+
+/** Writes the refactorings of one language. Changes nothing on disk, runs none of the code. */
+public interface Craft {
+
+    /** Whether there is a recipe for a finding. @param pattern key */
+    boolean hasRecipe(Finding finding, String pattern);
+
+    /** Why there is no recipe for a finding, as a clause. @param pattern key */
+    String without(Finding finding, String pattern);
+
+    /**
+     * The stages that turn the code of a finding into a pattern.
+     *
+     * @param names by role, as the user chose them
+     * @throws Refused with the reason, where no recipe can
+     */
+    Refactoring of(Finding finding, String pattern, Map<String, String> names);
+}

@@ -1,0 +1,122 @@
+package driftwood.refactor.python.ground;
+
+import driftwood.program.TypeOutline;
+import driftwood.read.sitter.Cst;
+import driftwood.refactor.Refused;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Makes names known in other files, where that closes no circle of imports. */
+public final class Imports {
+    private final Draft draft;
+    private final Set<String> added = new HashSet<>();
+
+    public Imports(Draft draft) {
+        this.draft = draft;
+    }
+
+    /**
+     * Lets a file know what names mean in another.
+     *
+     * @throws Refused where the other file itself declares one, or an import would close a circle
+     */
+    public void carry(Set<String> names, Module from, Module to) {
+        if (from.file().equals(to.file())) {
+            return;
+        }
+        Map<String, String> imported = imports(from);
+        Set<String> there = Names.of(to, to.root().inner()).bound();
+        for (String each : names) {
+            if (imported.containsKey(each)) {
+                if (!there.contains(each)) {
+                    add(to, imported.get(each));
+                } else if (!imported.get(each).equals(imports(to).getOrDefault(each, ""))) {
+                    throw new Refused(each + " means something else in " + to.file());
+                }
+            } else if (Names.of(from, from.root().inner()).bound().contains(each)) {
+                throw new Refused("the code needs " + each + ", which " + from.file() + " declares and " + to.file() + " cannot know: they would import each other");
+            }
+        }
+    }
+
+    /** Lets a file know a type. @param name as it is called there */
+    public void know(TypeOutline type, Module in) {
+        if (!type.file().equals(in.file()) && !Names.of(in, in.root().inner()).bound().contains(type.simpleName())) {
+            add(in, "from " + draft.modules().name(type.file()) + " import " + type.simpleName());
+        }
+    }
+
+    /** For each name the statement that imports it, with one name only. */
+    private Map<String, String> imports(Module module) {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (Cst each : module.root().inner()) {
+            String source = each.part("module_name").map(module::text).orElse("");
+            if (source.startsWith(".")) {
+                source = absolute(source, module).orElse(source);
+            }
+            for (Cst name : each.is("import_from_statement") || each.is("import_statement") ? each.parts("name") : List.<Cst>of()) {
+                String bound = name.is("aliased_import") ? module.text(name.part("alias").orElseThrow()) : module.text(name);
+                all.put(each.is("import_statement") ? bound.replaceFirst("\\..*", "") : bound, each.is("import_statement") ? "import " + module.text(name) : "from " + source + " import " + module.text(name));
+            }
+        }
+        return all;
+    }
+
+    private Optional<String> absolute(String source, Module module) {
+        int dots = source.length() - source.replaceFirst("^\\.+", "").length();
+        String name = draft.modules().name(module.file());
+        String around = module.file().endsWith("__init__.py") ? name : name.substring(0, Math.max(0, name.lastIndexOf('.')));
+        String[] parts = around.split("\\.");
+        if (around.isEmpty() || dots - 1 > parts.length - 1) {
+            return Optional.empty();
+        }
+        String root = String.join(".", List.of(parts).subList(0, parts.length - (dots - 1)));
+        String rest = source.substring(dots);
+        return Optional.of(rest.isEmpty() ? root : root + "." + rest);
+    }
+
+    private void add(Module to, String statement) {
+        if (!added.add(to.file() + " " + statement)) {
+            return;
+        }
+        String source = statement.replaceFirst("^(?:from|import) ([\\w.]+).*", "$1");
+        Optional<String> module = draft.modules().file(source);
+        if (module.isPresent() && reaches(module.get(), to.file(), new HashSet<>())) {
+            throw new Refused(to.file() + " and " + module.get() + " would import each other");
+        }
+        String line = to.newLine();
+        List<Cst> all = to.root().inner();
+        Cst last = null;
+        for (Cst each : all) {
+            boolean future = each.is("future_import_statement");
+            if (each.is("import_statement") || each.is("import_from_statement") || future || each == all.get(0) && each.is("expression_statement") && each.inner().get(0).is("string")) {
+                last = each;
+            } else {
+                break;
+            }
+        }
+        if (last == null) {
+            draft.script().insert(to.file(), 0, statement + line + line + line);
+        } else {
+            boolean text = last.is("expression_statement");
+            draft.script().insert(to.file(), to.lineEnd(last.end() - 1), (text ? line : "") + statement + line);
+        }
+    }
+
+    /** Whether a file imports another, by whatever way. */
+    private boolean reaches(String from, String to, Set<String> seen) {
+        if (from.equals(to)) {
+            return true;
+        }
+        if (!seen.add(from)) {
+            return false;
+        }
+        Module module = draft.modules().module(from);
+        return imports(module).values().stream().map(each -> each.replaceFirst("^(?:from|import) ([\\w.]+).*", "$1"))
+                .flatMap(each -> draft.modules().file(each).stream()).anyMatch(each -> reaches(each, to, seen));
+    }
+}

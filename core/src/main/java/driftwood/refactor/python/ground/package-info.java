@@ -1,0 +1,2 @@
+/** The ground that recipes for Python stand on: syntax with offsets, names, calls, decisions. */
+package driftwood.refactor.python.ground;

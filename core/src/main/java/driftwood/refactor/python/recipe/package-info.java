@@ -1,0 +1,2 @@
+/** The recipes for Python: one class a pattern and shape. */
+package driftwood.refactor.python.recipe;

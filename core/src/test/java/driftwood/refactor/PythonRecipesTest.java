@@ -1,0 +1,96 @@
+package driftwood.refactor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import driftwood.scan.Scan;
+import driftwood.smell.Finding;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Every recipe for Python on small projects: after each stage main.py says the same, the smell goes, and no other comes. */
+class PythonRecipesTest {
+    @TempDir
+    Path root;
+    @TempDir
+    Path patched;
+
+    static List<RecipeCase> cases() throws IOException {
+        return RecipeCase.all(Path.of("src/test/resources/recipes-python"));
+    }
+
+    @BeforeAll
+    static void anInterpreterIsThere() {
+        boolean there = false;
+        try {
+            there = new ProcessBuilder("python3", "--version").start().waitFor() == 0;
+        } catch (IOException | InterruptedException e) {
+            // Told below.
+        }
+        assumeTrue(there, "python3 is not on the PATH");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("cases")
+    void everyStageRunsTheSame(RecipeCase one) throws Exception {
+        one.write(root);
+        Scan.Result before = RecipeCase.scan(root);
+        if (one.said().containsKey("refused")) {
+            assertThatThrownBy(() -> one.refactoring(before)).isInstanceOf(Refused.class).hasMessageContaining(one.said().get("refused"));
+            return;
+        }
+        Refactoring refactoring = one.refactoring(before);
+        String wanted = run(root);
+        for (Stage stage : refactoring.stages()) {
+            for (Map.Entry<String, Optional<String>> each : stage.files().entrySet()) {
+                Files.writeString(root.resolve(each.getKey()), each.getValue().orElseThrow());
+            }
+            wanted = stage.meant() ? one.said().getOrDefault("meant", wanted) : wanted;
+            assertThat(run(root)).as(stage.does()).isEqualTo(wanted);
+        }
+        Finding finding = one.finding(before);
+        Set<String> left = smells(before);
+        left.remove(finding.smell() + " " + finding.symbol());
+        left.addAll(List.of(one.said().getOrDefault("leaves", "").split(";\\s*")));
+        assertThat(smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(left);
+        thePatchGivesTheSame(one, refactoring);
+    }
+
+    private static Set<String> smells(Scan.Result result) {
+        Set<String> smells = new TreeSet<>();
+        result.findings().forEach(each -> smells.add(each.smell() + " " + each.symbol()));
+        return smells;
+    }
+
+    /** What main.py says, and how it ends. */
+    private static String run(Path folder) throws Exception {
+        Process process = new ProcessBuilder("python3", "-B", "-W", "error::SyntaxWarning", "main.py").directory(folder.toFile()).redirectErrorStream(true).start();
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(said).isZero();
+        return said;
+    }
+
+    private void thePatchGivesTheSame(RecipeCase one, Refactoring refactoring) throws Exception {
+        one.write(patched);
+        Process git = new ProcessBuilder("git", "apply", "--whitespace=nowarn", "-").directory(patched.toFile()).redirectErrorStream(true).start();
+        git.getOutputStream().write(refactoring.diff().getBytes(StandardCharsets.UTF_8));
+        git.getOutputStream().close();
+        String said = new String(git.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(git.waitFor()).as(said).isZero();
+        for (String file : refactoring.files()) {
+            assertThat(Files.readString(patched.resolve(file))).isEqualTo(refactoring.after(file, refactoring.stages().size()).orElseThrow());
+        }
+    }
+}
