@@ -2,6 +2,7 @@ package driftwood.refactor.python;
 
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Stage;
+import driftwood.refactor.python.ground.Calls;
 import driftwood.refactor.python.ground.Module;
 import driftwood.refactor.python.ground.Modules;
 import driftwood.refactor.python.ground.Names;
@@ -75,7 +76,7 @@ record Unused(Modules modules) {
     }
 
     private boolean isExported(Module module, String name) {
-        if (Module.all(module.root(), "string").stream().anyMatch(each -> module.text(each).replaceAll("['\"]", "").equals(name))) {
+        if (Calls.isExported(module, name)) {
             return true;
         }
         String own = modules.name(module.file());

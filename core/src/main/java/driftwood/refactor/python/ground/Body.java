@@ -31,7 +31,7 @@ public record Body(Module module, int from, int to, List<Cst> statements) {
     }
 
     /** Statements that follow one another. */
-    static Body of(Module module, List<Cst> statements) {
+    public static Body of(Module module, List<Cst> statements) {
         Cst first = statements.get(0);
         return new Body(module, module.beginsLine(first.start()) ? module.lineStart(first.start()) : first.start(), behind(module, statements.get(statements.size() - 1)), statements);
     }

@@ -23,6 +23,7 @@ public final class Calls {
             "close", "open", "send", "throw", "encode", "decode", "lower", "upper", "title", "startswith", "endswith", "next", "start", "run", "stop", "flush",
             "seek", "group", "match", "search", "name", "year", "month", "day", "total", "mean", "sum", "min", "max", "any", "all", "bind", "connect", "accept", "put", "wait", "set", "info", "error",
             "debug", "warning", "log", "execute", "commit", "cursor", "fetchone", "fetchall", "submit", "result", "cancel", "done", "acquire", "release");
+    private static final Set<String> LOOKING = Set.of("getattr", "setattr", "hasattr", "delattr", "methodcaller", "attrgetter", "object");
     private final Draft draft;
     private final Program program;
 
@@ -163,16 +164,28 @@ public final class Calls {
         return Function.around(module, name.start()).filter(each -> each.locals().contains(module.text(name))).isPresent();
     }
 
-    /** A name in a text is looked up at run time. */
+    /** A name that is handed to what looks things up by their names. */
     static void refuseSaid(Module module, String name) {
         for (Cst each : Module.all(module.root(), "string")) {
-            if (module.text(each).replaceFirst("^[rbuRBU]*(\"\"\"|'''|\"|')(.*)\\1$", "$2").equals(name) && !isExport(module, each)) {
-                throw new Refused("'" + name + "' is said as a text at " + module.file() + ":" + module.line(each.start()) + ": it may be looked up by its name");
+            if (said(module, each).equals(name) && isLookedUp(module, each)) {
+                throw new Refused("'" + name + "' is looked up by its name at " + module.file() + ":" + module.line(each.start()));
             }
         }
     }
 
-    private static boolean isExport(Module module, Cst text) {
-        return module.path(text.start()).stream().anyMatch(each -> each.is("assignment") && each.part("left").map(module::text).orElse("").equals("__all__"));
+    /** Whether a module says that a name is part of what it offers. */
+    public static boolean isExported(Module module, String name) {
+        return Module.all(module.root(), "string").stream().anyMatch(each -> said(module, each).equals(name)
+                && module.path(each.start()).stream().anyMatch(around -> around.is("assignment") && around.part("left").map(module::text).orElse("").equals("__all__")));
+    }
+
+    private static String said(Module module, Cst text) {
+        return module.text(text).replaceFirst("^[rbuRBU]*(\"\"\"|'''|\"|')(.*)\\1$", "$2");
+    }
+
+    private static boolean isLookedUp(Module module, Cst text) {
+        List<Cst> path = module.path(text.start());
+        Cst call = path.size() > 2 ? path.get(path.size() - 3) : path.get(0);
+        return call.is("call") && LOOKING.contains(call.part("function").map(module::text).orElse("").replaceFirst("^.*\\.", ""));
     }
 }

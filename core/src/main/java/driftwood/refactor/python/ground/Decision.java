@@ -32,14 +32,19 @@ public record Decision(Function function, List<Cst> chain, List<Arm> arms, Optio
 
     /** The decision that a chain is. @throws Refused where it is written in a way that is not understood here */
     public static Decision of(Module module, Chain chain) {
-        int start = offset(module, chain.line());
+        return of(module, chain.line(), chain.form() == Chain.Form.GUARDS ? chain.arms().size() : 1);
+    }
+
+    /** @param line where it begins @param guards how many statements that follow one another it can be */
+    public static Decision of(Module module, int line, int guards) {
+        int start = offset(module, line);
         List<Cst> path = module.path(start);
         int at = path.size() - 1;
         while (at > 0 && !(path.get(at).start() == start && (path.get(at).is("if_statement") || path.get(at).is("match_statement")))) {
             at--;
         }
         if (at == 0) {
-            throw new Refused("the decision at line " + chain.line() + " is no statement of its own");
+            throw new Refused("the decision at line " + line + " is no statement of its own");
         }
         Function function = Function.around(module, start).orElseThrow(() -> new Refused("the decision stands in no function"));
         List<Cst> siblings = path.get(at - 1).inner();
@@ -47,8 +52,8 @@ public record Decision(Function function, List<Cst> chain, List<Arm> arms, Optio
         List<Cst> statements = new ArrayList<>(List.of(path.get(at)));
         List<Arm> arms = new ArrayList<>(arms(module, path.get(at)));
         Optional<Body> otherwise = otherwise(module, path.get(at));
-        while (chain.form() == Chain.Form.GUARDS && otherwise.isEmpty() && index + statements.size() < siblings.size() && isGuard(module, siblings.get(index + statements.size()))
-                && arms.get(arms.size() - 1).body().exits() && arms.size() < chain.arms().size()) {
+        while (otherwise.isEmpty() && index + statements.size() < siblings.size() && isGuard(module, siblings.get(index + statements.size()))
+                && arms.get(arms.size() - 1).body().exits() && arms.size() < guards) {
             Cst next = siblings.get(index + statements.size());
             statements.add(next);
             arms.addAll(arms(module, next));

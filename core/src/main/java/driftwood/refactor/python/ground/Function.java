@@ -1,6 +1,7 @@
 package driftwood.refactor.python.ground;
 
 import driftwood.read.sitter.Cst;
+import driftwood.refactor.Refused;
 import driftwood.refactor.python.ground.Parameter.Kind;
 import java.util.ArrayList;
 import java.util.List;
@@ -103,6 +104,35 @@ public record Function(Module module, Cst node, List<Parameter> parameters, Opti
         Set<String> own = new java.util.LinkedHashSet<>(parameters.stream().map(Parameter::name).toList());
         names.bound().stream().filter(each -> !names.shared().contains(each)).forEach(own::add);
         return own;
+    }
+
+    /** What it says of its result, with the arrow. */
+    public String returnsAsWritten() {
+        return returns(module);
+    }
+
+    /** Its statements without the text that documents it. @throws Refused where there are none */
+    public Body statementsBody() {
+        if (statements().isEmpty()) {
+            throw new Refused(name() + "() does nothing");
+        }
+        return isDocumented() ? Body.of(module, statements()) : Body.of(module, body(), node.part("return_type").or(() -> node.part("parameters")).orElseThrow().end());
+    }
+
+    /** One of its names as a parameter in a file, with its type where that means the same there. */
+    public String annotated(String name, Module in) {
+        return parameters.stream().filter(each -> each.name().equals(name)).findFirst().flatMap(Parameter::type).filter(type -> isKnown(type, in))
+                .map(type -> name + ": " + module.text(type)).orElse(name);
+    }
+
+    /** What it says of its result, with the arrow, for a function in a file; empty where that means nothing there. */
+    public String returns(Module in) {
+        return node.part("return_type").filter(type -> isKnown(type, in)).map(type -> " -> " + module.text(type)).orElse("");
+    }
+
+    private boolean isKnown(Cst type, Module in) {
+        return in.file().equals(module.file()) || Set.of("int", "str", "bool", "float", "list", "dict", "tuple", "set", "bytes", "object", "None")
+                .containsAll(Names.of(module, List.of(type)).read());
     }
 
     /** Whether it is a coroutine. */

@@ -1,6 +1,5 @@
 package driftwood.refactor.python.ground;
 
-import driftwood.program.TypeOutline;
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Refused;
 import java.util.HashSet;
@@ -33,7 +32,7 @@ public final class Imports {
         for (String each : names) {
             if (imported.containsKey(each)) {
                 if (!there.contains(each)) {
-                    add(to, imported.get(each));
+                    add(imported.get(each), to);
                 } else if (!imported.get(each).equals(imports(to).getOrDefault(each, ""))) {
                     throw new Refused(each + " means something else in " + to.file());
                 }
@@ -43,10 +42,10 @@ public final class Imports {
         }
     }
 
-    /** Lets a file know a type. @param name as it is called there */
-    public void know(TypeOutline type, Module in) {
-        if (!type.file().equals(in.file()) && !Names.of(in, in.root().inner()).bound().contains(type.simpleName())) {
-            add(in, "from " + draft.modules().name(type.file()) + " import " + type.simpleName());
+    /** Lets a file know a name of another module. @param from the module, as it is imported */
+    public void know(String from, String name, Module in) {
+        if (!Names.of(in, in.root().inner()).bound().contains(name)) {
+            add("from " + from + " import " + name, in);
         }
     }
 
@@ -79,14 +78,21 @@ public final class Imports {
         return Optional.of(rest.isEmpty() ? root : root + "." + rest);
     }
 
-    private void add(Module to, String statement) {
-        if (!added.add(to.file() + " " + statement)) {
+    /** Adds an import, once. @throws Refused where it would close a circle */
+    public void add(String statement, Module to) {
+        if (imports(to).containsValue(statement) || !added.add(to.file() + " " + statement)) {
             return;
         }
         String source = statement.replaceFirst("^(?:from|import) ([\\w.]+).*", "$1");
         Optional<String> module = draft.modules().file(source);
         if (module.isPresent() && reaches(module.get(), to.file(), new HashSet<>())) {
             throw new Refused(to.file() + " and " + module.get() + " would import each other");
+        }
+        Optional<Cst> same = statement.startsWith("from ") ? to.root().inner().stream().filter(each -> each.is("import_from_statement") && !to.text(each).contains("(")
+                && each.part("module_name").map(to::text).orElse("").equals(source) && !each.parts("name").isEmpty()).findFirst() : Optional.empty();
+        if (same.isPresent()) {
+            draft.script().insert(to.file(), same.get().end(), ", " + statement.replaceFirst("^.* import ", ""));
+            return;
         }
         String line = to.newLine();
         List<Cst> all = to.root().inner();

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
  * functions of their own.
  *
  * @param kind     how they end
- * @param stored   the local that each of them sets; empty where they set none that is read later
+ * @param stored   what each of them sets, with the sign: {@code base =}, {@code total +=}; empty where they set nothing that is read later
  * @param captured names of the function that they read, in the order of its parameters; the instance first
  */
 public record Outcome(Kind kind, String stored, List<String> captured) {
@@ -36,12 +36,29 @@ public record Outcome(Kind kind, String stored, List<String> captured) {
             refuseBound(each);
         }
         List<Body> all = Stream.concat(decision.arms().stream().map(Decision.Arm::body), decision.otherwise().stream()).toList();
+        Optional<String> added = added(all);
+        if (added.isPresent()) {
+            return new Outcome(Kind.SETS, added.get(), captured(decision, addends(moved)));
+        }
         Kind kind = kind(decision, all);
-        String stored = kind == Kind.RETURNS || decision.rest().isEmpty() && decision.outermost() ? "" : stored(decision, all);
+        String local = kind == Kind.RETURNS || decision.rest().isEmpty() && decision.outermost() ? "" : stored(decision, all);
+        String stored = local.isEmpty() ? "" : local + " =";
         if (!stored.isEmpty()) {
             moved.forEach(each -> refuseUnset(each, stored));
         }
         return new Outcome(stored.isEmpty() ? kind : Kind.SETS, stored, captured(decision, moved));
+    }
+
+    /** What every arm adds to or takes from, where that is all that it does. */
+    private static Optional<String> added(List<Body> all) {
+        List<String> targets = all.stream().map(each -> each.statements().size() == 1 ? target(each.module(), each.statements().get(0)) : "").distinct().toList();
+        return targets.size() == 1 && targets.get(0).endsWith("=") && !targets.get(0).endsWith(" =") ? Optional.of(targets.get(0)) : Optional.empty();
+    }
+
+    private static Set<String> addends(List<Body> moved) {
+        Set<String> read = new LinkedHashSet<>();
+        moved.forEach(each -> each.statements().get(0).inner().get(0).part("right").ifPresent(value -> read.addAll(Names.of(each.module(), List.of(value)).read())));
+        return read;
     }
 
     private static void refuseBound(Body body) {
@@ -108,14 +125,23 @@ public record Outcome(Kind kind, String stored, List<String> captured) {
         Cst last = body.statements().get(body.statements().size() - 1);
         boolean raises = last.is("raise_statement");
         if (!raises && assigned(body.module(), last, stored).isEmpty()) {
-            throw new Refused("an arm does not end by setting " + stored);
+            throw new Refused("an arm does not end by setting " + stored.replace(" =", ""));
         }
     }
 
-    /** The value that a statement gives a local; empty where it is no such statement. */
-    public static Optional<Cst> assigned(Module module, Cst statement, String name) {
-        return statement.is("expression_statement") && statement.inner().size() == 1 && statement.inner().get(0).is("assignment")
-                && statement.inner().get(0).part("left").map(module::text).orElse("").equals(name) ? statement.inner().get(0).part("right") : Optional.empty();
+    /** The value that a statement gives what it sets; empty where it sets something else. @param stored with the sign */
+    public static Optional<Cst> assigned(Module module, Cst statement, String stored) {
+        return target(module, statement).equals(stored) ? statement.inner().get(0).part("right") : Optional.empty();
+    }
+
+    /** What a statement sets, with the sign; empty where it sets nothing. */
+    private static String target(Module module, Cst statement) {
+        if (!statement.is("expression_statement") || statement.inner().size() != 1) {
+            return "";
+        }
+        Cst inner = statement.inner().get(0);
+        String left = inner.part("left").map(module::text).orElse("");
+        return inner.is("assignment") ? left + " =" : inner.is("augmented_assignment") ? left + " " + inner.children().stream().filter(each -> !each.named()).map(Cst::kind).findFirst().orElse("") : "";
     }
 
     private static List<String> captured(Decision decision, List<Body> moved) {

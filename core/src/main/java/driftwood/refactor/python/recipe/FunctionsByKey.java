@@ -148,7 +148,7 @@ final class FunctionsByKey implements PythonRecipe {
             String inner = indent + module.indent();
             String gap = inClass ? line : line + line;
             for (int i = 0; i < names.size(); i++) {
-                text.append(indent).append("def ").append(names.get(i)).append('(').append(String.join(", ", outcome.captured().stream().map(this::parameter).toList())).append(')').append(returns()).append(':').append(line)
+                text.append(indent).append("def ").append(names.get(i)).append('(').append(String.join(", ", outcome.captured().stream().map(each -> function.annotated(each, module)).toList())).append(')').append(outcome.kind() == Kind.RETURNS ? function.returns(module) : "").append(':').append(line)
                         .append(body(decision.arms().get(i).body(), inner)).append(line).append(gap);
             }
             text.append(indent).append(table).append(" = {").append(line);
@@ -158,15 +158,6 @@ final class FunctionsByKey implements PythonRecipe {
                 }
             }
             return text.append(indent).append('}').append(line).toString();
-        }
-
-        private String returns() {
-            return outcome.kind() == Kind.RETURNS ? function.node().part("return_type").map(each -> " -> " + module.text(each)).orElse("") : "";
-        }
-
-        /** A parameter, with the type that it has where it is one of the function's own. */
-        private String parameter(String name) {
-            return function.parameters().stream().filter(each -> each.name().equals(name)).findFirst().flatMap(each -> each.type().map(type -> name + ": " + module.text(type))).orElse(name);
         }
 
         private String body(Body body, String indent) {
@@ -183,7 +174,7 @@ final class FunctionsByKey implements PythonRecipe {
             String call = holder + "(" + String.join(", ", outcome.captured()) + ")";
             String done = switch (outcome.kind()) {
                 case RETURNS -> "return " + call;
-                case SETS -> outcome.stored() + " = " + call;
+                case SETS -> outcome.stored() + " " + call;
                 case ACTS -> call;
             };
             text.append(indent).append("if ").append(holder).append(" is not None:").append(line).append(inner).append(done).append(line);
