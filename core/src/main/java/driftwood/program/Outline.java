@@ -4,6 +4,7 @@ import driftwood.pack.Line;
 import driftwood.source.Language;
 import driftwood.tree.Import;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -37,6 +38,11 @@ public record Outline(String file, Language language, boolean test, int lines, S
     /** The same outline, with test code judged like any other. */
     public Outline judged() {
         return new Outline(file, language, false, lines, packageName, imports, types, creations, calls, named);
+    }
+
+    /** The same outline, without some of its routines. @param kept which of them stay */
+    Outline with(Predicate<RoutineOutline> kept) {
+        return new Outline(file, language, test, lines, packageName, imports, types.stream().map(each -> each.with(kept)).toList(), creations, calls, named);
     }
 
     /** The same outline, with other creations and calls. */

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 
 /**
  * The linked project: all outlines joined. What cannot be resolved is foreign, never guessed. Immutable once linked;
@@ -57,6 +58,11 @@ public final class Program {
         List<Outline> sorted = new ArrayList<>(outlines);
         sorted.sort(Comparator.comparing(Outline::file));
         return new Program(sorted);
+    }
+
+    /** The project as if some of its routines were not there. @param kept which of them are */
+    public Program with(Predicate<RoutineOutline> kept) {
+        return link(outlines.stream().map(each -> each.with(kept)).toList());
     }
 
     /** Whether any type of the project has a routine of that name. */

@@ -10,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * A type as other files may see it.
@@ -47,6 +48,12 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
     /** Whether its declarations stand in several places, each of which says a part. */
     public boolean isPartial() {
         return traits.has(Mark.PARTIAL);
+    }
+
+    /** The same type without some of its routines. @param kept which of them stay */
+    TypeOutline with(Predicate<RoutineOutline> kept) {
+        return new TypeOutline(name, outer, file, kind, traits, typeParameters, supertypes, permitted, fields,
+                routines.stream().filter(kept).toList(), constants, anonymous, line, endLine);
     }
 
     /** This type and what another of its declarations adds to it. */

@@ -1,6 +1,7 @@
 package driftwood.refactor;
 
 import driftwood.pattern.NamedValues;
+import driftwood.program.RoutineOutline;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -58,6 +59,11 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         return new Refactoring(Stream.concat(stages.stream(), further.stages.stream()).toList(), before,
                 Stream.concat(meant.stream(), further.meant.stream()).toList(), left, counts.and(further.counts),
                 kinds.or(further::kinds));
+    }
+
+    /** Whether a routine can be called afterwards as it was. */
+    public boolean keeps(RoutineOutline routine) {
+        return !gone.contains(routine.owner() + "#" + (routine.isConstructor() ? "new" : routine.name()) + "/" + routine.parameters().size());
     }
 
     /** The files that any stage changes, in order. */

@@ -5,6 +5,7 @@ import driftwood.pattern.Fit;
 import driftwood.pattern.Pattern;
 import driftwood.pattern.Site;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.scan.memory.FileStamp;
 import driftwood.scan.memory.Memory;
 import driftwood.scan.memory.Past;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.FutureTask;
 import java.util.function.IntConsumer;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 
 /**
@@ -128,6 +130,12 @@ public final class Scan {
         /** The same, its program that of the source tree around a file. */
         public Result around(String file) {
             return new Result(root, any -> linked.holding(file), findings, fits, unread, latin, files, left, complaints);
+        }
+
+        /** The same, as if some routines were not there. @param kept which of them are */
+        public Result with(Predicate<RoutineOutline> kept) {
+            Program less = program().with(kept);
+            return new Result(root, any -> less, findings, fits, unread, latin, files, left, complaints);
         }
 
         /** Where refactorings of it would take place. */

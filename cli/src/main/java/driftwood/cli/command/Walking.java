@@ -104,12 +104,14 @@ final class Walking {
             console.out().println("Pinned: the recording of " + name() + " holds.");
             return;
         }
-        Surface surface = Affected.of(finding, refactoring, result.program());
+        // What cannot be called afterwards is no way to make or to prepare an object either.
+        Scan.Result kept = result.with(each -> each.isConstructor() || refactoring.keeps(each));
+        Surface surface = Affected.of(finding, refactoring, kept.program());
         Language language = Language.ofFileName(finding.file()).orElseThrow();
         Trusting.checkConfigured(line, project);
         console.note("recording what the code does now, in a process of its own...");
         long seconds = (long) Flags.number(line, "trial-time", TRIAL_SECONDS);
-        Characterization way = Observed.characterization(line, project, result, language, console);
+        Characterization way = Observed.characterization(line, project, kept, language, console);
         Characterization.Result recorded;
         try (Progress progress = console.progress("trying", "slips")) {
             recorded = way.watched(progress::at).record(name(), List.of(), surface, CASES, Duration.ofSeconds(seconds));

@@ -41,12 +41,8 @@ public final class Affected {
     /** What can be called afterwards as it was. */
     private static Surface kept(Surface all, Refactoring refactoring) {
         Set<Target> kept = new LinkedHashSet<>();
-        all.targets().stream().filter(each -> each.routine().isEmpty() || !refactoring.gone().contains(known(each.routine().get()))).forEach(kept::add);
+        all.targets().stream().filter(each -> each.routine().map(refactoring::keeps).orElse(true)).forEach(kept::add);
         return new Surface(List.copyOf(kept), all.left());
-    }
-
-    private static String known(RoutineOutline routine) {
-        return routine.owner() + "#" + (routine.isConstructor() ? "new" : routine.name()) + "/" + routine.parameters().size();
     }
 
     /** First and last line of each stretch that changes. */

@@ -50,7 +50,11 @@ record Unused(Modules modules) {
                 List<Cst> names = each.parts("name");
                 List<Cst> gone = names.stream().filter(name -> used.contains(bound(after, name)) && !left.contains(bound(after, name)) && !isExported(before, bound(after, name))).toList();
                 if (!gone.isEmpty() && gone.size() == names.size()) {
-                    text.delete(after.lineStart(each.start()), after.lineEnd(each.end() - 1));
+                    int end = after.lineEnd(each.end() - 1);
+                    while (i == 0 && end < now.length() && Character.isWhitespace(now.charAt(end))) {
+                        end++;
+                    }
+                    text.delete(after.lineStart(each.start()), end);
                 } else {
                     cut(text, after, names, gone);
                 }

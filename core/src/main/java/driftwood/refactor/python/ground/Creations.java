@@ -70,9 +70,20 @@ final class Creations {
         }
     }
 
+    /** A class whose name with its module stands in a text is loaded by it. */
+    private static void refuseLoaded(Module module, TypeOutline type) {
+        String simple = type.simpleName();
+        for (Cst each : Module.all(module.root(), "string")) {
+            if (module.text(each).matches("[rbuRBU]*['\"][\\w.]+\\." + simple + "['\"]")) {
+                throw new Refused("the class " + simple + " is loaded by its name (" + module.file() + ":" + module.line(each.start()) + "), and created from where nobody sees");
+            }
+        }
+    }
+
     private void named(TypeOutline type, List<Call> calls) {
         long alike = program.types().stream().filter(each -> each.simpleName().equals(type.simpleName()) && !each.isModule()).count();
         for (Module module : draft.modules().with(type.simpleName())) {
+            refuseLoaded(module, type);
             for (Cst each : Module.all(module.root(), "identifier")) {
                 if (module.text(each).equals(type.simpleName())) {
                     created(module, each, type, alike).ifPresent(calls::add);

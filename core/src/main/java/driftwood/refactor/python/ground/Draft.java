@@ -106,11 +106,15 @@ public final class Draft {
         return callSites.size();
     }
 
-    /** Notes a routine whose parameters change or that goes. */
+    /** Notes a routine that cannot be called any more as it was. */
     public void changes(RoutineOutline routine) {
-        String name = routine.isConstructor() ? "new" : routine.name();
-        gone.add(routine.owner() + "#" + name + "/" + routine.parameters().size());
-        if (!name.startsWith("_")) {
+        gone.add(routine.owner() + "#" + (routine.isConstructor() ? "new" : routine.name()) + "/" + routine.parameters().size());
+        restricts(routine);
+    }
+
+    /** Notes a routine that can still be called as it was, but not in every way. */
+    public void restricts(RoutineOutline routine) {
+        if (!routine.name().startsWith("_") || routine.isConstructor()) {
             opened.add(routine.symbol());
         }
     }

@@ -94,23 +94,39 @@ public final class Imports {
             draft.script().insert(to.file(), same.get().end(), ", " + statement.replaceFirst("^.* import ", ""));
             return;
         }
-        String line = to.newLine();
+        draft.script().insert(to.file(), place(to, source), first(to).isPresent() ? statement + to.newLine() : statement + to.newLine() + to.newLine() + to.newLine());
+    }
+
+    private static Optional<Cst> first(Module module) {
+        return module.root().inner().stream().filter(each -> each.is("import_statement") || each.is("import_from_statement")).findFirst();
+    }
+
+    /** In the first block of imports, by the alphabet; else before the first statement that is no text. */
+    private static int place(Module to, String source) {
         List<Cst> all = to.root().inner();
-        Cst last = null;
-        for (Cst each : all) {
-            boolean future = each.is("future_import_statement");
-            if (each.is("import_statement") || each.is("import_from_statement") || future || each == all.get(0) && each.is("expression_statement") && each.inner().get(0).is("string")) {
-                last = each;
-            } else {
-                break;
+        int at = first(to).map(all::indexOf).orElse(-1);
+        if (at < 0) {
+            return all.stream().filter(each -> !each.is("future_import_statement") && !(each.is("expression_statement") && each.inner().get(0).is("string"))).findFirst()
+                    .map(each -> above(to, each.start())).orElse(to.text().length());
+        }
+        int end = to.lineStart(all.get(at).start());
+        while (at < all.size() && all.get(at).kind().startsWith("import") && to.text().substring(end, all.get(at).start()).isBlank() && !to.text().substring(end, all.get(at).start()).contains("\n")) {
+            if (all.get(at).is("import_from_statement") && all.get(at).part("module_name").map(to::text).orElse("").compareTo(source) > 0) {
+                return to.lineStart(all.get(at).start());
             }
+            end = to.lineEnd(all.get(at).end() - 1);
+            at++;
         }
-        if (last == null) {
-            draft.script().insert(to.file(), 0, statement + line + line + line);
-        } else {
-            boolean text = last.is("expression_statement");
-            draft.script().insert(to.file(), to.lineEnd(last.end() - 1), (text ? line : "") + statement + line);
+        return end;
+    }
+
+    /** Before the comments that stand right above. */
+    private static int above(Module module, int offset) {
+        int at = module.lineStart(offset);
+        while (at > 0 && module.text().startsWith("#", module.lineStart(at - 1))) {
+            at = module.lineStart(at - 1);
         }
+        return at;
     }
 
     /** Whether a file imports another, by whatever way. */

@@ -49,6 +49,8 @@ final class PartsAsOne implements PythonRecipe {
 
     private static final class Gathering {
         private static final int FEWEST = 3;
+        /** A longer line is read with difficulty, in characters. */
+        private static final int WIDE = 100;
         private static final Set<String> SHARED = Set.of("list", "dictionary", "set", "call", "list_comprehension");
         private final Draft draft;
         private final Script script;
@@ -242,9 +244,15 @@ final class PartsAsOne implements PythonRecipe {
                     kept.add((named ? name + "=" : "") + value);
                 }
             }
-            boolean placed = kept.subList(0, Math.max(0, at)).stream().noneMatch(each -> each.matches("(?s)\\w+=[^=].*"));
-            kept.add(Math.max(0, at), (placed ? "" : parameter + "=") + type + "(" + String.join(", ", gathered) + ")");
             Cst list = call.node().part("arguments").orElseThrow();
+            String outer = call.module().indentAt(call.node().start());
+            int around = list.start() - call.module().lineStart(list.start()) + String.join(", ", kept).length();
+            boolean wide = call.module().text(list).contains("\n") || around + type.length() + String.join(", ", gathered).length() > WIDE;
+            String line = call.module().newLine();
+            String inner = line + outer + call.module().indent();
+            String made = !wide ? type + "(" + String.join(", ", gathered) + ")" : type + "(" + inner + String.join("," + inner, gathered) + "," + line + outer + ")";
+            boolean placed = kept.subList(0, Math.max(0, at)).stream().noneMatch(each -> each.matches("(?s)\\w+=[^=].*"));
+            kept.add(Math.max(0, at), (placed ? "" : parameter + "=") + made);
             script.replace(call.module().file(), list.start(), list.end(), "(" + String.join(", ", kept) + ")");
         }
     }

@@ -126,12 +126,13 @@ final class PartsByName implements PythonRecipe {
             List<Parameter> named = filled.subList(first, filled.size()).stream().filter(each -> each.kind() == Kind.USUAL).toList();
             script.stage("Let " + told() + " take " + named.stream().limit(4).map(Parameter::name).collect(Collectors.joining(", ")) + (named.size() > 4 ? " and what follows" : "")
                     + " by name only", List.of(module.place(function.node(), "the star")));
-            script.insert(module.file(), filled.get(first).node().start(), "*, ");
+            int star = filled.get(first).node().start();
+            script.insert(module.file(), star, module.beginsLine(star) ? "*," + module.newLine() + module.indentAt(star) : "*, ");
             defaults.forEach((part, value) -> script.insert(module.file(), part.node().end(), part.type().isPresent() ? " = " + value : "=" + value));
             if (!defaults.isEmpty()) {
                 calls.forEach(each -> leaveOut(each, defaults));
             }
-            draft.changes(routine);
+            draft.restricts(routine);
         }
 
         private String told() {
