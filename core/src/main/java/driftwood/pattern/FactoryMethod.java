@@ -14,6 +14,7 @@ import driftwood.smell.Detail.Ladder;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Language.Habit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -86,7 +87,7 @@ final class FactoryMethod implements Computed {
     private Answer forChoice(Finding finding, Choosing choosing, Site site) {
         TypeOutline creator = site.type(choosing.chain().within()).orElseThrow();
         String product = choosing.common().isEmpty() ? "Object" : Words.simple(choosing.common());
-        String routine = "create" + product;
+        String routine = (site.program().fileOf(creator).language().has(Habit.PRIVATE_BY_NAME) ? "_" : "") + site.idiom(creator).routine("create" + product);
         List<Role> roles = new ArrayList<>(List.of(new Role("creator", creator.simpleName() + "." + routine + "()", false),
                 new Role("product", product, !choosing.common().isEmpty())));
         choosing.table().values().stream().distinct().forEach(each -> roles.add(new Role("concrete product", each, true)));

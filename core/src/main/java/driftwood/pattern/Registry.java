@@ -63,7 +63,7 @@ final class Registry implements Computed {
     @Override
     public Answer answer(Finding finding, Site site) {
         Chain chain = chainOf(finding).orElseThrow();
-        String field = Words.constant(Branches.routineFor(chain)) + "_HANDLERS";
+        String field = Handlers.table(chain);
         List<Role> roles = new ArrayList<>(List.of(new Role("registry", field, false),
                 new Role("key", chain.subject().text(), true)));
         chain.arms().forEach(arm -> roles.add(new Role("entry", arm.title(), true)));

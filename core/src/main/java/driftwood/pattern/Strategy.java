@@ -7,9 +7,12 @@ import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
+import driftwood.smell.Chain.Label;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
+import driftwood.source.Language;
+import driftwood.source.Language.Habit;
 import driftwood.tree.Mark;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +40,7 @@ final class Strategy implements Computed {
                 ? "the variants are types of this project and share " + Words.simple(branching.common())
                         + ": each can answer for itself"
                 : Constants.of(branching, program).map(each -> "each constant of " + each.simpleName() + " can answer for itself")
-                        .orElse("each of the " + branching.variants().size() + " tags can have an object of its own");
+                        .orElse("each of the " + branching.variants().size() + " tags can have " + (isOfFunctions(finding, branching) ? "a function" : "an object") + " of its own");
         return Optional.of(new Fit(key(), score, because));
     }
 
@@ -92,7 +95,31 @@ final class Strategy implements Computed {
                 || each.traits().has(Mark.ABSTRACT) && told.containsAll(site.program().children(each)));
     }
 
+    /** One decision alone, where a function needs no object around it. */
+    private static boolean isOfFunctions(Finding finding, Branching branching) {
+        return branching.siblings().isEmpty() && !branching.onTypes()
+                && Language.ofKey(finding.language()).filter(each -> each.has(Habit.FUNCTIONS_ALONE)).isPresent();
+    }
+
+    private Answer asFunctions(Finding finding, Branching branching, Site site) {
+        Chain chain = branching.chain();
+        List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true), new Role("strategy", Handlers.table(chain), false)));
+        chain.arms().forEach(arm -> roles.add(new Role("concrete strategy", Handlers.function(chain, arm.labels().stream().map(Label::text).toList()) + "()", false)));
+        List<Evidence> here = List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain"));
+        List<Step> steps = List.of(
+                new Step("Give each arm's body a function of its own.", chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
+                        "arm for " + arm.title())).toList(), Check.LANGUAGE_EACH),
+                new Step("Put the functions into the table " + Handlers.table(chain) + ", by what they are for.", here, Check.LANGUAGE),
+                new Step("Replace the chain by looking the function up and calling it.", here, Check.CONFIRM));
+        List<Evidence> after = new ArrayList<>(site.newVariant(branching));
+        after.add(new Evidence(finding.file(), chain.line(), chain.line(), "one function, and its entry in the table"));
+        return new Answer(roles, steps, new Cost(0, 4, "the function is found through a table"), after);
+    }
+
     private Answer asObjects(Finding finding, Branching branching, Site site) {
+        if (isOfFunctions(finding, branching)) {
+            return asFunctions(finding, branching, site);
+        }
         Chain chain = branching.chain();
         String routine = Branches.routineFor(chain);
         String strategy = Words.upper(routine) + "Rule";

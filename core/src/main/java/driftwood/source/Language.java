@@ -47,6 +47,8 @@ public final class Language implements Keyed {
         NAMED_ARGUMENTS,
         /** A routine can insist that callers name what they pass. */
         NAMED_ONLY,
+        /** A function needs no object around it: a table of them is as good as objects of one routine. */
+        FUNCTIONS_ALONE,
         /** A routine that ends without a result gives nothing. */
         IMPLIED_NOTHING,
         /** What is not there under a key or number is nothing, and no error. */

@@ -18,7 +18,7 @@ public final class CSharpLanguage implements ReadLanguage {
             .asking(Contract.ORDER, "CompareTo").asking(Contract.COMPARISON, "Compare")
             .asking(Contract.STEP, "MoveNext", "Next", "Previous", "Advance")
             .reaching(() -> Outside.beside(CSharpLanguage.class))
-            .saying(new Idiom("build", "the compiler", true, false, "interface"));
+            .saying(new Idiom("build", "the compiler", true, false, "interface").spelling(Idiom.Spelling.PASCAL));
 
     @Override
     public Language language() {

@@ -19,7 +19,7 @@ public final class RubyLanguage implements ReadLanguage {
             .asking(Contract.EQUALITY, "==", "eql?").asking(Contract.HASH, "hash").asking(Contract.TEXT, "to_s", "inspect")
             .asking(Contract.ORDER, "<=>").asking(Contract.STEP, "next", "previous", "advance")
             .reaching(() -> Outside.beside(RubyLanguage.class))
-            .saying(new Idiom("run the tests", "a test", false, false, "base class"));
+            .saying(new Idiom("run the tests", "a test", false, false, "base class").spelling(Idiom.Spelling.SNAKE));
 
     @Override
     public Language language() {

@@ -2,9 +2,11 @@ package driftwood.refactor.python.ground;
 
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Refused;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The statements of a block, with the comments around them.
@@ -13,8 +15,9 @@ import java.util.Set;
  * @param from       offset of the first line, or of the first statement where it stands behind a colon
  * @param to         offset behind the last line or statement
  * @param statements in order, at least one
+ * @param notes      comments on the line of the colon before it, and right above that line
  */
-public record Body(Module module, int from, int to, List<Cst> statements) {
+public record Body(Module module, int from, int to, List<Cst> statements, List<String> notes) {
     private static final Set<String> LOOPS = Set.of("for_statement", "while_statement");
     private static final Set<String> SCOPES = Set.of("function_definition", "class_definition", "lambda");
     private static final Set<String> WAITING = Set.of("yield", "await");
@@ -25,15 +28,33 @@ public record Body(Module module, int from, int to, List<Cst> statements) {
         Cst first = all.get(0);
         Cst last = all.get(all.size() - 1);
         if (!module.beginsLine(first.start())) {
-            return new Body(module, first.start(), last.end(), all);
+            return new Body(module, first.start(), last.end(), all, List.of());
         }
-        return new Body(module, module.lineEnd(module.text().indexOf(':', header)), behind(module, last), all);
+        int colon = module.text().indexOf(':', header);
+        String said = module.text().substring(colon + 1, module.lineEnd(colon)).strip();
+        return new Body(module, module.lineEnd(colon), behind(module, last), all, said.startsWith("#") ? List.of(said) : List.of());
+    }
+
+    /** The same, with the comments that stand right above a line. @param offset in the line */
+    Body noted(int offset) {
+        List<String> all = new ArrayList<>(notes);
+        int at = module.lineStart(offset);
+        while (at > 0 && module.text().substring(module.lineStart(at - 1), at).strip().startsWith("#")
+                && module.indentAt(at - 1).equals(module.indentAt(offset))) {
+            at = module.lineStart(at - 1);
+            all.add(0, module.text().substring(at, module.lineEnd(at)).strip());
+        }
+        return new Body(module, from, to, statements, all);
+    }
+
+    private String noted(String indent) {
+        return notes.stream().map(each -> indent + each + module.newLine()).collect(Collectors.joining());
     }
 
     /** Statements that follow one another. */
     public static Body of(Module module, List<Cst> statements) {
         Cst first = statements.get(0);
-        return new Body(module, module.beginsLine(first.start()) ? module.lineStart(first.start()) : first.start(), behind(module, statements.get(statements.size() - 1)), statements);
+        return new Body(module, module.beginsLine(first.start()) ? module.lineStart(first.start()) : first.start(), behind(module, statements.get(statements.size() - 1)), statements, List.of());
     }
 
     /** Behind the line of a statement, and behind comments that stand as deep as it does. */
@@ -48,7 +69,7 @@ public record Body(Module module, int from, int to, List<Cst> statements) {
 
     /** Its lines at another indentation, without the last line end. */
     public String moved(String indent) {
-        return module.beginsLine(statements.get(0).start()) ? module.moved(module.lineStart(from), to, indent) : indent + module.text().substring(from, to).strip();
+        return noted(indent) + (module.beginsLine(statements.get(0).start()) ? module.moved(module.lineStart(from), to, indent) : indent + module.text().substring(from, to).strip());
     }
 
     /** The same, where the last statement gives a local its value: that is given back instead. */
@@ -58,10 +79,10 @@ public record Body(Module module, int from, int to, List<Cst> statements) {
         if (value.isEmpty()) {
             return moved(indent);
         }
-        String before = statements.size() == 1 ? "" : module.moved(module.lineStart(from), module.lineStart(last.start()), indent);
+        String before = !module.beginsLine(last.start()) ? "" : module.moved(module.lineStart(from), module.lineStart(last.start()), indent);
         String said = module.text().substring(last.start(), value.get().start());
         String end = module.beginsLine(last.start()) ? module.moved(module.lineStart(last.start()), to, indent) : indent + module.text(last);
-        return before + (before.isEmpty() ? "" : module.newLine()) + indent + "return " + end.substring(indent.length() + said.length());
+        return noted(indent) + before + (before.isEmpty() ? "" : module.newLine()) + indent + "return " + end.substring(indent.length() + said.length());
     }
 
     /**
@@ -80,7 +101,7 @@ public record Body(Module module, int from, int to, List<Cst> statements) {
         for (Cst each : copy.path(start)) {
             List<Cst> same = each.inner().stream().filter(inner -> start <= inner.start() && inner.end() <= behind).toList();
             if (!same.isEmpty() && same.get(0).start() == start && (each.is("block") || each.is("module"))) {
-                return new Body(copy, from, behind, same);
+                return new Body(copy, from, behind, same, notes);
             }
         }
         throw new Refused("the code at line " + module.line(start) + " cannot be taken apart");

@@ -88,7 +88,7 @@ public record Decision(Function function, List<Cst> chain, List<Arm> arms, Optio
                 Cst block = each.part("consequence").orElseThrow();
                 if (patterns.size() == 1 && subject.isPresent()) {
                     if (!module.text(patterns.get(0)).equals("_") || each.part("guard").isPresent()) {
-                        arms.add(new Arm(patterns.get(0), subject, each.part("guard").isPresent(), Body.of(module, block, patterns.get(0).end())));
+                        arms.add(new Arm(patterns.get(0), subject, each.part("guard").isPresent(), Body.of(module, block, patterns.get(0).end()).noted(each.start())));
                     }
                 } else {
                     throw new Refused("a case asks for several values at once");
@@ -101,7 +101,7 @@ public record Decision(Function function, List<Cst> chain, List<Arm> arms, Optio
         for (Cst each : statement.parts("alternative")) {
             if (each.is("elif_clause")) {
                 Cst further = each.part("condition").orElseThrow();
-                arms.add(new Arm(further, Optional.empty(), false, Body.of(module, each.part("consequence").orElseThrow(), further.end())));
+                arms.add(new Arm(further, Optional.empty(), false, Body.of(module, each.part("consequence").orElseThrow(), further.end()).noted(each.start())));
             }
         }
         return arms;
@@ -111,10 +111,10 @@ public record Decision(Function function, List<Cst> chain, List<Arm> arms, Optio
         if (statement.is("match_statement")) {
             return Module.all(statement.part("body").orElse(statement), "case_clause").stream()
                     .filter(each -> each.part("guard").isEmpty() && each.inner().stream().anyMatch(part -> part.is("case_pattern") && module.text(part).equals("_"))).findFirst()
-                    .map(each -> Body.of(module, each.part("consequence").orElseThrow(), each.inner().get(0).end()));
+                    .map(each -> Body.of(module, each.part("consequence").orElseThrow(), each.inner().get(0).end()).noted(each.start()));
         }
         return statement.parts("alternative").stream().filter(each -> each.is("else_clause")).findFirst()
-                .map(each -> Body.of(module, each.part("body").orElseThrow(), each.start()));
+                .map(each -> Body.of(module, each.part("body").orElseThrow(), each.start()).noted(each.start()));
     }
 
     public Module module() {

@@ -1,5 +1,6 @@
 package driftwood.refactor.python.recipe;
 
+import driftwood.pattern.Handlers;
 import driftwood.pattern.Words;
 import driftwood.program.ValueType;
 import driftwood.read.sitter.Cst;
@@ -24,21 +25,31 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** registry: a dictionary from key to function; unknown keys are answered where they were. */
+/** registry, and strategy on tags: a dictionary from key to function; unknown keys are answered where they were. */
 final class FunctionsByKey implements PythonRecipe {
+    private final String pattern;
+
+    /** @param pattern which of the two */
+    FunctionsByKey(String pattern) {
+        this.pattern = pattern;
+    }
 
     @Override
     public String pattern() {
-        return "registry";
+        return pattern;
     }
 
     @Override
     public boolean answers(Finding finding) {
-        return finding.detail() instanceof Branching || finding.detail() instanceof Choosing;
+        return finding.detail() instanceof Branching branching && !(pattern.equals("strategy") && branching.onTypes()) || finding.detail() instanceof Choosing;
     }
 
     @Override
     public void write(Draft draft) {
+        if (pattern.equals("strategy") && draft.finding().detail() instanceof Branching branching && !branching.siblings().isEmpty()) {
+            throw new Refused("the same is asked in " + branching.siblings().size() + (branching.siblings().size() == 1 ? " other place" : " other places")
+                    + ": an object for each tag would have to answer all of it, which this cannot write yet; a table of functions for this one place is what registry makes");
+        }
         new Tabling(draft, draft.finding().detail() instanceof Branching branching ? branching.chain() : ((Choosing) draft.finding().detail()).chain()).write();
     }
 
@@ -72,9 +83,8 @@ final class FunctionsByKey implements PythonRecipe {
             if (inClass && isEnumeration(function.home().get())) {
                 throw new Refused("a table in an enumeration would be one of its members");
             }
-            this.table = draft.freeName("registry", module.text(), Words.constant(function.name()) + "_HANDLERS",
-                    Words.constant(function.name()) + "_BY_" + Words.constant(chain.subject().word()));
-            this.names = names();
+            this.table = draft.freeName("registry", module.text(), Handlers.table(chain), Words.constant(function.name()) + "_BY_" + Words.constant(chain.subject().word()));
+            this.names = names(chain);
         }
 
         private void refuseRepeated() {
@@ -104,12 +114,10 @@ final class FunctionsByKey implements PythonRecipe {
             return home.part("superclasses").map(module::text).orElse("").matches("(?s).*(Enum|Flag)\\b.*");
         }
 
-        private List<String> names() {
+        private List<String> names(Chain chain) {
             List<String> all = new ArrayList<>();
             for (List<Cst> each : labels.byArm()) {
-                String label = String.join("_", each.stream().limit(2).map(module::text).map(text -> text.replaceFirst("^[rbuRBU]*(['\"])(.*)\\1$", "$2").replaceFirst("^.*\\.", "")).toList());
-                String word = Words.ofLabel(label).replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(java.util.Locale.ROOT);
-                String name = "_" + function.name().replaceFirst("^_+", "").replaceFirst("_+$", "") + "_" + word;
+                String name = Handlers.function(chain, each.stream().map(module::text).map(text -> text.startsWith("'") || text.startsWith("\"") ? text : text.replaceFirst("^.*\\.", "")).toList());
                 if (all.contains(name) || module.text().matches("(?s).*\\b" + name + "\\b.*")) {
                     name = name + "_" + (all.size() + 1);
                 }
