@@ -136,6 +136,11 @@ public final class Module {
         return end < 0 ? text.length() : end + 1;
     }
 
+    /** Whether a name has a value where something at the top of the module begins: declared, set or imported before it. */
+    public boolean isKnownBefore(String name, int offset) {
+        return root().inner().stream().filter(each -> each.end() <= offset).anyMatch(each -> Names.of(this, List.of(each)).bound().contains(name));
+    }
+
     /** Whether nothing but white space stands before an offset on its line. */
     public boolean beginsLine(int offset) {
         return text.substring(lineStart(offset), offset).isBlank();

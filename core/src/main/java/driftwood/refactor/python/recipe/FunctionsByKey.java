@@ -83,6 +83,11 @@ final class FunctionsByKey implements PythonRecipe {
             if (inClass && isEnumeration(function.home().get())) {
                 throw new Refused("a table in an enumeration would be one of its members");
             }
+            int beside = function.home().orElse(function.node()).start();
+            labels.byArm().stream().flatMap(List::stream).filter(each -> !each.is("string") && !each.is("integer")).map(each -> module.text(each).replaceFirst("\\..*", ""))
+                    .filter(each -> !module.isKnownBefore(each, beside)).findFirst().ifPresent(each -> {
+                        throw new Refused("the key " + each + " is not known yet where the table would stand");
+                    });
             this.table = draft.freeName("registry", module.text(), Handlers.table(chain), Words.constant(function.name()) + "_BY_" + Words.constant(chain.subject().word()));
             this.names = names(chain);
         }

@@ -139,7 +139,8 @@ final class HandedIn implements PythonRecipe {
                 script.insert(module.file(), module.lineStart(first.start()), module.indentAt(first.start()) + taker.parameters().get(0).name() + "." + field + " = " + parameter + module.newLine());
                 script.replace(module.file(), creation.part("function").orElseThrow().start(), creation.part("function").orElseThrow().end(), self + "." + field);
             }
-            if (!isWhole() && !isKnownBefore(made)) {
+            // A default is worked out where the function is declared: what it names must be there by then.
+            if (!isWhole() && !module.isKnownBefore(made.replaceFirst("\\..*", ""), taker.node().start())) {
                 throw new Refused(made + " is not known yet where " + taker.name() + "() is declared");
             }
         }
@@ -166,13 +167,6 @@ final class HandedIn implements PythonRecipe {
             } else {
                 script.insert(module.file(), list.inner().get(list.inner().size() - 1).end(), ", " + said);
             }
-        }
-
-        /** A default is worked out where the function is declared: what it names must be there by then. */
-        private boolean isKnownBefore(String made) {
-            String name = made.replaceFirst("\\..*", "");
-            int at = taker.node().start();
-            return module.root().inner().stream().filter(each -> each.end() <= at).anyMatch(each -> Names.of(module, List.of(each)).bound().contains(name));
         }
     }
 }

@@ -191,7 +191,7 @@ final class PartsAsOne implements PythonRecipe {
                     unpacked.add(each);
                 } else {
                     Module.all(function.body(), "identifier").stream().filter(one -> module.text(one).equals(each.name()) && isValue(one))
-                            .forEach(one -> script.insert(module.file(), one.start(), parameter + "."));
+                            .forEach(one -> script.replace(module.file(), one.start(), one.end(), parameter + "." + each.name()));
                 }
             }
             if (!unpacked.isEmpty()) {

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** separate-routines: a function that does one of two things, as a flag says, becomes two with names of their own. */
 final class SplitByFlag implements PythonRecipe {
@@ -169,12 +170,24 @@ final class SplitByFlag implements PythonRecipe {
             text.append(indent).append(function.isAsync() ? "async def " : "def ").append(names.get(value)).append('(').append(parameters()).append(')').append(function.returnsAsWritten())
                     .append(':').append(module.newLine());
             if (function.isDocumented()) {
-                Cst doc = function.body().inner().get(0);
-                if (!module.text(doc).matches("(?s).*\\b" + flag.name() + "\\b.*")) {
-                    text.append(inner).append(module.text(doc)).append(module.newLine());
-                }
+                text.append(documented(inner));
             }
             return text.append(new Halves(function, flag.name()).of(value, inner)).toString();
+        }
+
+        /** What documents the function, without the lines on the flag. */
+        private String documented(String indent) {
+            List<String> lines = module.text(function.body().inner().get(0)).lines().toList();
+            Pattern flagged = Pattern.compile("\\b" + flag.name() + "\\b");
+            if (lines.size() == 1) {
+                return flagged.matcher(lines.get(0)).find() ? "" : indent + lines.get(0) + module.newLine();
+            }
+            List<String> kept = new ArrayList<>(lines.stream().filter(each -> each.equals(lines.get(0)) || !flagged.matcher(each).find()).toList());
+            while (kept.size() > 2 && kept.get(kept.size() - 2).isBlank()) {
+                kept.remove(kept.size() - 2);
+            }
+            boolean one = kept.size() == 2 && kept.get(1).strip().matches("\"\"\"|'''");
+            return indent + (one ? kept.get(0) + kept.get(1).strip() : String.join(module.newLine(), kept)) + module.newLine();
         }
 
         private String parameters() {

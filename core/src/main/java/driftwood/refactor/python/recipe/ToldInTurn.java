@@ -101,6 +101,17 @@ final class ToldInTurn implements PythonRecipe {
             return statement.inner().get(0).part("arguments").map(module::text).orElse("").replaceAll("\\s+", " ");
         }
 
+        /** What is said between the calls stands before the loop. */
+        private String comments(String indent) {
+            StringBuilder text = new StringBuilder();
+            for (int i = 1; i < told.size(); i++) {
+                for (String each : module.text().substring(told.get(i - 1).end(), told.get(i).start()).lines().toList()) {
+                    text.append(each.isBlank() ? "" : each.strip() + module.newLine() + indent);
+                }
+            }
+            return text.toString();
+        }
+
         /** The constructor, in which all of them are set and nowhere else. @throws Refused where they change later */
         private Function constructor() {
             RoutineOutline made = owner.constructors().stream().findFirst().orElseThrow(() -> new Refused(owner.simpleName() + " has no constructor that could fill a list"));
@@ -138,7 +149,7 @@ final class ToldInTurn implements PythonRecipe {
             script.stage("Let " + function.name() + "() go through the list", List.of(module.place(told.get(0), "the list")));
             String word = function.locals().contains("tell") ? "tell_next" : "tell";
             String outer = module.indentAt(told.get(0).start());
-            script.replace(module.file(), told.get(0).start(), told.get(told.size() - 1).end(), "for " + word + " in " + self + "." + list + ":" + line
+            script.replace(module.file(), told.get(0).start(), told.get(told.size() - 1).end(), comments(outer) + "for " + word + " in " + self + "." + list + ":" + line
                     + outer + module.indent() + word + module.text(told.get(0).inner().get(0).part("arguments").orElseThrow()));
         }
     }
