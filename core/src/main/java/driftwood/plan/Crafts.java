@@ -5,18 +5,17 @@ import driftwood.refactor.Craft;
 import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.JavaRefactorings;
-import driftwood.refactor.python.PythonRefactorings;
 import driftwood.smell.Finding;
 import driftwood.source.Language;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
-import java.util.function.BiFunction;
+import java.util.ServiceLoader;
+import java.util.stream.Collectors;
 
 /** Who writes the refactorings of a language; each is made when the first of its findings is planned. */
 final class Crafts {
-    private static final Map<String, BiFunction<Site, Libraries, Craft>> MAKERS = Map.of("java", JavaRefactorings::new,
-            "python", (site, libraries) -> new PythonRefactorings(site));
+    private static final List<Craft.Maker> MAKERS = ServiceLoader.load(Craft.Maker.class, Crafts.class.getClassLoader()).stream().map(ServiceLoader.Provider::get).toList();
     private final Site site;
     private final Libraries libraries;
     private final Map<String, Craft> made = new HashMap<>();
@@ -27,7 +26,8 @@ final class Crafts {
     }
 
     Craft of(Finding finding) {
-        return made.computeIfAbsent(finding.language(), key -> MAKERS.getOrDefault(key, (where, known) -> new Worded()).apply(site, libraries));
+        return made.computeIfAbsent(finding.language(), key -> MAKERS.stream().filter(each -> each.language().equals(key)).findFirst()
+                .map(each -> each.of(site, libraries)).orElseGet(Worded::new));
     }
 
     /** Of a language whose plans are told in words. */
@@ -39,7 +39,11 @@ final class Crafts {
 
         @Override
         public String without(Finding finding, String pattern) {
-            return "there are recipes for Java and Python alone; " + Language.ofKey(finding.language()).map(Language::title).orElse(finding.language()) + " is told in words";
+            return "there are recipes for " + MAKERS.stream().map(each -> title(each.language())).sorted().collect(Collectors.joining(" and ")) + " alone; " + title(finding.language()) + " is told in words";
+        }
+
+        private static String title(String language) {
+            return Language.ofKey(language).map(Language::title).orElse(language);
         }
 
         @Override

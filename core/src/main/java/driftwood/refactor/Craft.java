@@ -1,10 +1,21 @@
 package driftwood.refactor;
 
+import driftwood.pattern.Site;
 import driftwood.smell.Finding;
 import java.util.Map;
 
 /** Writes the refactorings of one language. Changes nothing on disk, runs none of the code. */
 public interface Craft {
+
+    /** Knows of a craft before any is needed. */
+    interface Maker {
+
+        /** Key of the language. */
+        String language();
+
+        /** @param libraries what the project compiles with */
+        Craft of(Site site, Libraries libraries);
+    }
 
     /** Whether there is a recipe for a finding. @param pattern key */
     boolean hasRecipe(Finding finding, String pattern);

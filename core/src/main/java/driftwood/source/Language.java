@@ -288,10 +288,6 @@ public final class Language implements Keyed {
         return has(Habit.DUCK_TYPED);
     }
 
-    public boolean hasAliases() {
-        return has(Habit.ALIASES);
-    }
-
     public boolean isOnTheJvm() {
         return has(Habit.ON_THE_JVM);
     }

@@ -19,6 +19,7 @@ import driftwood.smell.Seer;
 import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.TypeFacts;
+import driftwood.source.Language.Habit;
 import driftwood.smell.see.creation.CreationWalk;
 import driftwood.smell.see.reach.Reach;
 import driftwood.smell.see.reach.ReachWalk;
@@ -71,7 +72,7 @@ public final class UncontrolledInstances implements Detector {
         Map<String, Integer> made = new HashMap<>();
         sightings.of(CreationWalk.SEER).forEach(each ->
                 made.merge(new TypeRef(each.sighting().created()).simpleName(), 1, Integer::sum));
-        holders.keySet().removeIf(name -> program.type(name).filter(type -> !program.fileOf(type).language().hasAliases()
+        holders.keySet().removeIf(name -> program.type(name).filter(type -> !program.fileOf(type).language().has(Habit.ALIASES)
                 && made.getOrDefault(type.simpleName(), 0) < 2).isPresent());
         List<Finding> findings = new ArrayList<>();
         holders.forEach((name, reach) -> program.type(name).filter(type -> !type.anonymous()).ifPresent(type -> {
