@@ -94,6 +94,11 @@ public record RoutineOutline(String file, String owner, String name, RoutineKind
         return Symbol.routine(owner, name, types);
     }
 
+    /** How it is called, by type, name and number of parameters: {@code quay.Tariff#quote/2}, {@code quay.Tariff#new/1}. */
+    public String called() {
+        return owner + "#" + (isConstructor() ? "new" : name) + "/" + parameters.size();
+    }
+
     /** Whether a call with so many arguments can mean this routine. */
     public boolean takes(int arguments) {
         int most = 0;

@@ -63,7 +63,7 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
 
     /** Whether a routine can be called afterwards as it was. */
     public boolean keeps(RoutineOutline routine) {
-        return !gone.contains(routine.owner() + "#" + (routine.isConstructor() ? "new" : routine.name()) + "/" + routine.parameters().size());
+        return !gone.contains(routine.called());
     }
 
     /** The files that any stage changes, in order. */

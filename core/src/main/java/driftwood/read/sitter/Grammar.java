@@ -79,8 +79,9 @@ public final class Grammar {
      *
      * @param root   as plain nodes, offsets in characters
      * @param errors the outermost regions that the parser could not make sense of, in order
+     * @param sound  whether nothing is wrong, and nothing is missing that the parser could think of itself
      */
-    public record Parsed(Cst root, List<Cst> errors) {
+    public record Parsed(Cst root, List<Cst> errors, boolean sound) {
     }
 
     /** Parses a text; what is wrong in it is told and left out. */
@@ -89,7 +90,7 @@ public final class Grammar {
         Tree tree = parser.parse(text, null);
         TreeCursor cursor = tree.walk();
         List<Cst> errors = new ArrayList<>();
-        return new Parsed(node(cursor, offsets, text, errors, false), errors);
+        return new Parsed(node(cursor, offsets, text, errors, false), errors, !tree.getRootNode().hasError());
     }
 
     /**

@@ -26,7 +26,7 @@ record Standing(Map<String, String> texts) {
 
     private void check(Stage stage, String file, String now) {
         Module after = new Module(file, now, false);
-        if (after.errors() > 0) {
+        if (!after.isSound()) {
             throw new Refused("'" + stage.does() + "' would leave " + file + " with wrong syntax");
         }
         Set<String> lost = unknown(after);

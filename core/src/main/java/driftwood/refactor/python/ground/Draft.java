@@ -108,7 +108,7 @@ public final class Draft {
 
     /** Notes a routine that cannot be called any more as it was. */
     public void changes(RoutineOutline routine) {
-        gone.add(routine.owner() + "#" + (routine.isConstructor() ? "new" : routine.name()) + "/" + routine.parameters().size());
+        gone.add(routine.called());
         restricts(routine);
     }
 

@@ -41,6 +41,9 @@ public record Labels(Cst subject, List<List<Cst>> byArm) {
         }
 
         Labels labels() {
+            if (subject == null) {
+                throw new Refused("nothing is asked that could be a key");
+            }
             if (Module.all(subject, "call").size() > 0 && byArm.size() > 1 && !isMatched) {
                 throw new Refused("what is asked is computed anew for each arm: " + module.text(subject));
             }

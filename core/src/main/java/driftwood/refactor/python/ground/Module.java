@@ -43,9 +43,9 @@ public final class Module {
         return parsed.root();
     }
 
-    /** How many regions of it nobody understands. */
-    public int errors() {
-        return parsed.errors().size();
+    /** Whether its syntax is right, all of it. */
+    public boolean isSound() {
+        return parsed.sound();
     }
 
     public String text(Cst node) {

@@ -4,6 +4,7 @@ import driftwood.read.sitter.Cst;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -11,7 +12,6 @@ import java.util.Set;
  * names of arguments are none of them; parameters of lambdas and what a comprehension goes through belong to themselves.
  */
 public final class Names {
-    private static final Set<String> COMPREHENSIONS = Set.of("list_comprehension", "set_comprehension", "dictionary_comprehension", "generator_expression");
     private final Module module;
     private final Set<String> read = new LinkedHashSet<>();
     private final Set<String> bound = new LinkedHashSet<>();
@@ -42,49 +42,65 @@ public final class Names {
         return shared;
     }
 
+    /** What a kind of node reads and binds. */
+    private interface Rule {
+        void see(Names to, Cst node, Set<String> inner);
+    }
+
+    private static final Map<String, Rule> RULES = Map.ofEntries(
+            Map.entry("identifier", (to, node, inner) -> to.read(to.module.text(node), inner)),
+            Map.entry("attribute", (to, node, inner) -> to.see(node.inner().get(0), inner)),
+            Map.entry("keyword_argument", (to, node, inner) -> to.see(node.inner().get(node.inner().size() - 1), inner)),
+            Map.entry("lambda", Names::lambda),
+            Map.entry("function_definition", Names::declaration),
+            Map.entry("class_definition", Names::declaration),
+            Map.entry("assignment", Names::assignment),
+            Map.entry("augmented_assignment", Names::augmented),
+            Map.entry("for_statement", (to, node, inner) -> {
+                node.part("left").ifPresent(each -> to.target(each, inner));
+                node.inner().stream().filter(each -> !each.field().equals("left")).forEach(each -> to.see(each, inner));
+            }),
+            Map.entry("as_pattern_target", (to, node, inner) -> node.inner().forEach(each -> to.target(each, inner))),
+            Map.entry("named_expression", (to, node, inner) -> {
+                to.target(node.inner().get(0), inner);
+                to.see(node.inner().get(1), inner);
+            }),
+            Map.entry("delete_statement", (to, node, inner) -> node.inner().forEach(each -> {
+                to.see(each, inner);
+                to.target(each, inner);
+            })),
+            Map.entry("import_statement", (to, node, inner) -> to.imported(node)),
+            Map.entry("import_from_statement", (to, node, inner) -> to.imported(node)),
+            Map.entry("future_import_statement", (to, node, inner) -> to.imported(node)),
+            Map.entry("global_statement", (to, node, inner) -> node.inner().forEach(each -> to.shared.add(to.module.text(each)))),
+            Map.entry("nonlocal_statement", (to, node, inner) -> node.inner().forEach(each -> to.shared.add(to.module.text(each)))),
+            Map.entry("case_clause", Names::caseClause),
+            Map.entry("list_comprehension", Names::comprehension),
+            Map.entry("set_comprehension", Names::comprehension),
+            Map.entry("dictionary_comprehension", Names::comprehension),
+            Map.entry("generator_expression", Names::comprehension));
+
     private void see(Cst node, Set<String> inner) {
-        switch (node.kind()) {
-            case "identifier" -> read(module.text(node), inner);
-            case "attribute" -> see(node.inner().get(0), inner);
-            case "keyword_argument" -> see(node.inner().get(node.inner().size() - 1), inner);
-            case "lambda" -> lambda(node, inner);
-            case "function_definition", "class_definition" -> declaration(node, inner);
-            case "assignment" -> {
-                node.part("left").ifPresent(each -> target(each, inner));
-                node.part("type").ifPresent(each -> see(each, inner));
-                node.part("right").ifPresent(each -> see(each, inner));
-            }
-            case "augmented_assignment" -> {
-                node.part("left").ifPresent(each -> {
-                    see(each, inner);
-                    target(each, inner);
-                });
-                node.part("right").ifPresent(each -> see(each, inner));
-            }
-            case "for_statement" -> {
-                node.part("left").ifPresent(each -> target(each, inner));
-                node.inner().stream().filter(each -> !each.field().equals("left")).forEach(each -> see(each, inner));
-            }
-            case "as_pattern_target" -> node.inner().forEach(each -> target(each, inner));
-            case "named_expression" -> {
-                target(node.inner().get(0), inner);
-                see(node.inner().get(1), inner);
-            }
-            case "delete_statement" -> node.inner().forEach(each -> {
-                see(each, inner);
-                target(each, inner);
-            });
-            case "import_statement", "import_from_statement", "future_import_statement" -> imported(node);
-            case "global_statement", "nonlocal_statement" -> node.inner().forEach(each -> shared.add(module.text(each)));
-            case "case_clause" -> caseClause(node, inner);
-            default -> {
-                if (COMPREHENSIONS.contains(node.kind())) {
-                    comprehension(node, inner);
-                } else {
-                    node.inner().forEach(each -> see(each, inner));
-                }
-            }
+        Rule rule = RULES.get(node.kind());
+        if (rule == null) {
+            node.inner().forEach(each -> see(each, inner));
+        } else {
+            rule.see(this, node, inner);
         }
+    }
+
+    private void assignment(Cst node, Set<String> inner) {
+        node.part("left").ifPresent(each -> target(each, inner));
+        node.part("type").ifPresent(each -> see(each, inner));
+        node.part("right").ifPresent(each -> see(each, inner));
+    }
+
+    private void augmented(Cst node, Set<String> inner) {
+        node.part("left").ifPresent(each -> {
+            see(each, inner);
+            target(each, inner);
+        });
+        node.part("right").ifPresent(each -> see(each, inner));
     }
 
     private void read(String name, Set<String> inner) {
