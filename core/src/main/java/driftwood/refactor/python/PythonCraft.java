@@ -3,6 +3,7 @@ package driftwood.refactor.python;
 import driftwood.pattern.Site;
 import driftwood.refactor.Craft;
 import driftwood.refactor.Libraries;
+import driftwood.refactor.python.ground.Modules;
 
 /** Makes the craft of Python when it is needed. */
 public final class PythonCraft implements Craft.Maker {
@@ -14,6 +15,6 @@ public final class PythonCraft implements Craft.Maker {
 
     @Override
     public Craft of(Site site, Libraries libraries) {
-        return new PythonRefactorings(site);
+        return new PythonRefactorings(site, new Modules(site));
     }
 }

@@ -24,10 +24,10 @@ public final class PythonRefactorings implements Craft {
     private final Site site;
     private final Modules modules;
 
-    /** Of the project as it is now: what is looked at is read once. */
-    public PythonRefactorings(Site site) {
+    /** @param modules of the same project, as it is now */
+    public PythonRefactorings(Site site, Modules modules) {
         this.site = site;
-        this.modules = new Modules(site);
+        this.modules = modules;
     }
 
     @Override

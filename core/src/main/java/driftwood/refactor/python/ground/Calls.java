@@ -23,6 +23,8 @@ public final class Calls {
             "close", "open", "send", "throw", "encode", "decode", "lower", "upper", "title", "startswith", "endswith", "next", "start", "run", "stop", "flush",
             "seek", "group", "match", "search", "name", "year", "month", "day", "total", "mean", "sum", "min", "max", "any", "all", "bind", "connect", "accept", "put", "wait", "set", "info", "error",
             "debug", "warning", "log", "execute", "commit", "cursor", "fetchone", "fetchall", "submit", "result", "cancel", "done", "acquire", "release");
+    private static final Set<String> LITERALS = Set.of("string", "concatenated_string", "integer", "float", "list", "dictionary", "set", "tuple", "list_comprehension",
+            "dictionary_comprehension", "set_comprehension", "true", "false", "none");
     private static final Set<String> LOOKING = Set.of("getattr", "setattr", "hasattr", "delattr", "methodcaller", "attrgetter", "object");
     private final Draft draft;
     private final Program program;
@@ -73,7 +75,16 @@ public final class Calls {
 
     /** All calls of a routine, or all that come to a constructor. @throws Refused where they cannot all be known */
     public List<Call> to(RoutineOutline routine) {
-        return routine.isConstructor() ? new Creations(draft).of(program.type(routine.owner()).orElseThrow()) : of(routine);
+        List<Call> calls = routine.isConstructor() ? new Creations(draft).of(program.type(routine.owner()).orElseThrow()) : of(routine);
+        Function function = draft.modules().function(routine);
+        long most = function.filled().stream().anyMatch(each -> each.kind() == Parameter.Kind.ALL_FURTHER) ? Integer.MAX_VALUE
+                : function.filled().stream().filter(each -> each.kind() == Parameter.Kind.USUAL).count();
+        for (Call each : calls) {
+            if (each.arguments().stream().filter(argument -> !argument.is("keyword_argument")).count() > most) {
+                throw new Refused("the call at " + each.module().file() + ":" + each.module().line(each.node().start()) + " hands over more than " + function.name() + "() takes: it means another");
+            }
+        }
+        return calls;
     }
 
     private void refuseFamily(RoutineOutline routine) {
@@ -135,7 +146,7 @@ public final class Calls {
             }
             known |= !meant.isEmpty();
         }
-        if (known) {
+        if (known || isElsewhere(module, name, routine)) {
             return false;
         }
         List<RoutineOutline> named = program.types().stream().flatMap(each -> each.routines().stream()).filter(each -> each.name().equals(routine.name())).toList();
@@ -144,6 +155,43 @@ public final class Calls {
         }
         throw new Refused("whose " + routine.name() + " is meant at " + module.file() + ":" + line + " is not known"
                 + (named.size() > 1 ? ": " + named.size() + " routines have that name" : ""));
+    }
+
+    /** Whether it is a name of a library's module, of a literal, or of an object whose classes have nothing to do with the routine's. */
+    private boolean isElsewhere(Module module, Cst name, RoutineOutline routine) {
+        List<Cst> path = module.path(name.start());
+        Cst around = path.get(path.size() - 2);
+        if (!around.is("attribute")) {
+            return false;
+        }
+        Cst receiver = around.inner().get(0);
+        while (receiver.is("attribute")) {
+            receiver = receiver.inner().get(0);
+        }
+        String root = module.text(receiver);
+        if (LITERALS.contains(receiver.kind())) {
+            return true;
+        }
+        Optional<Function> function = Function.around(module, name.start());
+        if (receiver.is("identifier") && function.filter(each -> each.locals().contains(root) && !isSelf(each, root)).isEmpty()) {
+            String source = new Imports(draft).source(module, root);
+            if (!source.isEmpty()) {
+                return draft.modules().isForeign(source);
+            }
+        }
+        boolean own = around.inner().get(0).is("identifier") && function.filter(each -> isSelf(each, root)).isPresent() || root.matches("super\\(.*\\)");
+        return own && program.type(routine.owner()).filter(owner -> function.flatMap(Function::home).map(home -> !isRelated(module, home, owner)).orElse(false)).isPresent();
+    }
+
+    private static boolean isSelf(Function function, String name) {
+        return function.held() == 1 && !function.parameters().isEmpty() && function.parameters().get(0).name().equals(name);
+    }
+
+    /** Whether instances of a class can be of another. */
+    private boolean isRelated(Module module, Cst home, TypeOutline owner) {
+        return program.types().stream().filter(each -> each.file().equals(module.file()) && each.line() <= module.line(home.start()) && module.line(home.start()) <= each.endLine()
+                && each.simpleName().equals(module.text(home.part("name").orElse(home)))).anyMatch(each -> each.equals(owner) || program.ancestors(each).contains(owner)
+                || program.descendants(each).stream().anyMatch(child -> program.ancestors(child).contains(owner)));
     }
 
     private boolean isIn(CallFact fact, Module module) {

@@ -49,6 +49,11 @@ public final class Imports {
         }
     }
 
+    /** What a name is imported from, and as what where it has another name; empty where it is not imported at the top of the file. */
+    String source(Module module, String name) {
+        return imports(module).getOrDefault(name, "").replaceFirst("^(?:from|import) ([\\w.]+)(?: import (\\w+))?.*", "$1.$2").replaceFirst("\\.$", "");
+    }
+
     /** For each name the statement that imports it, with one name only. */
     private Map<String, String> imports(Module module) {
         Map<String, String> all = new LinkedHashMap<>();

@@ -66,6 +66,12 @@ public final class Modules {
         return names().entrySet().stream().filter(each -> each.getValue().equals(name)).map(Map.Entry::getKey).findFirst();
     }
 
+    /** Whether neither a module nor a package of the project is called so, nor begins a longer name. @param name dotted; its last word may be what a module declares */
+    boolean isForeign(String name) {
+        String first = name.replaceFirst("\\..*", "");
+        return !first.isEmpty() && names().values().stream().noneMatch(each -> each.equals(first) || each.startsWith(first + "."));
+    }
+
     private Map<String, String> names() {
         if (names.isEmpty()) {
             for (Outline each : site.program().outlines()) {

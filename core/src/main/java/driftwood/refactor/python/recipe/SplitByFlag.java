@@ -69,7 +69,7 @@ final class SplitByFlag implements PythonRecipe {
             if (function.decorators().stream().anyMatch(each -> !each.equals("staticmethod") && !each.equals("classmethod"))) {
                 throw new Refused(function.name() + "() is decorated, and called by others (@" + function.decorators().get(0) + ")");
             }
-            this.calls = new Calls(draft).of(routine);
+            this.calls = new Calls(draft).to(routine);
             if (calls.stream().anyMatch(each -> each.module().file().equals(module.file()) && function.node().start() < each.node().start() && each.node().end() <= function.node().end())) {
                 throw new Refused(function.name() + "() calls itself");
             }
