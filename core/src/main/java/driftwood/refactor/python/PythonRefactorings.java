@@ -15,6 +15,7 @@ import driftwood.smell.Finding;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -56,7 +57,11 @@ public final class PythonRefactorings implements Craft {
     private Refactoring written(PythonRecipe recipe, Finding finding, Map<String, String> names) {
         Script script = new Script(modules.texts());
         Draft draft = new Draft(finding, site.program(), modules, script, names);
-        recipe.write(draft);
+        try {
+            recipe.write(draft);
+        } catch (IndexOutOfBoundsException | NoSuchElementException | IllegalArgumentException e) {
+            throw new Refused("Driftwood came to code that this recipe does not understand (" + e + "): a defect worth telling");
+        }
         List<Stage> stages = new Unused(modules).without(script.stages());
         if (stages.isEmpty()) {
             throw new Refused("there is nothing to change");

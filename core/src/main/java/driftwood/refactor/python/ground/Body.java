@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The statements of a block, with the comments around them.
@@ -153,6 +154,19 @@ public record Body(Module module, int from, int to, List<Cst> statements, List<S
     /** Whether it gives control away in the middle. */
     public boolean waits() {
         return statements.stream().anyMatch(each -> has(each, node -> WAITING.contains(node.kind()), Set.of()) || module.text(each).startsWith("async"));
+    }
+
+    /** Whether something that is not a plain local is given another value. @param target as written */
+    public boolean sets(String target) {
+        return statements.stream().flatMap(each -> Stream.concat(Module.all(each, "assignment").stream(), Module.all(each, "augmented_assignment").stream()))
+                .anyMatch(each -> each.part("left").map(module::text).orElse("").equals(target));
+    }
+
+    /** Whether a lambda, comprehension or function in it has one of some names for itself. */
+    public boolean hides(Set<String> names) {
+        return statements.stream().flatMap(each -> Stream.of("lambda", "function_definition", "for_in_clause").flatMap(kind -> Module.all(each, kind).stream()))
+                .map(each -> each.part("parameters").or(() -> each.part("left"))).flatMap(Optional::stream).flatMap(each -> Module.all(each, "identifier").stream())
+                .map(module::text).anyMatch(names::contains);
     }
 
     /** Whether one of some names is said in it. */

@@ -103,6 +103,9 @@ final class ArmsOnClasses {
                 .filter(type -> type.matches(".*\\b(None|Optional|Union|Any)\\b.*")).ifPresent(type -> {
                     throw new Refused(said + " may be something else than a " + common.simpleName() + " (" + type + ")");
                 });
+        if (function.parameters().stream().anyMatch(each -> each.name().equals(said) && each.initial().filter(value -> value.is("none")).isPresent())) {
+            throw new Refused(said + " is None where callers leave it out");
+        }
     }
 
     private void refuseMissing() {
@@ -123,8 +126,11 @@ final class ArmsOnClasses {
         String said = module.text(subject);
         all.remove(said);
         for (Body each : moved) {
-            if (subject.is("identifier") && each.names().bound().contains(said)) {
+            if (subject.is("identifier") && each.names().bound().contains(said) || each.sets(said)) {
                 throw new Refused("an arm gives " + said + " another value");
+            }
+            if (each.hides(function.isOfInstance() ? Set.copyOf(List.of(said, self())) : Set.of(said))) {
+                throw new Refused("an arm uses one of the names " + said + " and self again for something else");
             }
             if (each.statements().stream().map(module::text).anyMatch(text -> text.matches("(?s).*\\b\\w+\\.__\\w*[a-zA-Z0-9]\\b(?!__).*"))) {
                 throw new Refused("an arm uses a name that only its own class knows (two underscores)");

@@ -65,6 +65,8 @@ final class FunctionsByKey implements PythonRecipe {
         private final List<String> names;
         /** Handlers are methods of the class around; else functions of the module. */
         private final boolean inClass;
+        /** The table of a class stands behind it. */
+        private final boolean apart;
 
         Tabling(Draft draft, Chain chain) {
             this.draft = draft;
@@ -80,10 +82,11 @@ final class FunctionsByKey implements PythonRecipe {
             if (function.home().isEmpty() && module.path(function.node().start()).stream().filter(each -> each.is("function_definition")).count() > 1) {
                 throw new Refused(function.name() + "() stands in another function");
             }
-            if (inClass && isEnumeration(function.home().get())) {
-                throw new Refused("a table in an enumeration would be one of its members");
+            this.apart = inClass && isParticular(chain);
+            if (apart && !module.indentAt(module.around(function.home().get()).start()).isEmpty()) {
+                throw new Refused("the class around stands in another class or function");
             }
-            int beside = function.home().orElse(function.node()).start();
+            int beside = apart ? function.home().get().end() : function.home().orElse(function.node()).start();
             labels.byArm().stream().flatMap(List::stream).filter(each -> !each.is("string") && !each.is("integer")).map(each -> module.text(each).replaceFirst("\\..*", ""))
                     .filter(each -> !module.isKnownBefore(each, beside)).findFirst().ifPresent(each -> {
                         throw new Refused("the key " + each + " is not known yet where the table would stand");
@@ -115,8 +118,10 @@ final class FunctionsByKey implements PythonRecipe {
             }
         }
 
-        private boolean isEnumeration(Cst home) {
-            return home.part("superclasses").map(module::text).orElse("").matches("(?s).*(Enum|Flag)\\b.*");
+        /** Whether what stands in the class may be taken for more than it is: for a member of an enumeration, or for a field by a library's own rules. */
+        private boolean isParticular(Chain chain) {
+            return draft.program().type(chain.within()).filter(type -> draft.program().hasForeignParent(type)).isPresent()
+                    || function.home().get().part("superclasses").map(module::text).orElse("").matches("(?s).*(Enum|Flag)\\b.*");
         }
 
         private List<String> names(Chain chain) {
@@ -138,6 +143,10 @@ final class FunctionsByKey implements PythonRecipe {
             String added = added(module.indentAt(beside.start()));
             if (inClass) {
                 int end = module.lineEnd(beside.end() - 1);
+                if (apart) {
+                    Cst home = module.around(function.home().orElseThrow());
+                    script.insert(module.file(), module.lineEnd(home.end() - 1), module.newLine() + module.newLine() + table("", module.text(function.home().get().part("name").orElseThrow()) + "."), "7");
+                }
                 script.insert(module.file(), end, (module.text().charAt(end - 1) == '\n' ? "" : module.newLine()) + module.newLine() + added);
             } else {
                 script.insert(module.file(), above(beside), added + module.newLine() + module.newLine());
@@ -164,10 +173,15 @@ final class FunctionsByKey implements PythonRecipe {
                 text.append(indent).append("def ").append(names.get(i)).append('(').append(String.join(", ", outcome.captured().stream().map(each -> function.annotated(each, module)).toList())).append(')').append(outcome.kind() == Kind.RETURNS ? function.returns(module) : "").append(':').append(line)
                         .append(body(decision.arms().get(i).body(), inner)).append(line).append(gap);
             }
-            text.append(indent).append(table).append(" = {").append(line);
+            return apart ? text.toString().stripTrailing() + line : text.append(table(indent, "")).toString();
+        }
+
+        private String table(String indent, String owner) {
+            String line = module.newLine();
+            StringBuilder text = new StringBuilder(indent).append(table).append(" = {").append(line);
             for (int i = 0; i < names.size(); i++) {
                 for (Cst label : labels.byArm().get(i)) {
-                    text.append(inner).append(module.text(label)).append(": ").append(names.get(i)).append(',').append(line);
+                    text.append(indent).append(module.indent()).append(module.text(label)).append(": ").append(owner).append(names.get(i)).append(',').append(line);
                 }
             }
             return text.append(indent).append('}').append(line).toString();
@@ -182,7 +196,7 @@ final class FunctionsByKey implements PythonRecipe {
             String indent = decision.indent();
             String inner = indent + module.indent();
             String holder = holder();
-            String found = function.isOfInstance() ? function.parameters().get(0).name() + "." + table : table;
+            String found = inClass && !apart ? function.parameters().get(0).name() + "." + table : table;
             StringBuilder text = new StringBuilder(indent).append(holder).append(" = ").append(found).append(".get(").append(module.text(labels.subject())).append(')').append(line);
             String call = holder + "(" + String.join(", ", outcome.captured()) + ")";
             String done = switch (outcome.kind()) {
