@@ -79,7 +79,7 @@ class PythonRecipesTest {
         Process process = new ProcessBuilder("python3", "-B", "-W", "error::SyntaxWarning", "main.py").directory(folder.toFile()).redirectErrorStream(true).start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).as(said).isZero();
-        return said;
+        return said.strip();
     }
 
     private void thePatchGivesTheSame(RecipeCase one, Refactoring refactoring) throws Exception {

@@ -6,7 +6,7 @@ import java.util.List;
 
 /** All recipes for Python. */
 public final class PythonRecipes {
-    private static final List<PythonRecipe> ALL = List.of(new FunctionsByKey("registry"), new FunctionsByKey("strategy"), new BehaviourOnClasses(), new PartsByName(), new PartsThatAnswer(), new ToldInTurn(), new SplitByFlag(), new PartsAsOne(), new HandedIn(), new CreationByItself(), new NeutralInstance());
+    private static final List<PythonRecipe> ALL = List.of(new FunctionsByKey("registry"), new FunctionsByKey("strategy"), new BehaviourOnClasses(), new PartsByName(), new PartsThatAnswer(), new ToldInTurn(), new SplitByFlag(), new PartsAsOne(), new HandedIn(), new CreationByItself(), new NeutralInstance(), new OneForAll());
 
     private PythonRecipes() {
     }
