@@ -53,10 +53,42 @@ class PythonTest {
     }
 
     @Test
-    void aFindingIsExplainedAndPlannedInWords() throws IOException {
+    void aFindingIsExplainedAndWhatStandsAgainstAPatternIsSaid() throws IOException {
         String id = scan().get("findings").get(0).get("id").asText();
         assertThat(InProcess.run("explain", id, "--project", project).out()).contains("pilot_for", "Ways to answer it");
-        assertThat(InProcess.run("plan", id, "--project", project).out()).contains("Steps", "Not carried out by Driftwood: there are recipes for Java alone").doesNotContain("+++ ");
+        assertThat(InProcess.run("plan", id, "--pattern", "null-object", "--project", project).out())
+                .contains("Not carried out by Driftwood: where there is nothing, more happens than a neutral answer").doesNotContain("+++ ");
+    }
+
+    private String idOf(String smell) throws IOException {
+        for (JsonNode each : scan().get("findings")) {
+            if (each.get("smell").asText().equals(smell)) {
+                return each.get("id").asText();
+            }
+        }
+        throw new AssertionError(smell);
+    }
+
+    @Test
+    void aRefactoringIsCarriedOutAndEveryStageConfirmed() throws IOException {
+        String id = idOf("flag-argument");
+        assertThat(InProcess.run("plan", id, "--pattern", "separate-routines", "--project", project).out()).contains("+    def surcharge_holiday(self, vessel: Vessel) -> int:");
+        Run walk = InProcess.run("refactor", id + "-separate-routines", "--apply", "--over-changes", "--trial-time", "0", "--project", project);
+        assertThat(walk.code()).as(walk.out() + walk.err()).isEqualTo(ExitCode.FINE);
+        assertThat(walk.out()).contains("Pinned", "Stage 3 of 3", "same: ", "Carried out: 3 stages.");
+        assertThat(java.nio.file.Files.readString(folder.resolve("quay/dues.py"))).contains("dues.surcharge_without_holiday(vessel)").doesNotContain("holiday: bool");
+        assertThat(scan().get("findings")).extracting(each -> each.get("smell").asText()).doesNotContain("flag-argument");
+    }
+
+    @Test
+    void aSlipOnTheWayPutsTheStageBack() throws IOException {
+        String id = idOf("container-type-check");
+        InProcess.run("plan", id, "--pattern", "composite", "--project", project);
+        String before = java.nio.file.Files.readString(folder.resolve("quay/vessels.py"));
+        Run walk = InProcess.run("refactor", id + "-composite", "--apply", "--over-changes", "--trial-time", "0", "--project", project, "--tests", "! grep -q 'def weigh(self)' quay/vessels.py");
+        assertThat(walk.code()).isEqualTo(ExitCode.ACT);
+        assertThat(walk.err()).contains("stage 1 was put back: the project's own tests end with 1", "The sources are as they were");
+        assertThat(java.nio.file.Files.readString(folder.resolve("quay/vessels.py"))).isEqualTo(before);
     }
 
     @Test

@@ -62,6 +62,7 @@ class DecisionTest {
             if kind == 1:\\n~log.append(1)\\nelse:\\n~log.clear()            | ACTS    |       | log
             if kind == 1:\\n~base = 1\\nelse:\\n~base = nights\\nlog.append(base) | SETS | base = |
             if kind == 1:\\n~base += nights\\nelse:\\n~base += 2\\nlog.append(base) | SETS | base += | nights
+            if kind == 1:\\n~for n in log: base += n\\nelse:\\n~base = 2\\nlog.append(base) | SETS | base = | log base
             if kind == 1:\\n~own = nights\\n~return own\\nreturn base        | RETURNS |       | nights
             if kind == 1:\\n~raise KeyError(kind)\\nelse:\\n~base = nights\\nlog.append(base) | RETURNS |     | kind
             """)
@@ -78,7 +79,7 @@ class DecisionTest {
             if kind == 1:\\n~return 1\\nelif kind == 2:\\n~log.clear()\\nlog.append(1)     | one arm leaves the function and another goes on
             if kind == 1:\\n~yield 1\\nelse:\\n~log.clear()                                | waits or yields
             if kind == 1:\\n~super().go()\\nelse:\\n~log.clear()                           | only the place where it stands
-            if kind == 1:\\n~base = 1\\n~log.clear()\\nelse:\\n~base = 2\\nlog.append(base) | does not end by setting base
+            if kind == 1:\\n~own = 1\\n~log.clear()\\nelse:\\n~own = 2\\nlog.append(own) | does not end by setting own
             """)
     void armsThatCannotStandAloneAreRefused(String statements, String because) {
         assertThatThrownBy(() -> outcome(statements)).isInstanceOf(Refused.class).hasMessageContaining(because);

@@ -78,7 +78,7 @@ public record Body(Module module, int from, int to, List<Cst> statements, List<S
         Cst last = statements.get(statements.size() - 1);
         Optional<Cst> value = Outcome.assigned(module, last, local);
         if (value.isEmpty()) {
-            return moved(indent);
+            return moved(indent) + (exits() ? "" : module.newLine() + indent + "return " + local.replaceFirst(" .*", ""));
         }
         String before = !module.beginsLine(last.start()) ? "" : module.moved(module.lineStart(from), module.lineStart(last.start()), indent);
         String said = module.text().substring(last.start(), value.get().start());
@@ -134,6 +134,12 @@ public record Body(Module module, int from, int to, List<Cst> statements, List<S
             case "with_statement" -> last.part("body").filter(each -> exits(each.inner())).isPresent();
             default -> false;
         };
+    }
+
+    /** Whether its last statement gives something its value, or throws. @param stored with the sign */
+    public boolean endsBySetting(String stored) {
+        Cst last = statements.get(statements.size() - 1);
+        return last.is("raise_statement") || Outcome.assigned(module, last, stored).isPresent();
     }
 
     /** Whether a value is given back anywhere in it. */

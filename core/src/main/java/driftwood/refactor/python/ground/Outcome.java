@@ -43,8 +43,14 @@ public record Outcome(Kind kind, String stored, List<String> captured) {
         Kind kind = kind(decision, all);
         String local = kind == Kind.RETURNS || decision.rest().isEmpty() && decision.outermost() ? "" : stored(decision, all);
         String stored = local.isEmpty() ? "" : local + " =";
-        if (!stored.isEmpty()) {
-            moved.forEach(each -> refuseUnset(each, stored));
+        if (moved.stream().anyMatch(each -> !stored.isEmpty() && !each.endsBySetting(stored))) {
+            // What was there before goes in, and comes out again where the arm changes it on the way or not at all.
+            if (captured(decision, Set.of(local)).stream().noneMatch(local::equals)) {
+                throw new Refused("an arm does not end by setting " + local);
+            }
+            Set<String> read = new LinkedHashSet<>(Set.of(local));
+            moved.forEach(each -> read.addAll(each.names().read()));
+            return new Outcome(Kind.SETS, stored, captured(decision, read));
         }
         return new Outcome(stored.isEmpty() ? kind : Kind.SETS, stored, captured(decision, moved));
     }
@@ -118,14 +124,6 @@ public record Outcome(Kind kind, String stored, List<String> captured) {
             } else if (each.start() > decision.chain().get(0).start() || decision.inLoop()) {
                 names.addAll(Names.of(decision.module(), List.of(each)).read());
             }
-        }
-    }
-
-    private static void refuseUnset(Body body, String stored) {
-        Cst last = body.statements().get(body.statements().size() - 1);
-        boolean raises = last.is("raise_statement");
-        if (!raises && assigned(body.module(), last, stored).isEmpty()) {
-            throw new Refused("an arm does not end by setting " + stored.replace(" =", ""));
         }
     }
 

@@ -71,6 +71,9 @@ final class CreationByItself implements PythonRecipe {
             if (outcome.kind() == Kind.SETS && decision.otherwise().isEmpty()) {
                 throw new Refused("where no arm takes it, what was there before stays");
             }
+            if (outcome.kind() == Kind.SETS && moved.stream().anyMatch(each -> !each.endsBySetting(outcome.stored()))) {
+                throw new Refused("an arm does more with what it creates");
+            }
             if (decision.otherwise().isEmpty() && !(decision.outermost() && decision.rest().isEmpty())) {
                 throw new Refused("where no arm takes it, the function goes on");
             }

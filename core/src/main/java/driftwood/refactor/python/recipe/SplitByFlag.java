@@ -73,7 +73,7 @@ final class SplitByFlag implements PythonRecipe {
             if (calls.stream().anyMatch(each -> each.module().file().equals(module.file()) && function.node().start() < each.node().start() && each.node().end() <= function.node().end())) {
                 throw new Refused(function.name() + "() calls itself");
             }
-            String word = name.replaceFirst("^(is|has|with|should|do|use)_", "");
+            String word = name.replaceFirst("^(is|has|with|should|do|use|as)_", "");
             String all = String.join("\n", draft.modules().with(function.name()).stream().map(Module::text).toList());
             String own = function.name();
             names.put(true, draft.freeName("true", all, own + "_" + word, own + "_with_" + word));
