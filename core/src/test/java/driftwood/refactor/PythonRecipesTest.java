@@ -31,15 +31,19 @@ class PythonRecipesTest {
         return RecipeCase.all(Path.of("src/test/resources/recipes-python"));
     }
 
+    /** The interpreter itself: what stands on the path may be a script that looks for it every time. */
+    private static String python = "";
+
     @BeforeAll
-    static void anInterpreterIsThere() {
-        boolean there = false;
+    static void anInterpreterIsThere() throws InterruptedException {
         try {
-            there = new ProcessBuilder("python3", "--version").start().waitFor() == 0;
-        } catch (IOException | InterruptedException e) {
+            Process asked = new ProcessBuilder("python3", "-c", "import sys; print(sys.executable)").start();
+            python = new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+            asked.waitFor();
+        } catch (IOException e) {
             // Told below.
         }
-        assumeTrue(there, "python3 is not on the PATH");
+        assumeTrue(!python.isEmpty(), "python3 is not on the PATH");
     }
 
     @ParameterizedTest(name = "{0}")
@@ -76,7 +80,7 @@ class PythonRecipesTest {
 
     /** What main.py says, and how it ends. */
     private static String run(Path folder) throws Exception {
-        Process process = new ProcessBuilder("python3", "-B", "-W", "error::SyntaxWarning", "main.py").directory(folder.toFile()).redirectErrorStream(true).start();
+        Process process = new ProcessBuilder(python, "-I", "-B", "-W", "error::SyntaxWarning", "-c", "import sys; sys.path.insert(0, '.'); import runpy; runpy.run_path('main.py', run_name='__main__')").directory(folder.toFile()).redirectErrorStream(true).start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).as(said).isZero();
         return said.strip();
