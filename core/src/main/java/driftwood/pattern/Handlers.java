@@ -2,7 +2,6 @@ package driftwood.pattern;
 
 import driftwood.smell.Chain;
 import java.util.List;
-import java.util.Locale;
 
 /** What a table of functions and its entries are called, that a decision becomes. */
 public final class Handlers {
@@ -17,6 +16,6 @@ public final class Handlers {
     /** {@code _quote_tug}. @param labels of an arm, as a reader would name them */
     public static String function(Chain chain, List<String> labels) {
         String word = Words.ofLabel(String.join("_", labels.stream().limit(2).map(each -> each.replaceFirst("^[rbuRBU]*(['\"])(.*)\\1$", "$2")).toList()));
-        return "_" + Branches.routineFor(chain).replaceFirst("^_+", "").replaceFirst("_+$", "") + "_" + word.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(Locale.ROOT);
+        return "_" + Branches.routineFor(chain).replaceFirst("^_+", "").replaceFirst("_+$", "") + "_" + Words.snake(word);
     }
 }

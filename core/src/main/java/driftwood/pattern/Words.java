@@ -42,6 +42,11 @@ public final class Words {
         return word.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toUpperCase(Locale.ROOT);
     }
 
+    /** {@code PaymentKind} becomes {@code payment_kind}. */
+    public static String snake(String word) {
+        return constant(word).toLowerCase(Locale.ROOT);
+    }
+
     static String simple(String qualified) {
         return qualified.substring(qualified.lastIndexOf('.') + 1);
     }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import driftwood.scan.Scan;
-import driftwood.smell.Finding;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -13,8 +12,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -64,18 +61,8 @@ class PythonRecipesTest {
             wanted = stage.meant() ? one.said().getOrDefault("meant", wanted) : wanted;
             assertThat(run(root)).as(stage.does()).isEqualTo(wanted);
         }
-        Finding finding = one.finding(before);
-        Set<String> left = smells(before);
-        left.remove(finding.smell() + " " + finding.symbol());
-        left.addAll(List.of(one.said().getOrDefault("leaves", "").split(";\\s*")));
-        assertThat(smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(left);
-        thePatchGivesTheSame(one, refactoring);
-    }
-
-    private static Set<String> smells(Scan.Result result) {
-        Set<String> smells = new TreeSet<>();
-        result.findings().forEach(each -> smells.add(each.smell() + " " + each.symbol()));
-        return smells;
+        assertThat(RecipeCase.smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(one.left(before));
+        one.thePatchGivesTheSame(refactoring, patched);
     }
 
     /** What main.py says, and how it ends. */
@@ -84,17 +71,5 @@ class PythonRecipesTest {
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).as(said).isZero();
         return said.strip();
-    }
-
-    private void thePatchGivesTheSame(RecipeCase one, Refactoring refactoring) throws Exception {
-        one.write(patched);
-        Process git = new ProcessBuilder("git", "apply", "--whitespace=nowarn", "-").directory(patched.toFile()).redirectErrorStream(true).start();
-        git.getOutputStream().write(refactoring.diff().getBytes(StandardCharsets.UTF_8));
-        git.getOutputStream().close();
-        String said = new String(git.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        assertThat(git.waitFor()).as(said).isZero();
-        for (String file : refactoring.files()) {
-            assertThat(Files.readString(patched.resolve(file))).isEqualTo(refactoring.after(file, refactoring.stages().size()).orElseThrow());
-        }
     }
 }

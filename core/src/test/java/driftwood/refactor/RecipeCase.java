@@ -1,5 +1,7 @@
 package driftwood.refactor;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import driftwood.behaviour.build.Compiler;
 import driftwood.plan.Planner;
 import driftwood.scan.Scan;
@@ -7,12 +9,16 @@ import driftwood.smell.Finding;
 import java.io.IOException;
 import java.net.URL;
 import java.net.URLClassLoader;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
@@ -65,6 +71,40 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
 
     static Scan.Result scan(Path root) {
         return new Scan(Scan.Options.DEFAULT.on(1)).run(root, List.of(root));
+    }
+
+    /** What a scan reports, by smell and place. */
+    static Set<String> smells(Scan.Result result) {
+        Set<String> smells = new TreeSet<>();
+        result.findings().forEach(each -> smells.add(each.smell() + " " + each.symbol()));
+        return smells;
+    }
+
+    /** What may be reported afterwards: what was before without the one that is cured, and what the case says. */
+    Set<String> left(Scan.Result before) {
+        Finding finding = finding(before);
+        Set<String> smells = smells(before);
+        smells.remove(finding.smell() + " " + finding.symbol());
+        smells.addAll(List.of(said.getOrDefault("leaves", "").split(";\\s*")));
+        return smells;
+    }
+
+    /** The patch of all stages, applied by git in an empty folder, gives the same files. */
+    void thePatchGivesTheSame(Refactoring refactoring, Path patched) throws Exception {
+        write(patched);
+        Process git = new ProcessBuilder("git", "apply", "--whitespace=nowarn", "-").directory(patched.toFile()).redirectErrorStream(true).start();
+        git.getOutputStream().write(refactoring.diff().getBytes(StandardCharsets.UTF_8));
+        git.getOutputStream().close();
+        String told = new String(git.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(git.waitFor()).as(told).isZero();
+        for (String file : refactoring.files()) {
+            Optional<String> wanted = refactoring.after(file, refactoring.stages().size());
+            if (wanted.isPresent()) {
+                assertThat(Files.readString(patched.resolve(file))).isEqualTo(wanted.get());
+            } else {
+                assertThat(patched.resolve(file)).doesNotExist();
+            }
+        }
     }
 
     Finding finding(Scan.Result result) {

@@ -17,7 +17,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.Set;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -53,9 +52,9 @@ class RecipesTest {
             wanted = stage.meant() ? one.said().getOrDefault("meant", wanted) : wanted;
             assertThat(RecipeCase.run(root, classes)).as(stage.does()).isEqualTo(wanted);
         }
-        assertThat(smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(expected(one, before));
+        assertThat(RecipeCase.smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(one.left(before));
         thePlanSaysWhatIsThere(one, before, refactoring);
-        thePatchGivesTheSame(one, refactoring);
+        one.thePatchGivesTheSame(refactoring, patched);
     }
 
     /** What a plan calls new is in the code that its stages wrote, and the drill names files that are there or are still to come. */
@@ -91,37 +90,6 @@ class RecipesTest {
                 Files.writeString(file, each.getValue().get());
             } else {
                 Files.delete(file);
-            }
-        }
-    }
-
-    private static Set<String> smells(Scan.Result result) {
-        Set<String> smells = new TreeSet<>();
-        result.findings().forEach(each -> smells.add(each.smell() + " " + each.symbol()));
-        return smells;
-    }
-
-    private static Set<String> expected(RecipeCase one, Scan.Result before) {
-        Finding finding = one.finding(before);
-        Set<String> smells = smells(before);
-        smells.remove(finding.smell() + " " + finding.symbol());
-        smells.addAll(List.of(one.said().getOrDefault("leaves", "").split(";\\s*")));
-        return smells;
-    }
-
-    private void thePatchGivesTheSame(RecipeCase one, Refactoring refactoring) throws Exception {
-        one.write(patched);
-        Process git = new ProcessBuilder("git", "apply", "--whitespace=nowarn", "-").directory(patched.toFile()).redirectErrorStream(true).start();
-        git.getOutputStream().write(refactoring.diff().getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        git.getOutputStream().close();
-        String said = new String(git.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
-        assertThat(git.waitFor()).as(said).isZero();
-        for (String file : refactoring.files()) {
-            Optional<String> wanted = refactoring.after(file, refactoring.stages().size());
-            if (wanted.isPresent()) {
-                assertThat(Files.readString(patched.resolve(file))).isEqualTo(wanted.get());
-            } else {
-                assertThat(patched.resolve(file)).doesNotExist();
             }
         }
     }

@@ -7,10 +7,10 @@ import driftwood.read.java.Compilation.Trouble;
 import driftwood.refactor.Craft;
 import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
-import driftwood.refactor.Refactoring.Counts;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
+import driftwood.refactor.Written;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Drafting.Terms;
 import driftwood.refactor.java.ground.EarlyRecipe;
@@ -30,7 +30,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -128,8 +127,9 @@ public final class JavaRefactorings implements Craft {
                 throw new Refused("there is nothing to change");
             }
             new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
-            Refactoring done = new Refactoring(stages, touched(stages, ground.texts()), drafting.meant(), drafting.gone(),
-                    counts(stages, ground.texts(), ground.tests(), drafting), drafting.kinds());
+            Written all = new Written(stages, ground.texts());
+            Refactoring done = new Refactoring(stages, all.originals(), drafting.meant(), drafting.gone(),
+                    all.counts(TYPE, ground.tests()::contains, drafting.callSites(), drafting.opened()), drafting.kinds());
             return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), names) : done;
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
@@ -212,33 +212,5 @@ public final class JavaRefactorings implements Craft {
 
     private static Optional<Trouble> isUnknown(List<Trouble> troubles, Set<String> tests) {
         return troubles.stream().filter(each -> !each.file().isEmpty() && !tests.contains(each.file())).findFirst();
-    }
-
-    private static Map<String, String> touched(List<Stage> stages, Map<String, String> texts) {
-        Map<String, String> originals = new LinkedHashMap<>();
-        stages.forEach(stage -> stage.files().keySet().stream().filter(texts::containsKey).forEach(file -> originals.put(file, texts.get(file))));
-        return originals;
-    }
-
-    private static Counts counts(List<Stage> stages, Map<String, String> texts, Set<String> tests, Drafting drafting) {
-        Map<String, String> after = new LinkedHashMap<>();
-        stages.forEach(stage -> stage.files().forEach((file, text) -> after.put(file, text.orElse(""))));
-        int types = 0;
-        int lines = 0;
-        for (Map.Entry<String, String> each : after.entrySet()) {
-            String before = texts.getOrDefault(each.getKey(), "");
-            types += types(each.getValue()) - types(before);
-            lines += (int) (each.getValue().lines().count() - before.lines().count());
-        }
-        return new Counts(types, lines, drafting.callSites(), (int) after.keySet().stream().filter(tests::contains).count(), drafting.opened());
-    }
-
-    private static int types(String text) {
-        Matcher type = TYPE.matcher(text);
-        int count = 0;
-        while (type.find()) {
-            count++;
-        }
-        return count;
     }
 }

@@ -3,16 +3,15 @@ package driftwood.refactor.python;
 import driftwood.pattern.Site;
 import driftwood.refactor.Craft;
 import driftwood.refactor.Refactoring;
-import driftwood.refactor.Refactoring.Counts;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
+import driftwood.refactor.Written;
 import driftwood.refactor.python.ground.Draft;
 import driftwood.refactor.python.ground.Modules;
 import driftwood.refactor.python.ground.PythonRecipe;
 import driftwood.refactor.python.recipe.PythonRecipes;
 import driftwood.smell.Finding;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -67,23 +66,7 @@ public final class PythonRefactorings implements Craft {
             throw new Refused("there is nothing to change");
         }
         new Standing(modules.texts()).check(stages);
-        Map<String, String> originals = new LinkedHashMap<>();
-        stages.forEach(stage -> stage.files().keySet().stream().filter(modules.texts()::containsKey).forEach(file -> originals.put(file, modules.texts().get(file))));
-        return new Refactoring(stages, originals, draft.meant(), draft.gone(), counts(stages, originals, draft), Optional.empty());
-    }
-
-    private Counts counts(List<Stage> stages, Map<String, String> originals, Draft draft) {
-        Map<String, String> after = new LinkedHashMap<>();
-        stages.forEach(stage -> stage.files().forEach((file, text) -> after.put(file, text.orElse(""))));
-        int types = 0;
-        int lines = 0;
-        int tests = 0;
-        for (Map.Entry<String, String> each : after.entrySet()) {
-            String before = originals.getOrDefault(each.getKey(), "");
-            types += (int) (TYPE.matcher(each.getValue()).results().count() - TYPE.matcher(before).results().count());
-            lines += (int) (each.getValue().lines().count() - before.lines().count());
-            tests += site.program().outlines().stream().anyMatch(file -> file.file().equals(each.getKey()) && file.test()) ? 1 : 0;
-        }
-        return new Counts(types, lines, draft.callSites(), tests, draft.opened());
+        Written all = new Written(stages, modules.texts());
+        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty());
     }
 }

@@ -23,7 +23,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -148,7 +147,7 @@ final class ArmsOnClasses {
 
     /** What the object that asks is called in the methods. */
     private String host() {
-        String home = Symbol.of(draft.finding().symbol()).simpleType().replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(Locale.ROOT);
+        String home = Words.snake(Symbol.of(draft.finding().symbol()).simpleType());
         return captured.contains(home) || home.equals("self") ? home + "_" : home;
     }
 
@@ -174,7 +173,7 @@ final class ArmsOnClasses {
 
     private String routine() {
         String proposed = function.name().replaceFirst("^_+(?=[a-z])", "");
-        String word = Words.lower(Symbol.of(draft.finding().symbol()).simpleType()).replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(Locale.ROOT);
+        String word = Words.snake(Symbol.of(draft.finding().symbol()).simpleType());
         String name = draft.name("strategy", classes.isTaken(proposed, common) ? proposed + "_for_" + word : proposed);
         if (classes.isTaken(name, common) || captured.contains(name)) {
             throw new Refused("there is a " + name + " on a " + common.simpleName() + " already; give the method another name with --name strategy=NAME");

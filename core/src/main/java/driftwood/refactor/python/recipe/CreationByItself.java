@@ -1,5 +1,6 @@
 package driftwood.refactor.python.recipe;
 
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Refused;
@@ -19,7 +20,6 @@ import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** factory-method: the decision which class to create moves into a function of its own. */
@@ -83,7 +83,7 @@ final class CreationByItself implements PythonRecipe {
             this.inClass = function.isOfInstance();
             this.captured = captured(moved);
             String product = choosing.common().isEmpty() ? function.name() : Symbol.of(choosing.common()).simpleType();
-            String word = "create_" + product.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(Locale.ROOT).replaceFirst("^_+", "");
+            String word = "create_" + Words.snake(product).replaceFirst("^_+", "");
             this.name = draft.freeName("creator", module.text(), "_" + word, "_" + word + "_for_" + function.name().replaceFirst("^_+", ""));
         }
 

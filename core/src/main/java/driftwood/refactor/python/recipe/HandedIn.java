@@ -1,5 +1,6 @@
 package driftwood.refactor.python.recipe;
 
+import driftwood.pattern.Words;
 import driftwood.program.RoutineOutline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
@@ -16,7 +17,6 @@ import driftwood.refactor.python.ground.PythonRecipe;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Creating;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -85,7 +85,7 @@ final class HandedIn implements PythonRecipe {
             this.user = user;
             this.creation = creation;
             this.type = type;
-            String word = type.replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(Locale.ROOT);
+            String word = Words.snake(type);
             boolean whole = isWhole();
             Set<String> taken = taker.locals();
             String proposed = whole ? word : "make_" + word;

@@ -1,5 +1,6 @@
 package driftwood.refactor.python.recipe;
 
+import driftwood.pattern.Words;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.read.sitter.Cst;
@@ -14,7 +15,6 @@ import driftwood.refactor.python.ground.PythonRecipe;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Holding;
 import java.util.List;
-import java.util.Locale;
 
 /** singleton, as Python has it: a function that makes one instance when it is first asked, and gives that to all. */
 final class OneForAll implements PythonRecipe {
@@ -42,7 +42,7 @@ final class OneForAll implements PythonRecipe {
         }
         StringBuilder everywhere = new StringBuilder(home.text());
         calls.stream().map(Call::module).distinct().forEach(each -> everywhere.append(each.text()));
-        String word = type.simpleName().replaceAll("(?<=[a-z0-9])(?=[A-Z])", "_").toLowerCase(Locale.ROOT);
+        String word = Words.snake(type.simpleName());
         String name = draft.freeName("access", everywhere.toString(), word, "the_" + word, "shared_" + word);
         Script script = draft.script();
         Imports imports = new Imports(draft);
