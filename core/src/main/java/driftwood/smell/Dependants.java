@@ -18,7 +18,8 @@ import java.util.regex.Pattern;
 
 /**
  * How central types are: which files lean on them by what they declare (extend it, hold it, take or give it, import
- * it). What routines do inside does not count, so that the answer changes only where declarations do; nor do tests.
+ * it). What routines do inside does not count, so that the answer changes only where declarations do; nor do tests. And
+ * which of them are on their way out.
  */
 public final class Dependants {
     private static final Pattern NO_NAME = Pattern.compile("[^\\p{L}\\p{N}_$]+");
@@ -29,6 +30,7 @@ public final class Dependants {
     private final Set<String> ambiguous = new HashSet<>();
     private final Map<String, String> homes = new HashMap<>();
     private final Set<String> hidden = new HashSet<>();
+    private final Set<String> deprecated = new HashSet<>();
 
     /**
      * @param outlines all files of a program
@@ -45,7 +47,11 @@ public final class Dependants {
         Set<String> met = new HashSet<>();
         for (Outline outline : outlines) {
             for (TypeOutline type : outline.types()) {
+                if (type.traits().isDeprecated()) {
+                    deprecated.add(type.name());
+                }
                 if (files.containsKey(type.name())) {
+                    type.routines().stream().filter(each -> each.traits().isDeprecated()).forEach(each -> deprecated.add(each.symbol()));
                     homes.putIfAbsent(type.name(), outline.packageName());
                     type.routines().stream().filter(each -> each.traits().isPrivate()).forEach(each -> hidden.add(each.symbol()));
                 }
@@ -67,6 +73,19 @@ public final class Dependants {
      */
     public int of(String symbol) {
         return hidden.contains(symbol) ? 0 : files.getOrDefault(Symbol.of(symbol).type(), Set.of()).size();
+    }
+
+    /** Whether a member, its type or one around that is deprecated. @param symbol of a member or type that was asked for */
+    public boolean isDeprecated(String symbol) {
+        if (deprecated.contains(symbol)) {
+            return true;
+        }
+        for (String type = Symbol.of(symbol).type(); !type.isEmpty(); type = type.substring(0, Math.max(0, type.lastIndexOf('.')))) {
+            if (deprecated.contains(type)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void look(Outline outline) {

@@ -106,6 +106,15 @@ public record Drag(double value, double weight, List<String> reasons) {
         return bounded(weight + Math.min(MOST_FOR_DEPENDANTS, PER_DEPENDANT * log2(dependants / 2.0)), all);
     }
 
+    private static final double FOR_DEPRECATED = 1.5;
+
+    /** This drag, of what is deprecated: nobody takes pains with what is to go. */
+    public Drag leaving() {
+        List<String> all = new ArrayList<>(reasons);
+        all.add("deprecated, so on its way out");
+        return bounded(weight - FOR_DEPRECATED, all);
+    }
+
     private static double log2(double x) {
         return Math.log(x) / Math.log(2);
     }

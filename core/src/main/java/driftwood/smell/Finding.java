@@ -65,9 +65,10 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
                 message, evidence, detail);
     }
 
-    /** The same finding, with how many files lean on the type it is in. */
+    /** The same finding, with how many files lean on the type it is in, and whether that is on its way out. */
     public Finding among(Dependants dependants) {
-        return new Finding(id, smell, drag.among(dependants.of(symbol)), language, file, line, endLine, symbol, message, evidence, detail);
+        Drag central = drag.among(dependants.of(symbol));
+        return new Finding(id, smell, dependants.isDeprecated(symbol) ? central.leaving() : central, language, file, line, endLine, symbol, message, evidence, detail);
     }
 
     public Finding withId(String given) {

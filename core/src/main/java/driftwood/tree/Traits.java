@@ -58,7 +58,7 @@ public record Traits(Set<Mark> marks, Set<String> annotations) {
     }
 
     public boolean isDeprecated() {
-        return has(Mark.DEPRECATED);
+        return has(Mark.DEPRECATED) || isAnnotated("Deprecated") || isAnnotated("Obsolete");
     }
 
     /** Whether it is said to answer in place of an inherited routine. */

@@ -52,4 +52,19 @@ class DependantsTest {
         assertThat(dependants.of("quay.Vessel#twin")).isOne();
         assertThat(dependants.of("quay.Tug")).isZero();
     }
+
+    @ParameterizedTest(name = "{0}: {2}")
+    @CsvSource(delimiter = '|', textBlock = """
+            @Deprecated class Quay { void moor() { } }                                  | quay.Quay#moor()       | true
+            @Deprecated class Quay { static class Berth { void moor() { } } }           | quay.Quay.Berth#moor() | true
+            class Quay { @Deprecated void moor() { } }                                  | quay.Quay#moor()       | true
+            class Quay { @Deprecated void moor() { } void moor(int depth) { } }         | quay.Quay#moor(int)    | false
+            class Quay { @Deprecated static class Berth { } void moor() { } }           | quay.Quay#moor()       | false
+            class Quay { void moor() { } }                                              | quay.Quay#moor()       | false
+            """)
+    void whatIsDeprecatedIsKnownByItsOwnWordOrThatOfTheTypeAround(String source, String symbol, boolean deprecated) {
+        Program program = Given.scan("", "package quay;\n" + source).program();
+        Dependants dependants = new Dependants(program.outlines(), Set.of("quay.Quay", "quay.Quay.Berth"));
+        assertThat(dependants.isDeprecated(symbol)).isEqualTo(deprecated);
+    }
 }

@@ -33,4 +33,12 @@ class DragTest {
         assertThat(among.value()).isEqualTo(drag);
         assertThat(among.reasons().contains(dependants + " other files lean on the type")).isEqualTo(dependants >= 4);
     }
+
+    @ParameterizedTest(name = "{0} places, deprecated: {1}")
+    @CsvSource({"1, 0.0", "3, 0.1", "40, 2.8"})
+    void nobodyTakesPainsWithWhatIsToGo(int reach, double drag) {
+        Drag leaving = Drag.of(reach, 1, 0).build().leaving();
+        assertThat(leaving.value()).isEqualTo(drag);
+        assertThat(leaving.reasons()).endsWith("deprecated, so on its way out");
+    }
 }

@@ -138,8 +138,13 @@ public final class NearTwinClasses implements Detector {
     }
 
     private static boolean repeats(Map<String, Shape> shapes, Set<String> differing) {
-        return shapes.values().stream().anyMatch(each -> !differing.contains(each.key()) && each.statements() >= 2
-                && !each.name().isEmpty() && !each.name().equals("new") && !Language.isAsked(each.name(), Contract.EQUALITY, Contract.HASH, Contract.TEXT, Contract.ORDER));
+        return shapes.values().stream().anyMatch(each -> !differing.contains(each.key()) && works(each)
+                && !Language.isAsked(each.name(), Contract.EQUALITY, Contract.HASH, Contract.TEXT, Contract.ORDER));
+    }
+
+    /** A routine with work in it: neither a constructor nor one statement, such as handing itself to a visitor. */
+    private static boolean works(Shape shape) {
+        return shape.statements() >= 2 && !shape.name().isEmpty() && !shape.name().equals("new");
     }
 
     private static Finding finding(List<TypeOutline> twins, Map<String, Map<String, Shape>> byType, Program program) {
@@ -166,6 +171,7 @@ public final class NearTwinClasses implements Detector {
             }
         }
         List<Shape> repeated = own.values().stream().filter(each -> !each.name().isEmpty() && !differing.contains(each.key())).toList();
+        List<Shape> working = repeated.stream().filter(NearTwinClasses::works).toList();
         int same = repeated.size();
         Optional<Shape> largest = repeated.stream()
                 .max((a, b) -> a.statements() - b.statements());
@@ -177,11 +183,11 @@ public final class NearTwinClasses implements Detector {
                 .map(NearTwinClasses::readable).toList()) : "word for word";
         boolean apart = twins.stream().map(each -> parents(each, program)).distinct().count() > 1 && twins.stream().allMatch(each ->
                 !each.supertypes().isEmpty() && program.hasForeignParent(each) && each.kind() == TypeKind.CLASS);
-        Drag drag = Drag.of(twins.size(), files.size(), same)
+        Drag drag = Drag.of(twins.size(), files.size(), working.size())
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
                 .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
-                .risk(repeated.stream().mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
+                .risk(working.stream().mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();

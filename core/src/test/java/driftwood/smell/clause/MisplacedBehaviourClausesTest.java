@@ -57,6 +57,30 @@ class MisplacedBehaviourClausesTest extends Clauses {
                     String label(Vessel v) { return v.kind == Kind.TUG ? tugLabel(v) : tankerLabel(v); }
                 }
                 """);
+        java("callbacks in the words of the type's own condition").hasNot("""
+                package quay;
+                class Office {
+                    enum Status { NEW, OPENED, CLOSED }
+                    Status status = Status.NEW;
+                    int n;
+                    void dayOpened() {
+                        status = Status.OPENED;
+                        n++;
+                    }
+                    void dayClosed() {
+                        status = Status.CLOSED;
+                        n--;
+                    }
+                    void gateOpened(String gate) {
+                        n += gate.length();
+                        status = Status.OPENED;
+                    }
+                    void gateClosed(String gate) {
+                        n -= gate.length();
+                        status = Status.CLOSED;
+                    }
+                }
+                """);
         java("mapper").hasNot("""
                 package quay;
                 class Vessel {

@@ -480,6 +480,75 @@ class NullCheckClausesTest extends Clauses {
                 class Guest:
                     def board(self): print(1)
                 """);
+        python("nothing for nothing").hasNot("""
+                class Roster:
+                    def tenant(self, berth):
+                        if berth > 3:
+                            return None
+                        return str(berth)
+                class Office:
+                    def __init__(self, roster: Roster):
+                        self.roster = roster
+                    def a(self):
+                        return self.roster.tenant(1) or None
+                    def b(self):
+                        return self.roster.tenant(2) or None
+                """);
+        python("one of two things that a caller chooses between has no result").hasNot("""
+                class Roster:
+                    def run(self, words, caught=True):
+                        if caught:
+                            return '-'.join(words)
+                        else:
+                            print(words)
+                            return None
+                class Office:
+                    def __init__(self, roster: Roster):
+                        self.roster = roster
+                    def a(self):
+                        told = self.roster.run(['a'])
+                        if told:
+                            return told.split('-')
+                        return []
+                    def b(self):
+                        told = self.roster.run(['b'])
+                        if told:
+                            return told.split('-')
+                        return []
+                """);
+        java("a caller's leave to make one is no choice between two things").has("""
+                package quay;
+                class Berth {
+                    int depth;
+                    int depth() { return depth; }
+                }
+                class Roster {
+                    Berth kept;
+                    Berth berth(boolean make) { // <- null-check
+                        if (kept != null) {
+                            return kept;
+                        }
+                        if (!make) {
+                            return null;
+                        }
+                        return new Berth();
+                    }
+                }
+                class Office {
+                    Roster roster;
+                    int a() {
+                        Berth berth = roster.berth(false);
+                        return berth != null ? berth.depth() : 0;
+                    }
+                    int b() {
+                        Berth berth = roster.berth(false);
+                        if (berth == null) {
+                            return -1;
+                        }
+                        return berth.depth();
+                    }
+                }
+                """);
         python("optional annotation and guard in other module").has(at("roster.py", """
                 from typing import Optional
                 class Pilot:

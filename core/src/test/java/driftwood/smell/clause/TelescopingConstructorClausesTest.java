@@ -40,6 +40,49 @@ class TelescopingConstructorClausesTest extends Clauses {
                     }
                 }
                 """);
+        java("kept for a builder").hasNot("""
+                package quay;
+                class Berth {
+                    int a, b, c, d;
+                    String n;
+                    protected Berth() { this(null, 0, 0, 0, 0); }
+                    Berth(String n, int a, int b, int c, int d) {
+                        this.n = n;
+                        this.a = a;
+                        this.b = b;
+                        this.c = c;
+                        this.d = d;
+                    }
+                    static class Builder {
+                        int a, b, c, d;
+                        String n;
+                        Builder named(String given) {
+                            n = given;
+                            return this;
+                        }
+                        Berth build() { return new Berth(n, a, b, c, d); }
+                    }
+                }
+                """);
+        java("beside a builder, for anybody").has("""
+                package quay;
+                public class Berth {
+                    int a, b, c, d;
+                    String n;
+                    public Berth(String n) { this(n, 0, 0, 0, 0); } // <- telescoping-constructor
+                    public Berth(String n, int a, int b, int c, int d) {
+                        this.n = n;
+                        this.a = a;
+                        this.b = b;
+                        this.c = c;
+                        this.d = d;
+                    }
+                    public static class Builder {
+                        String n;
+                        public Berth build() { return new Berth(n); }
+                    }
+                }
+                """);
         java("ladder without delegation").has("""
                 package quay;
                 class Berth {

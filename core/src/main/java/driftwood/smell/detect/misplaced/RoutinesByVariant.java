@@ -101,11 +101,16 @@ final class RoutinesByVariant {
                 }
             });
             boolean told = kept.stream().anyMatch(each -> each.routines().equals(routines));
-            if (routines.size() >= LEAST && !told && knows(type, family)) {
+            if (routines.size() >= LEAST && !told && knows(type, family) && !isCondition(family, type, shared)) {
                 kept.add(new Kept(type, family, List.copyOf(shared), routines));
             }
         });
         return kept;
+    }
+
+    /** Some of the conditions that an object can be in are no variants: {@code contextInitialized} tells what happened. */
+    private static boolean isCondition(TypeOutline family, TypeOutline keeper, Set<String> said) {
+        return family.name().startsWith(keeper.name() + ".") && said.size() < family.constants().size();
     }
 
     /** Whether it only asks another object for what it is named after itself: the duty is kept there. */

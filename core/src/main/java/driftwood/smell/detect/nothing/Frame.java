@@ -4,6 +4,7 @@ import driftwood.read.FileTree;
 import driftwood.source.Language;
 import driftwood.tree.Binary;
 import driftwood.tree.Block;
+import driftwood.tree.If;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Index;
@@ -14,6 +15,7 @@ import driftwood.tree.NullTest;
 import driftwood.tree.Return;
 import driftwood.tree.Routine;
 import driftwood.tree.Search;
+import driftwood.tree.Unary;
 import driftwood.tree.Yield;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -41,13 +43,22 @@ final class Frame {
         this.file = file;
     }
 
-    /** A condition that decides whether the code being walked is reached. @param holds false in what is done else */
-    private record Asked(Node condition, boolean holds) {
+    /** A condition that decides whether the code being walked is reached. @param holds false in what is done else @param split whether both ways are written out */
+    private record Asked(Node condition, boolean holds, boolean split) {
     }
 
     /** Walks what a condition decides about. @param holds false in what is done else */
     void under(Node condition, boolean holds, Runnable walk) {
-        conditions.push(new Asked(condition, holds));
+        under(new Asked(condition, holds, false), walk);
+    }
+
+    /** Walks one of both ways that an if writes out. */
+    void oneWay(If branch, boolean holds, Runnable walk) {
+        under(new Asked(branch.condition(), holds, branch.otherwise().isPresent()), walk);
+    }
+
+    private void under(Asked asked, Runnable walk) {
+        conditions.push(asked);
         walk.run();
         conditions.pop();
     }
@@ -83,7 +94,15 @@ final class Frame {
         Set<String> parameters = new HashSet<>();
         routine.parameters().forEach(each -> parameters.add(each.name()));
         Asked nearest = conditions.peek();
-        return nearest != null && asksForNothing(nearest.condition(), parameters);
+        return nearest != null && (asksForNothing(nearest.condition(), parameters) || nearest.split() && isFlag(nearest.condition()));
+    }
+
+    /** One of the two things that a caller chooses between by a flag may have no result: whoever asks for it knows. */
+    private boolean isFlag(Node condition) {
+        Node asked = condition instanceof Unary not && not.operator().equals("!") ? not.operand() : condition;
+        return asked instanceof Name name && routine.parameters().stream().anyMatch(each -> each.name().equals(name.name())
+                && (each.type().simpleName().matches("boolean|bool|Boolean") || each.fallback().filter(value -> value instanceof Literal literal
+                && literal.kind() == LiteralKind.BOOLEAN).isPresent()));
     }
 
     private boolean asksForNothing(Node condition, Set<String> names) {

@@ -19,7 +19,7 @@ import java.util.IdentityHashMap;
 
 /** Sees where null is given, handed on, stored and guarded against. */
 final class NothingWalk extends Walk {
-    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 11, NothingSighting.class, file -> new NothingWalk(file).sightings());
+    static final Seer<NothingSighting> SEER = new Seer<>("nothing", 12, NothingSighting.class, file -> new NothingWalk(file).sightings());
 
     private static final Set<String> LOGIC = Set.of("&&", "||");
 
@@ -106,8 +106,8 @@ final class NothingWalk extends Walk {
         if (frames.isEmpty()) {
             return visitNode(branch);
         }
-        frames.peek().under(branch.condition(), true, () -> scan(branch.then()));
-        branch.otherwise().ifPresent(each -> frames.peek().under(branch.condition(), false, () -> scan(each)));
+        frames.peek().oneWay(branch, true, () -> scan(branch.then()));
+        branch.otherwise().ifPresent(each -> frames.peek().oneWay(branch, false, () -> scan(each)));
         return null;
     }
 
@@ -127,7 +127,9 @@ final class NothingWalk extends Walk {
             test(inner, safe.then(), Optional.of(choice.otherwise()), choice);
             scan(safe.then());
         } else {
-            guards(test, choice.then(), Optional.of(choice.otherwise()), choice);
+            if (!Outcome.isNull(choice.otherwise())) {
+                guards(test, choice.then(), Optional.of(choice.otherwise()), choice);
+            }
             scan(choice.then());
         }
         scan(choice.otherwise());
@@ -138,7 +140,8 @@ final class NothingWalk extends Walk {
         if (binary.operator().equals("&&") && !isCondition(binary) && binary.left() instanceof NullTest test
                 && test.negated()) {
             guard(test, Kind.GUARD_SKIPS, binary, "takes false for nothing");
-        } else if (file.file().language().has(Language.Habit.TRUTH) && !isCondition(binary) && LOGIC.contains(binary.operator())) {
+        } else if (file.file().language().has(Language.Habit.TRUTH) && !isCondition(binary) && LOGIC.contains(binary.operator())
+                && !Outcome.isNull(binary.right())) {
             Truth.asked(binary.left()).filter(NullTest::negated).ifPresent(test -> {
                 boolean either = binary.operator().equals("||");
                 if (either || Truth.isUsed(binary.left(), binary)) {
