@@ -210,7 +210,7 @@ public final class Walk {
                 Files.deleteIfExists(path);
             } else if (!is(turn, text)) {
                 Files.createDirectories(path.getParent());
-                Whole.write(path, turn.kept().bytes(text));
+                Whole.write(path, turn.kept().bytes(text), new Folder(root).path());
             }
         } catch (IOException e) {
             throw new UncheckedIOException("cannot write " + path, e);

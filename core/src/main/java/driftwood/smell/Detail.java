@@ -4,6 +4,7 @@ import driftwood.pack.Line;
 import driftwood.program.RoutineOutline;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** What a finding knows beyond its text: the facts from which plans and recordings are made. */
 public sealed interface Detail permits Detail.Branching, Detail.Ladder, Detail.Nothing, Detail.Choosing, Gathered {
@@ -128,6 +129,11 @@ public sealed interface Detail permits Detail.Branching, Detail.Ladder, Detail.N
 
         public boolean isFilling() {
             return !filled.isEmpty();
+        }
+
+        /** The same caller, with what it fills of some parts only: 0 for a part that everybody must give is a value. */
+        public Caller of(Set<String> parts) {
+            return new Caller(place, filled.stream().filter(parts::contains).toList());
         }
     }
 

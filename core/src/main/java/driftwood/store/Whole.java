@@ -4,11 +4,13 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.ThreadLocalRandom;
@@ -33,8 +35,17 @@ public final class Whole {
 
     /** Writes bytes in the same way. */
     public static Path write(Path file, byte[] content) throws IOException {
-        Path draft = file.resolveSibling(DRAFT + Long.toString(ThreadLocalRandom.current().nextLong(Long.MAX_VALUE), Character.MAX_RADIX));
-        sweep(file.getParent());
+        return write(file, content, file.getParent());
+    }
+
+    /**
+     * Writes bytes in the same way, but for the draft: where nothing but sources should lie, not even a killed process leaves one.
+     *
+     * @param drafts a folder for drafts; where it is on another disk, from which nothing can be renamed into place, they lie beside the file
+     */
+    public static Path write(Path file, byte[] content, Path drafts) throws IOException {
+        Path draft = drafts.resolve(DRAFT + Long.toString(ThreadLocalRandom.current().nextLong(Long.MAX_VALUE), Character.MAX_RADIX));
+        sweep(drafts);
         try {
             try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE, StandardOpenOption.CREATE_NEW)) {
                 ByteBuffer bytes = ByteBuffer.wrap(content);
@@ -43,10 +54,25 @@ public final class Whole {
                 }
                 channel.force(true);
             }
+            keepRights(file, draft);
             return Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException e) {
+            Files.deleteIfExists(draft);
+            if (drafts.equals(file.getParent())) {
+                throw e;
+            }
+            return write(file, content);
         } catch (IOException e) {
             Files.deleteIfExists(draft);
             throw e;
+        }
+    }
+
+    /** A script that may be run, or that nobody else may read, stays so. */
+    private static void keepRights(Path file, Path draft) throws IOException {
+        PosixFileAttributeView rights = Files.getFileAttributeView(file, PosixFileAttributeView.class);
+        if (rights != null && Files.exists(file)) {
+            Files.setPosixFilePermissions(draft, rights.readAttributes().permissions());
         }
     }
 

@@ -66,6 +66,17 @@ class WalkTest {
     }
 
     @Test
+    void nothingButSourcesEverLiesBesideThem() throws Exception {
+        Walk walk = Walk.begin(root, "plan.json", refactoring);
+        Files.delete(root.resolve("quay/A.java"));
+        Files.createDirectories(root.resolve("quay/A.java/in the way"));
+        assertThatThrownBy(walk::write).isInstanceOf(Exception.class);
+        try (var files = Files.list(root.resolve("quay"))) {
+            assertThat(files.map(each -> each.getFileName().toString())).containsExactlyInAnyOrder("A.java", "Old.java");
+        }
+    }
+
+    @Test
     void whatIsKnownOfItIsReadBack() throws Exception {
         Walk.begin(root, "plan.json", refactoring).write().accept();
         Walk read = unfinished();

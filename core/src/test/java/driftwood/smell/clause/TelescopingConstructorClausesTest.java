@@ -40,6 +40,34 @@ class TelescopingConstructorClausesTest extends Clauses {
                     }
                 }
                 """);
+        python("nothing for a part that everybody gives is a value").hasNot("""
+                class Box:
+                    def __init__(self, x, y, width, height, rx=0, ry=0):
+                        self.x = x
+                        self.y = y
+                        self.width = width
+                        self.height = height
+                        self.rx = rx
+                        self.ry = ry
+                def frame():
+                    return Box(0, 0, 10, 20)
+                def shade():
+                    return Box(0, 0, 12, 22)
+                """);
+        python("filled by position").has("""
+                class Box:
+                    def __init__(self, x, y, width, height, rx=0, ry=0):  # <- telescoping-constructor
+                        self.x = x
+                        self.y = y
+                        self.width = width
+                        self.height = height
+                        self.rx = rx
+                        self.ry = ry
+                def frame():
+                    return Box(0, 0, 10, 20, 0, 3)
+                def shade():
+                    return Box(0, 0, 12, 22, 0, 4)
+                """);
         java("kept for a builder").hasNot("""
                 package quay;
                 class Berth {

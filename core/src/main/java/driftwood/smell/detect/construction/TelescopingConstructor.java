@@ -131,8 +131,10 @@ public final class TelescopingConstructor implements Detector {
         RoutineOutline longest = steps.get(steps.size() - 1);
         boolean constructors = longest.isConstructor();
         List<Caller> callers = new ArrayList<>();
+        Set<String> names = new LinkedHashSet<>(optional.getOrDefault(longest.symbol(), Set.of()));
+        names.addAll(ladder.optional());
         steps.forEach(step -> callers.addAll(calls.outside(type, step).stream()
-                .filter(each -> calls.counts(type, each.place().symbol())).toList()));
+                .filter(each -> calls.counts(type, each.place().symbol())).map(each -> each.of(names)).toList()));
         List<String> neighbours = neighbours(longest);
         List<Evidence> evidence = new ArrayList<>();
         for (RoutineOutline step : steps) {
@@ -151,8 +153,6 @@ public final class TelescopingConstructor implements Detector {
         String message = type.simpleName() + " has " + steps.size() + what + ", each adding parameters to the one before, up to "
                 + longest.parameters().size()
                 + (neighbours.isEmpty() ? "" : "; easily mixed up: " + neighbours.get(0));
-        Set<String> names = new LinkedHashSet<>(optional.getOrDefault(longest.symbol(), Set.of()));
-        names.addAll(ladder.optional());
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? Symbol.member(type.name(), longest.name()) : Symbol.member(type.name(), longest.name()) + "()";
         return SMELL.finding(new Spot(longest.file(), line, end, symbol),
@@ -168,7 +168,6 @@ public final class TelescopingConstructor implements Detector {
         }
         Set<String> names = new LinkedHashSet<>();
         Set<String> checked = optional.getOrDefault(constructor.symbol(), Set.of());
-        List<Caller> fillers = calls.withFillers(type, constructor);
         for (int i = 0; i < constructor.parameters().size(); i++) {
             ParameterOutline parameter = constructor.parameters().get(i);
             int at = i;
@@ -181,9 +180,10 @@ public final class TelescopingConstructor implements Detector {
                 names.add(parameter.name());
             }
         }
+        List<Caller> fillers = calls.withFillers(type, constructor).stream().map(each -> each.of(names)).filter(Caller::isFilling).toList();
         boolean named = constructor.parameters().stream().anyMatch(ParameterOutline::optional);
-        boolean filled = fillers.stream().anyMatch(each -> each.filled().stream().anyMatch(names::contains));
-        if (names.size() < 2 || named && !filled && !calls.isCalledByPosition(type, constructor, BY_POSITION)) {
+        int required = (int) constructor.parameters().stream().filter(each -> !each.optional() && !each.variadic()).count();
+        if (names.size() < 2 || named && fillers.isEmpty() && !calls.isCalledByPosition(type, constructor, Math.max(BY_POSITION, required + 1))) {
             return;
         }
         List<String> neighbours = neighbours(constructor);
