@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * Walks folders for source files. Hidden folders, build output and links are passed over: a link could lead
@@ -26,6 +27,8 @@ public final class SourceFinder {
             List.of("pom.xml", "build.gradle", "build.gradle.kts", "build.xml", "src", ".git", "package.json");
     private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testfixtures", "it", "test-sources",
             "__tests__", "__mocks__");
+    /** A project beside the one that it tests: {@code Quay.Tests}. */
+    private static final Pattern TEST_PROJECT = Pattern.compile(".+[.-](unit|integration|functional|acceptance)?tests?");
     /** On the Java virtual machine, packages of these names hold other things. */
     private static final Set<String> SPECIFYING = Set.of("spec", "specs");
 
@@ -127,7 +130,7 @@ public final class SourceFinder {
     private static boolean isTest(String path, Language language) {
         String[] folders = path.toLowerCase(Locale.ROOT).split("/");
         for (int i = 0; i < folders.length - 1; i++) {
-            if (TEST_FOLDERS.contains(folders[i]) || !language.isOnTheJvm() && SPECIFYING.contains(folders[i])) {
+            if (TEST_FOLDERS.contains(folders[i]) || TEST_PROJECT.matcher(folders[i]).matches() || !language.isOnTheJvm() && SPECIFYING.contains(folders[i])) {
                 return true;
             }
         }

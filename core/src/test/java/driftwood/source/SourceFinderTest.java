@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SourceFinderTest {
     @TempDir
@@ -61,6 +63,14 @@ class SourceFinderTest {
         write("src/test/java/A.java", "src/main/java/B.java", "x/BerthTest.java", "latest/C.java");
         assertThat(new SourceFinder(root).find(List.of(root)).files()).filteredOn(SourceFile::test)
                 .extracting(SourceFile::path).containsExactly("src/test/java/A.java");
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"Quay.Tests/Berth.cs, true", "src/Quay.UnitTests/deep/Berth.cs, true", "quay-tests/Berth.java, true", "quay.integrationTest/Berth.cs, true",
+            "Quay.Contests/Berth.cs, false", "Quay.Attest/Berth.cs, false", "Tested/Berth.cs, false", "Quay.Tests.cs/Berth.cs, false"})
+    void aProjectBesideTheOneThatItTestsIsTestCode(String file, boolean test) {
+        write(file);
+        assertThat(new SourceFinder(root).find(List.of(root)).files()).singleElement().extracting(SourceFile::test).isEqualTo(test);
     }
 
     @Test

@@ -83,6 +83,10 @@ abstract class Clauses {
         return new Draft("python: " + title, "quay.py");
     }
 
+    final Draft ruby(String title) {
+        return new Draft("ruby: " + title, "quay.rb");
+    }
+
     static At at(String path, String text) {
         return new At(path, text);
     }

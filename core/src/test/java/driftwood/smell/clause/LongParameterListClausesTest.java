@@ -52,6 +52,16 @@ class LongParameterListClausesTest extends Clauses {
                     public int q(int a, int b, int c, int d, int e, int f) { return a; }
                 }
                 """);
+        ruby("a structure's own list").hasNot("""
+                Plan = Struct.new(:berth, :from, :to, :vessel, :pilot, :tugs, :crane)
+                """);
+        ruby("seven").has("""
+                class Plan
+                  def put(berth, from, to, vessel, pilot, tugs, crane) # <- long-parameter-list
+                    [berth, from, to, vessel, pilot, tugs, crane]
+                  end
+                end
+                """);
         python("six").has("""
                 class Plan:
                     def q(self, a, b, c, d, e, f):  # <- long-parameter-list

@@ -161,6 +161,17 @@ class SwappedArgumentsClausesTest extends Clauses {
                     int descending(V left, V right) { return compare(right, left); }
                 }
                 """);
+        java("named back").hasNot("""
+                package quay;
+                class Archive {
+                    void copy(String draft, String record) { }
+                    void renameBook(String draft, String record) { }
+                    void write(String draft, String record) {
+                        copy(draft, record);
+                        renameBook(record, draft);
+                    }
+                }
+                """);
         java("transposed").hasNot("""
                 package quay;
                 class M {

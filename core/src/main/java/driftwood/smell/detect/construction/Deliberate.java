@@ -20,7 +20,7 @@ import java.util.stream.Stream;
 final class Deliberate {
     private static final Pattern DELIBERATE = Pattern.compile("(?i).*(swap|mirror|transpos|invert|inverse|revers|flip|"
             + "rotat|compar|equal|unordered|descend|endian|exchange|opposite|symmetric|commut|backward|undo|restore|negat|"
-            + "decrypt|orient|switch).*|(.*_)?(inv|[lg][te])(_.*)?");
+            + "decrypt|orient|switch|rename).*|(.*_)?(inv|[lg][te])(_.*)?");
     private static final Pattern RELATION = Pattern.compile("(?i).*(less|greater|than|before|after|smaller|larger|subset|superset|"
             + "dominates|prefer|better|worse|covers).*|by[A-Z_].*");
     private static final Pattern EXCHANGE = Pattern.compile("(?i)(swap|exchange|transpose|flip|mirror)\\w*");

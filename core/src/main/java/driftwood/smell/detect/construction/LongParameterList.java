@@ -88,7 +88,7 @@ public final class LongParameterList implements Detector {
     }
 
     private boolean isExcused(TypeOutline type, RoutineOutline routine, Program program, Calls calls) {
-        boolean own = type.kind() == TypeKind.RECORD && routine.isConstructor();
+        boolean own = routine.isConstructor() && (type.kind() == TypeKind.RECORD || routine.traits().has(Mark.IMPLIED) && type.traits().has(Mark.DATA));
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
                 || isListed(type, routine, program)
                 || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || isFacade(type, routine, program) || isRegistered(type, routine, program)

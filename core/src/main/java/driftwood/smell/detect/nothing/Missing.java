@@ -36,13 +36,14 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
     static Missing of(TypeRef type, TypeOutline owner, Program program) {
         Optional<TypeOutline> known = program.resolve(type, owner);
         return new Missing(VALUES.contains(type.simpleName()) || owner.typeParameters().contains(type.text()),
-                known.filter(each -> each.equals(owner) || program.ancestors(owner).contains(each) && !each.isInterface()).isPresent(),
+                known.filter(each -> each.equals(owner) || program.ancestors(owner).contains(each) && !each.isInterface()
+                        || program.ancestors(each).contains(owner)).isPresent(),
                 program.fileOf(owner).language().has(Language.Habit.NOTHING_CHECKED));
     }
 
     /** Weighs a finding. @param guards places that ask for nothing @param careful whether everybody asks */
     Drag.Builder weighed(Drag.Builder drag, int guards, boolean careful) {
-        return drag.risk(isValue, -2.0, "what is missing is a value: no object can stand for it")
+        return drag.risk(isValue, -2.0, "what is missing is a value, or of any type: no object can stand for it")
                 .risk(isChecked && !isValue, -0.8, "the compiler refuses whoever does not ask")
                 .risk(isLink, -1.0, "it links to another of its kind, and links end somewhere")
                 .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.8, "few places ask, and all of them do");
