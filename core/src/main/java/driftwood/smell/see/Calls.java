@@ -115,6 +115,11 @@ public final class Calls {
                 .filter(argument -> argument.keyword().isEmpty()).count() >= least);
     }
 
+    /** Whether only the type's own parts create it by a constructor, among them a builder. */
+    public boolean isKeptForBuilder(TypeOutline type, RoutineOutline constructor) {
+        return hasBuilder(type) && !constructor.traits().isPublic() && outside(type, constructor).isEmpty();
+    }
+
     /** Whether a builder of its own already stands beside the constructors. */
     public boolean hasBuilder(TypeOutline type) {
         return program.nestedIn(type).stream().anyMatch(each -> each.simpleName().endsWith("Builder"));

@@ -33,6 +33,21 @@ class LongParameterListClausesTest extends Clauses {
                 record Plan(int a, int b, int c, int d, int e, int f, int g) {
                 }
                 """);
+        java("kept for a builder").hasNot("""
+                package quay;
+                class Plan {
+                    final int s;
+                    Plan(int a, int b, int c, int d, int e, int f) { s = a + b + c + d + e + f; }
+                    static class Builder {
+                        int a;
+                        Builder a(int given) {
+                            a = given;
+                            return this;
+                        }
+                        Plan build() { return new Plan(a, 0, 0, 0, 0, 0); }
+                    }
+                }
+                """);
         java("ctor repeats parent").hasNot("""
                 package quay;
                 class Base {

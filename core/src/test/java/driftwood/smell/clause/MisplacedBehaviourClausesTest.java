@@ -57,6 +57,32 @@ class MisplacedBehaviourClausesTest extends Clauses {
                     String label(Vessel v) { return v.kind == Kind.TUG ? tugLabel(v) : tankerLabel(v); }
                 }
                 """);
+        python("what is done with one part each").hasNot("""
+                class Widget:
+                    def __init__(self):
+                        self.visible = False
+                class Console(Widget):
+                    pass
+                class Pager(Widget):
+                    pass
+                class Screen:
+                    def __init__(self, first: Widget):
+                        self.first = first
+                        self.console = Console()
+                        self.pager = Pager()
+                    def open_console(self):
+                        self.pager.visible = False
+                        self.console.visible = True
+                    def close_console(self):
+                        self.console.visible = False
+                        self.pager.visible = True
+                    def open_pager(self):
+                        self.console.visible = False
+                        self.pager.visible = True
+                    def close_pager(self):
+                        self.pager.visible = False
+                        self.console.visible = True
+                """);
         java("callbacks in the words of the type's own condition").hasNot("""
                 package quay;
                 class Office {

@@ -92,7 +92,8 @@ public final class LongParameterList implements Detector {
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
                 || isListed(type, routine, program)
                 || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || isFacade(type, routine, program) || isRegistered(type, routine, program)
-                || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program));
+                || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program)
+                || calls.isKeptForBuilder(type, routine));
     }
 
     /** One of several overloads that take e1, e2, e3 ... one by one, or one value of each type parameter: a list of any length, written out. */

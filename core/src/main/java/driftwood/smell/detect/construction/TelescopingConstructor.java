@@ -96,10 +96,9 @@ public final class TelescopingConstructor implements Detector {
         List<RoutineOutline> constructors = type.constructors().stream()
                 .filter(each -> !each.traits().isDeprecated()).toList();
         Ladder ladder = Ladder.ofConstructors(type, constructors, calls);
-        boolean builder = calls.hasBuilder(type);
-        if (ladder.isTelescope() && type.kind() != TypeKind.ENUM && !(builder && isKept(type, ladder, calls))) {
+        if (ladder.isTelescope() && type.kind() != TypeKind.ENUM && !calls.isKeptForBuilder(type, ladder.steps().get(ladder.steps().size() - 1))) {
             findings.add(ofLadder(type, ladder, calls, optional));
-        } else if (type.kind() != TypeKind.RECORD && !builder) {
+        } else if (type.kind() != TypeKind.RECORD && !calls.hasBuilder(type)) {
             for (RoutineOutline constructor : constructors) {
                 ofOne(type, constructor, calls, optional, findings);
             }
@@ -118,12 +117,6 @@ public final class TelescopingConstructor implements Detector {
                 findings.add(ofLadder(type, routineLadder, calls, optional));
             }
         });
-    }
-
-    /** Whether nobody but the type's own parts, such as its builder, creates it by the longest. */
-    private static boolean isKept(TypeOutline type, Ladder ladder, Calls calls) {
-        RoutineOutline longest = ladder.steps().get(ladder.steps().size() - 1);
-        return !longest.traits().isPublic() && calls.outside(type, longest).isEmpty();
     }
 
     private static Finding ofLadder(TypeOutline type, Ladder ladder, Calls calls, Map<String, Set<String>> optional) {

@@ -101,7 +101,7 @@ final class RoutinesByVariant {
                 }
             });
             boolean told = kept.stream().anyMatch(each -> each.routines().equals(routines));
-            if (routines.size() >= LEAST && !told && knows(type, family) && !isCondition(family, type, shared)) {
+            if (routines.size() >= LEAST && !told && knows(type, family) && !isCondition(family, type, shared) && !isOfParts(type, shared)) {
                 kept.add(new Kept(type, family, List.copyOf(shared), routines));
             }
         });
@@ -111,6 +111,13 @@ final class RoutinesByVariant {
     /** Some of the conditions that an object can be in are no variants: {@code contextInitialized} tells what happened. */
     private static boolean isCondition(TypeOutline family, TypeOutline keeper, Set<String> said) {
         return family.name().startsWith(keeper.name() + ".") && said.size() < family.constants().size();
+    }
+
+    /** What is done with one part each that the type has: it opens its console, and its pager. */
+    private static boolean isOfParts(TypeOutline keeper, Set<String> said) {
+        Set<String> parts = new LinkedHashSet<>();
+        keeper.fields().forEach(each -> parts.add(String.join(" ", words(each.name()))));
+        return parts.containsAll(said);
     }
 
     /** Whether it only asks another object for what it is named after itself: the duty is kept there. */
