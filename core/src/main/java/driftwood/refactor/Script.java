@@ -4,6 +4,7 @@ import driftwood.smell.Evidence;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
 
 /**
  * A refactoring as it is being written: edits in stages, all told by offsets of the sources as they are before the first
@@ -21,6 +23,8 @@ public final class Script {
     private final Map<String, String> originals;
     private final List<Begun> stages = new ArrayList<>();
     private final List<Edit> edits = new ArrayList<>();
+    /** How much of an edit's text is comments that were kept. */
+    private final Map<Integer, Integer> kept = new HashMap<>();
     private final Set<Begun> meant = Collections.newSetFromMap(new IdentityHashMap<>());
 
     /** A stage that is being written. */
@@ -127,6 +131,54 @@ public final class Script {
             }
         }
         return text;
+    }
+
+    /**
+     * Lets comments that a replaced stretch would lose stand before what replaces it. One that stands elsewhere afterwards, or whose
+     * code goes without anything in its place, is no loss.
+     *
+     * @param remarks where a text's comments are, but for those that document a declaration: from and to
+     */
+    public void keep(Function<String, List<int[]>> remarks) {
+        Set<String> edited = new LinkedHashSet<>();
+        edits.forEach(each -> edited.add(each.file()));
+        stages.forEach(each -> edited.addAll(each.whole().keySet()));
+        StringBuilder all = new StringBuilder();
+        edited.forEach(file -> after(file, stages.size() - 1).ifPresent(text -> all.append(bare(text)).append('\n')));
+        for (String file : edited) {
+            String before = originals.get(file);
+            boolean whole = stages.stream().anyMatch(each -> each.whole().containsKey(file));
+            for (int[] each : before == null || whole ? List.<int[]>of() : remarks.apply(before)) {
+                String remark = before.substring(each[0], each[1]);
+                if (all.indexOf(bare(remark)) < 0) {
+                    keep(file, each[0], each[1], remark.strip());
+                }
+            }
+        }
+    }
+
+    private static String bare(String text) {
+        return text.replaceAll("\\s+", " ").strip();
+    }
+
+    /** Puts a comment before what the last edit puts in the place of its code. */
+    private void keep(String file, int from, int to, String remark) {
+        for (int i = edits.size() - 1; i >= 0; i--) {
+            Edit edit = edits.get(i);
+            if (edit.file().equals(file) && edit.from() <= from && to <= edit.to()) {
+                String before = originals.get(file);
+                int line = before.lastIndexOf('\n', edit.from() - 1) + 1;
+                String indent = before.substring(line, edit.from());
+                String end = before.contains("\r\n") ? "\r\n" : "\n";
+                int at = kept.getOrDefault(i, 0);
+                if (!edit.text().isBlank() && indent.isBlank()) {
+                    String more = remark + end + indent;
+                    edits.set(i, new Edit(edit.stage(), file, edit.from(), edit.to(), edit.text().substring(0, at) + more + edit.text().substring(at), edit.rank()));
+                    kept.put(i, at + more.length());
+                }
+                return;
+            }
+        }
     }
 
     /** The stages in order, those that change nothing left out. */

@@ -3,10 +3,13 @@ package driftwood.refactor;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Edits in stages, all told by offsets of the text as it is before the first. */
 class ScriptTest {
@@ -103,5 +106,52 @@ class ScriptTest {
         script.replace("a", 4, 7, "2");
         script.meant();
         assertThat(script.stages()).extracting(Stage::meant).containsExactly(false, true);
+    }
+
+    /** As two sources, in which comments are in round brackets. */
+    private static List<int[]> remarks(String text) {
+        List<int[]> found = new ArrayList<>();
+        for (int at = text.indexOf('('); at >= 0; at = text.indexOf('(', at + 1)) {
+            found.add(new int[] {at, text.indexOf(')', at) + 1});
+        }
+        return found;
+    }
+
+    @ParameterizedTest(name = "{0}, {1} to {2} becomes {3}: {4}")
+    @CsvSource(delimiter = '|', nullValues = "none", textBlock = """
+            ask; {(first) a; b;} tell;         | 5 | 20 | call;         | ask; call; tell;
+            .  {(first) a; (then) b;}          | 3 | 25 | call;         | .  (first).  (then).  call;
+            .{a; b;} (behind)                  | 1 | 8  | call;         | .call; (behind)
+            .{(first) a;}                      | 1 | 13 | none          | .
+            .{(first) a;}                      | 1 | 13 | (first) call; | .(first) call;
+            .{(first   line) a;}               | 1 | 20 | (first line) call; | .(first line) call;
+            """)
+    void commentsStandBeforeWhatReplacesTheirCode(String text, int from, int to, String with, String after) {
+        Script lines = new Script(Map.of("a", text.replace('.', '\n')));
+        lines.stage("only", List.of());
+        lines.replace("a", from, to, with == null ? "" : with);
+        lines.keep(ScriptTest::remarks);
+        assertThat(lines.stages().get(0).files().get("a").orElseThrow().replace('\n', '.')).isEqualTo(after);
+    }
+
+    @Test
+    void aCommentThatStandsInAnotherFileAfterwardsIsNotKeptTwice() {
+        Script moving = new Script(Map.of("a", "\n{(first) a;}"));
+        moving.stage("only", List.of());
+        moving.replace("a", 1, 13, "call;");
+        moving.write("b", "new {(first) a;}");
+        moving.keep(ScriptTest::remarks);
+        assertThat(moving.stages().get(0).files().get("a")).contains("\ncall;");
+    }
+
+    @Test
+    void theLastEditThatSwallowsACommentKeepsIt() {
+        Script twice = new Script(Map.of("a", "\n{(first) a;} b;"));
+        twice.stage("first", List.of());
+        twice.replace("a", 1, 13, "call;");
+        twice.stage("second", List.of());
+        twice.replace("a", 1, 16, "all;");
+        twice.keep(ScriptTest::remarks);
+        assertThat(twice.stages()).extracting(each -> each.files().get("a").orElseThrow()).containsExactly("\ncall; b;", "\n(first)\nall;");
     }
 }

@@ -11,6 +11,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
 import driftwood.refactor.Written;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Drafting.Terms;
 import driftwood.refactor.java.ground.EarlyRecipe;
@@ -122,6 +123,7 @@ public final class JavaRefactorings implements Craft {
             Script script = new Script(ground.texts());
             Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(names, records, words));
             recipe.write(drafting);
+            script.keep(Comments::remarks);
             List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
             if (stages.isEmpty()) {
                 throw new Refused("there is nothing to change");

@@ -1,6 +1,8 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -34,6 +36,29 @@ public final class Comments {
     public static String without(String comment, String name) {
         String rest = comment.replaceAll("(?m)^[ \\t]*\\*[ \\t]*@param[ \\t]+" + name + "\\b[^\\n]*\\n(?:[ \\t]*\\*(?![ \\t]*@|/)[^\\n]*\\n)*", "")
                 .replaceAll("@param[ \\t]+" + name + "\\b[^\\n@*]*(?=\\*/)", "");
-        return rest.matches("(?s)/\\*\\*[\\s*]*\\*/\\s*") ? "" : rest;
+        String closed = rest.equals(comment) ? rest : rest.replaceAll("(?m)(?:^[ \\t]*\\*[ \\t]*\\r?\\n)+(?=[ \\t]*\\*/)", "");
+        return closed.matches("(?s)/\\*\\*[\\s*]*\\*/\\s*") ? "" : closed;
+    }
+
+    /** Comments, or texts, in which nothing else begins. */
+    private static final Pattern TOKEN = Pattern.compile("//[^\\r\\n]*|/\\*.*?\\*/|\"\"\".*?(?<!\\\\)\"\"\"|\"(?:[^\"\\\\\\r\\n]|\\\\.)*\"|'(?:[^'\\\\\\r\\n]|\\\\.)+'",
+            Pattern.DOTALL);
+
+    /** Where the comments of a text are that document no declaration: from and to. */
+    public static List<int[]> remarks(String text) {
+        List<int[]> found = new ArrayList<>();
+        Matcher each = TOKEN.matcher(text);
+        while (each.find()) {
+            if (each.group().startsWith("//") || each.group().startsWith("/*") && !each.group().startsWith("/**")) {
+                found.add(new int[] {each.start(), each.end()});
+            }
+        }
+        return found;
+    }
+
+    /** A doc comment in which what was null at times is said to be optional, as far as it can be told from its words. */
+    public static String optional(String comment) {
+        return comment.replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>", "{@code Optional.empty()}")
+                .replaceAll("(@return\\b[^@]*?\\b)(or|otherwise) null\\b", "$1$2 an empty Optional");
     }
 }

@@ -1,10 +1,13 @@
 package driftwood.refactor.java.ground;
 
+import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 
 /** The code of a type that holds values and nothing else. */
 public final class ValueType {
+    /** Characters of a head beyond which each part has a line of its own. */
+    private static final int WIDE = 108;
+
     private ValueType() {
     }
 
@@ -15,13 +18,15 @@ public final class ValueType {
      * @param parts    types by name, in order
      */
     public static String code(Drafting drafting, String openness, String name, Map<String, String> parts) {
-        String parameters = parts.entrySet().stream().map(each -> each.getValue() + " " + each.getKey()).collect(Collectors.joining(", "));
+        List<String> each = parts.entrySet().stream().map(part -> part.getValue() + " " + part.getKey()).toList();
+        String parameters = String.join(", ", each);
+        parameters = openness.length() + name.length() + parameters.length() > WIDE ? "\n        " + String.join(",\n        ", each) : parameters;
         if (drafting.hasRecords()) {
             return openness + "record " + name + "(" + parameters + ") {\n}\n";
         }
         StringBuilder text = new StringBuilder(openness + "final class " + name + " {\n");
         parts.forEach((part, of) -> text.append("    private final ").append(of).append(' ').append(part).append(";\n"));
-        text.append("\n    ").append(openness).append(name).append('(').append(parameters).append(") {\n");
+        text.append("\n    ").append(openness).append(name).append('(').append(parameters.replace("\n", "\n    ")).append(") {\n");
         parts.forEach((part, of) -> text.append("        this.").append(part).append(" = ").append(part).append(";\n"));
         text.append("    }\n");
         parts.forEach((part, of) -> text.append("\n    ").append(openness).append(of).append(' ').append(part).append("() {\n        return ").append(part).append(";\n    }\n"));

@@ -3,7 +3,10 @@ package driftwood.refactor.java.ground;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.refactor.java.Attributed;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What doc comments say of parameters that move. */
 class CommentsTest {
@@ -53,5 +56,40 @@ class CommentsTest {
         Attributed given = Attributed.of("class Quay {\n    // a mark\n\n    /**\n     * Moors.\n     *\n     * @param ship   which\n     */\n    void moor(String ship) { }\n\n    // aside\n    void leave() { }\n}");
         assertThat(Comments.doc(given.workspace(), given.workspace().path(given.routine("Quay#moor(String)")).orElseThrow())).isEqualTo("/**\n * Moors.\n *\n * @param ship   which\n */\n");
         assertThat(Comments.doc(given.workspace(), given.workspace().path(given.routine("Quay#leave()")).orElseThrow())).isEmpty();
+    }
+
+    @Test
+    void noEmptyLineIsLeftAtTheEnd() {
+        assertThat(Comments.without("/**\n * A quote.\n *\n * @param a one\n */\n", "a")).isEqualTo("/**\n * A quote.\n */\n");
+        assertThat(Comments.without("/**\n * A quote.\n *\n */\n", "a")).as("what was so before").isEqualTo("/**\n * A quote.\n *\n */\n");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """
+            int a; // one                          | // one
+            /* one */ int a; /* two */             | /* one */ /* two */
+            /** one */ int a;                      | none
+            String a = "// none"; // one           | // one
+            String a = "\\"// none"; // one       | // one
+            char a = '"'; // "one"                 | // "one"
+            char a = '\\''; /* one // two */      | /* one // two */
+            // one /* two                          | // one /* two
+            String a = "http://quay"; int b;       | none
+            """)
+    void remarksAreAllCommentsThatDocumentNothing(String source, String remarks) {
+        String found = Comments.remarks(source).stream().map(each -> source.substring(each[0], each[1])).collect(Collectors.joining(" "));
+        assertThat(found.isEmpty() ? "none" : found).isEqualTo(remarks);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            /** @return the pilot, or {@code null} */         | /** @return the pilot, or {@code Optional.empty()} */
+            /** @return the pilot, or <code>null</code> */    | /** @return the pilot, or {@code Optional.empty()} */
+            /** @return the pilot or null if away */          | /** @return the pilot or an empty Optional if away */
+            /** @param a or null @return the pilot */         | /** @param a or null @return the pilot */
+            /** Nullable things. */                           | /** Nullable things. */
+            """)
+    void aDocCommentSaysThatTheResultIsOptional(String before, String after) {
+        assertThat(Comments.optional(before)).isEqualTo(after);
     }
 }

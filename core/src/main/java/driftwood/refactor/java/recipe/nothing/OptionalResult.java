@@ -15,6 +15,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
@@ -81,7 +82,8 @@ public final class OptionalResult implements Recipe {
         }
 
         void write() {
-            List<Call> plain = calls.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && !isHandedOn(each)).toList();
+            List<Call> plain = calls.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && OptionalDefault.of(workspace, each).isEmpty()
+                    && !isHandedOn(each)).toList();
             if (!plain.isEmpty() && plain.size() == calls.size()) {
                 throw new Refused("every caller would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
             }
@@ -95,10 +97,13 @@ public final class OptionalResult implements Recipe {
                 drafting.callSite(each.path());
                 Optional<TreePath> compared = comparison(each);
                 Optional<OptionalLocal> local = OptionalLocal.of(workspace, each);
+                Optional<OptionalDefault> instead = OptionalDefault.of(workspace, each);
                 if (compared.isPresent()) {
                     ask(each, compared.get());
                 } else if (local.isPresent()) {
                     local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())));
+                } else if (instead.isPresent()) {
+                    instead.get().write(drafting);
                 } else if (plain.contains(each)) {
                     drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".orElse(null)");
                 }
@@ -114,6 +119,11 @@ public final class OptionalResult implements Recipe {
             String optional = drafting.imports().platform("java.util.Optional", unit);
             drafting.script().insert(unit.file(), workspace.from(type), optional + "<");
             drafting.script().insert(unit.file(), workspace.to(type), ">");
+            String said = Comments.before(workspace, path);
+            String now = Comments.optional(said);
+            if (!now.equals(said)) {
+                drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
+            }
             if (tree.getBody() == null) {
                 return;
             }

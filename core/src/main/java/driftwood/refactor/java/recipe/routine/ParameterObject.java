@@ -31,6 +31,7 @@ import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -187,7 +188,8 @@ public final class ParameterObject implements Recipe {
                     left.add(workspace.text(new TreePath(path, tree.getParameters().get(i))));
                 } else if (!placed) {
                     placed = true;
-                    left.add(typeIn(unit) + " " + parameter);
+                    boolean fixed = gathered.stream().allMatch(at -> each.getParameters().get(at).getModifiers().contains(Modifier.FINAL));
+                    left.add((fixed ? "final " : "") + typeIn(unit) + " " + parameter);
                 }
             }
             script.replace(unit.file(), workspace.from(new TreePath(path, tree.getParameters().get(0))),
@@ -249,7 +251,9 @@ public final class ParameterObject implements Recipe {
             String made = typeIn(site);
             if (gathered.get(gathered.size() - 1) - gathered.get(0) == gathered.size() - 1) {
                 TreePath last = call.arguments().get(gathered.get(gathered.size() - 1));
-                script.insert(file, workspace.from(call.arguments().get(gathered.get(0))), "new " + made + "(");
+                int first = workspace.from(call.arguments().get(gathered.get(0)));
+                boolean begins = site.text().substring(site.lineStart(first), first).isBlank();
+                script.insert(file, first, "new " + made + "(" + (begins ? site.newLine() + site.indentAt(first) : ""));
                 script.insert(file, workspace.to(last), ")");
                 return;
             }
