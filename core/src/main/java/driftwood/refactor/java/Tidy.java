@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** What a careful hand does at the end of a stage: imports that it left without use go, and empty lines as the file has none. */
+/** What a careful hand does at the end of a stage: imports that it left without use go, empty lines as the file has none, and lines that are too long. */
 final class Tidy {
     private static final List<Pattern> GAPS = List.of(Pattern.compile("\\A(?:[ \\t]*\\r?\\n)+"), Pattern.compile("(?<=\\{\\r?\\n)[ \\t]*\\r?\\n(?=[ \\t]*[^\\s])"),
             Pattern.compile("(?<=\\n)[ \\t]*\\r?\\n(?=[ \\t]*\\})"), Pattern.compile("(?<=\\n)[ \\t]*\\r?\\n(?=[ \\t]*\\r?\\n)"));
@@ -23,7 +23,8 @@ final class Tidy {
         List<Stage> all = new ArrayList<>();
         for (Stage stage : stages) {
             Map<String, Optional<String>> files = new LinkedHashMap<>();
-            stage.files().forEach((file, text) -> files.put(file, text.map(said -> texts.containsKey(file) ? tidied(said, texts.get(file)) : said)));
+            stage.files().forEach((file, text) -> files.put(file, text.map(said ->
+                    Wide.within(texts.containsKey(file) ? tidied(said, texts.get(file)) : said, texts.getOrDefault(file, "")))));
             all.add(new Stage(stage.does(), stage.places(), files, stage.meant()));
         }
         return all;

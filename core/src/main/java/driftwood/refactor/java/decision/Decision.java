@@ -37,8 +37,13 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
      * @param binding the name that a pattern gives the subject; null where there is none
      * @param body    statements, or the one expression
      * @param whole   offsets of the body, with the comments in it
+     * @param remark  comments before its label, or in its place where it does nothing; empty where there are none
      */
-    public record Arm(List<TreePath> labels, Element binding, List<TreePath> body, int[] whole) {
+    public record Arm(List<TreePath> labels, Element binding, List<TreePath> body, int[] whole, String remark) {
+
+        public Arm(List<TreePath> labels, Element binding, List<TreePath> body, int[] whole) {
+            this(labels, binding, body, whole, "");
+        }
     }
 
     /**

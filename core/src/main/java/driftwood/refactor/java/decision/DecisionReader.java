@@ -20,11 +20,14 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Declarations;
+import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 
@@ -84,17 +87,33 @@ record DecisionReader(Workspace workspace, boolean free) {
         for (StatementTree statement : each.getStatements()) {
             body.add(new TreePath(path, statement));
         }
-        if (body.size() == 1 && body.get(0).getLeaf() instanceof BlockTree) {
-            body = new ArrayList<>(statements(body.get(0)));
-        }
-        boolean breaks = !body.isEmpty() && body.get(body.size() - 1).getLeaf() instanceof BreakTree leave && leave.getLabel() == null;
-        if (!breaks && !last && Completion.canComplete(body)) {
-            throw new Refused("an arm falls through to the next at line " + workspace.unit(path).line(workspace.from(path)));
-        }
+        boolean breaks = isBreak(body);
         if (breaks) {
             body.remove(body.size() - 1);
         }
-        return new Arm(labels, null, List.copyOf(body), body.isEmpty() ? new int[] {0, 0} : new int[] {begin(body.get(0)), workspace.to(body.get(body.size() - 1))});
+        if (body.size() == 1 && body.get(0).getLeaf() instanceof BlockTree) {
+            body = new ArrayList<>(statements(body.get(0)));
+            if (!breaks && isBreak(body)) {
+                body.remove(body.size() - 1);
+                breaks = true;
+            }
+        }
+        if (!breaks && !last && Completion.canComplete(body)) {
+            throw new Refused("an arm falls through to the next at line " + workspace.unit(path).line(workspace.from(path)));
+        }
+        return new Arm(labels, null, List.copyOf(body), body.isEmpty() ? new int[] {0, 0} : new int[] {begin(body.get(0)), workspace.to(body.get(body.size() - 1))},
+                remark(new TreePath(path, each), body.isEmpty()));
+    }
+
+    private static boolean isBreak(List<TreePath> body) {
+        return !body.isEmpty() && body.get(body.size() - 1).getLeaf() instanceof BreakTree leave && leave.getLabel() == null;
+    }
+
+    /** The comments before a label, and those in place of statements, each on a line. */
+    private String remark(TreePath arm, boolean empty) {
+        Unit unit = workspace.unit(arm);
+        String text = unit.text().substring(begin(arm), empty ? workspace.to(arm) : workspace.from(arm));
+        return Comments.remarks(text).stream().map(each -> text.substring(each[0], each[1]).strip() + "\n").collect(Collectors.joining());
     }
 
     /** Where a statement's own comments begin. */

@@ -93,7 +93,7 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
             };
             return alone ? choice : "(" + choice + ")";
         }
-        String today = rest.filter(arm -> !arm.body().isEmpty()).map(arm -> workspace.unit(decision.around()).bare(arm.whole()[0], arm.whole()[1])).orElse("");
+        String today = rest.filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + workspace.unit(decision.around()).bare(arm.whole()[0], arm.whole()[1])).orElse("");
         if (today.isEmpty()) {
             return "if (" + subject + " != null) {\n    " + Code.deeper(outcome.use(call)) + "\n}";
         }

@@ -218,6 +218,10 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
      * @param typeOf how a type is written there
      */
     public String code(Workspace workspace, Arm arm, Function<TreePath, Optional<String>> anew, Function<TypeMirror, String> typeOf) {
+        return (arm.remark() + statements(workspace, arm, anew, typeOf)).stripTrailing();
+    }
+
+    private String statements(Workspace workspace, Arm arm, Function<TreePath, Optional<String>> anew, Function<TypeMirror, String> typeOf) {
         if (arm.body().isEmpty()) {
             return nothing();
         }

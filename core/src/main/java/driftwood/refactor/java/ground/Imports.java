@@ -86,7 +86,8 @@ public final class Imports {
 
     /** Variables as the parameters of a routine, without its brackets. */
     public String parameters(Collection<? extends VariableElement> variables, Unit unit) {
-        return variables.stream().map(each -> name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+        String fixed = unit.hasFinalParameters() ? "final " : "";
+        return variables.stream().map(each -> fixed + name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
     }
 
     /** What a routine says of the exceptions that it throws, with a blank before it; empty where it throws none. */

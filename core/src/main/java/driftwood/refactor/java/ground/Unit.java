@@ -1,9 +1,12 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.tree.CompilationUnitTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.util.TreeScanner;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.lang.model.element.Modifier;
 
 /**
  * A source file with its tree, and how it is written.
@@ -36,6 +39,21 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
     public String indent() {
         Matcher first = INDENTED.matcher(text);
         return first.find() ? first.group(1).startsWith("\t") ? "\t" : first.group(1).replace("\t", "") : "    ";
+    }
+
+    /** Whether most parameters of its routines are final. */
+    public boolean hasFinalParameters() {
+        int[] counts = {0, 0};
+        new TreeScanner<Void, Void>() {
+            @Override
+            public Void visitMethod(MethodTree routine, Void nothing) {
+                if (routine.getBody() != null) {
+                    routine.getParameters().forEach(each -> counts[each.getModifiers().getFlags().contains(Modifier.FINAL) ? 0 : 1]++);
+                }
+                return super.visitMethod(routine, nothing);
+            }
+        }.scan(tree, null);
+        return counts[0] > counts[1];
     }
 
     /** Offset of the first character of the line of an offset. */

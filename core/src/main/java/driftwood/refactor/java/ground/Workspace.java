@@ -117,10 +117,15 @@ public final class Workspace {
         return trees.getElement(path);
     }
 
+    /** Whether a type is declared in the files at hand. */
+    public boolean declares(String qualified) {
+        return isHere(elements().getTypeElement(qualified));
+    }
+
     /** @throws Refused where there is none of this name in the files */
     public TypeElement type(String qualified) {
         TypeElement found = elements().getTypeElement(qualified);
-        if (found == null || !isHere(found)) {
+        if (!isHere(found)) {
             throw new Refused(qualified.substring(qualified.lastIndexOf('.') + 1) + " is not declared in a file of this project that can be changed");
         }
         return found;

@@ -2,6 +2,7 @@ package driftwood.refactor.java.ground;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import driftwood.refactor.java.Attributed;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -67,5 +68,18 @@ class UnitTest {
         String crew = ".crew(" + "a".repeat(90) + ")";
         assertThat(unit.chain(at, "Ship.builder(1)", List.of(".flag(2)", crew, ".build()"))).isEqualTo("Ship.builder(1)\n            .flag(2)\n            " + crew + "\n            .build()");
         assertThat(unit.chain(at, "Ship.builder(1)", List.of(crew, ".build()"))).as("two steps are no chain").doesNotContain("\n");
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(delimiter = '|', textBlock = """
+            class A { void a(final int b, final int c) { } }                       | true
+            class A { void a(final int b, int c) { } }                             | false
+            class A { void a(final int b) { } void c(final int d, int e) { } }     | true
+            class A { void a() { final int b = 1; } }                              | false
+            interface A { void a(int b, int c); default void d(final int e) { } }  | true
+            """)
+    void parametersAreFinalWhereMostAre(String source, boolean fixed) {
+        Attributed given = Attributed.of(source);
+        assertThat(given.workspace().unit(given.workspace().path(given.workspace().type("A")).orElseThrow()).hasFinalParameters()).isEqualTo(fixed);
     }
 }

@@ -183,7 +183,7 @@ public final class HandlerTable implements LocalRecipe {
                     || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
             add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + Words.lower(handler) + "s();");
             drafting.declarations().add(homePath, fill.toString(), Where.END);
-            drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters() + ")" + thrown() + ";\n}", Where.END);
+            drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters().replaceAll("\\bfinal ", "") + ")" + thrown() + ";\n}", Where.END);
         }
 
         private void add(boolean first, String field) {
@@ -211,7 +211,7 @@ public final class HandlerTable implements LocalRecipe {
                 return;
             }
             String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), "handler");
-            String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
+            String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
             StringBuilder text = new StringBuilder(handler + " " + local + " = " + table + ".get(" + asked + ");\n");
             String use = outcome.use(local + apply).replace("\n", "\n    ");
             if (outcome.kind() == OutcomeKind.RETURNS) {

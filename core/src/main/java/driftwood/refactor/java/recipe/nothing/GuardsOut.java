@@ -22,8 +22,6 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.TypeElement;
 
 /** The guards that a neutral object makes needless: what they stand around stays, and they go. */
@@ -93,13 +91,12 @@ final class GuardsOut {
     /** A value that may be nothing becomes the neutral object where it is. */
     void wrap(TreePath value, String none, Unit unit) {
         Tree tree = value.getLeaf();
-        Element named = workspace.element(value);
         if (isNull(tree)) {
             drafting.script().replace(unit.file(), workspace.from(value), workspace.to(value), none);
         } else if (tree instanceof ConditionalExpressionTree choice && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
             wrap(new TreePath(value, choice.getTrueExpression()), none, unit);
             wrap(new TreePath(value, choice.getFalseExpression()), none, unit);
-        } else if (tree.getKind() != Tree.Kind.NEW_CLASS && !(named != null && named.getKind() == ElementKind.LOCAL_VARIABLE && isLoopVariable(named))) {
+        } else if (!Present.is(workspace, value) && !Present.isOfLoop(workspace, value)) {
             String objects = drafting.imports().platform("java.util.Objects", unit);
             drafting.script().insert(unit.file(), workspace.from(value), objects + ".requireNonNullElse(");
             drafting.script().insert(unit.file(), workspace.to(value), ", " + none + ")");
@@ -108,11 +105,6 @@ final class GuardsOut {
 
     static boolean isNull(Tree tree) {
         return tree.getKind() == Tree.Kind.NULL_LITERAL;
-    }
-
-    /** Lists of nothing are no habit: the variable of a loop is taken to be there. */
-    private boolean isLoopVariable(Element local) {
-        return workspace.path(local).map(each -> each.getParentPath().getLeaf().getKind() == Tree.Kind.ENHANCED_FOR_LOOP).orElse(false);
     }
 
     private void open(Guard guard) {

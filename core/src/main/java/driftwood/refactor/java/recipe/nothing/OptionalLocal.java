@@ -7,6 +7,7 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
@@ -105,8 +106,27 @@ record OptionalLocal(Workspace workspace, TreePath local, List<TreePath> asked, 
         return asked.stream().anyMatch(each -> each.getParentPath().getLeaf() == condition) && (condition.getKind() == Tree.Kind.NOT_EQUAL_TO) == truth;
     }
 
-    /** Lets it hold the optional value. @param optional that type's name in the file */
-    void write(Drafting drafting, String optional) {
+    /** Whether a use is all that a return statement gives back. */
+    private static boolean isReturned(TreePath use) {
+        TreePath at = use.getParentPath();
+        while (at.getLeaf() instanceof ParenthesizedTree) {
+            at = at.getParentPath();
+        }
+        return at.getLeaf() instanceof ReturnTree;
+    }
+
+    /** Whether it is what a value stands for. */
+    boolean is(Element value) {
+        return value != null && value.equals(workspace.element(local));
+    }
+
+    /**
+     * Lets it hold the optional value.
+     *
+     * @param optional that type's name in the file
+     * @param handedOn whether the routine around answers an optional value as well, and can hand it on as it is
+     */
+    void write(Drafting drafting, String optional, boolean handedOn) {
         Unit unit = workspace.unit(local);
         VariableTree declared = (VariableTree) local.getLeaf();
         TreePath type = declared.getType() == null ? null : new TreePath(local, declared.getType());
@@ -126,7 +146,7 @@ record OptionalLocal(Workspace workspace, TreePath local, List<TreePath> asked, 
             }
             drafting.script().replace(unit.file(), workspace.from(comparison), workspace.to(comparison), (comparison.getLeaf().getKind() == Tree.Kind.EQUAL_TO ? "!" : "") + name + ".isPresent()");
         }
-        taken.stream().filter(each -> !done.contains(each.getLeaf())).forEach(each -> drafting.script().insert(unit.file(), workspace.to(each), ".get()"));
+        taken.stream().filter(each -> !done.contains(each.getLeaf()) && !(handedOn && isReturned(each))).forEach(each -> drafting.script().insert(unit.file(), workspace.to(each), ".get()"));
     }
 
     private static Tree bare(Tree tree) {

@@ -5,6 +5,7 @@ import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
@@ -101,7 +102,7 @@ public final class OptionalResult implements Recipe {
                 if (compared.isPresent()) {
                     ask(each, compared.get());
                 } else if (local.isPresent()) {
-                    local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())));
+                    local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())), isWithin(each.path()));
                 } else if (instead.isPresent()) {
                     instead.get().write(drafting);
                 } else if (plain.contains(each)) {
@@ -156,12 +157,17 @@ public final class OptionalResult implements Recipe {
             } else if (tree instanceof ConditionalExpressionTree choice && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
                 wrap(new TreePath(value, choice.getTrueExpression()), optional, unit);
                 wrap(new TreePath(value, choice.getFalseExpression()), optional, unit);
-            } else if (calls.stream().noneMatch(each -> each.path().getLeaf() == tree)) {
-                boolean there = tree.getKind() == Tree.Kind.NEW_CLASS || tree.getKind() == Tree.Kind.STRING_LITERAL || tree.toString().equals("this") || tree.toString().endsWith(".toString()")
-                        || tree.getKind() == Tree.Kind.PLUS;
+            } else if (calls.stream().noneMatch(each -> each.path().getLeaf() == tree) && !isHeld(value)) {
+                boolean there = Present.is(workspace, value);
                 drafting.script().insert(unit.file(), workspace.from(value), optional + (there ? ".of(" : ".ofNullable("));
                 drafting.script().insert(unit.file(), workspace.to(value), ")");
             }
+        }
+
+        /** Whether it is a local that holds an optional value. */
+        private boolean isHeld(TreePath value) {
+            return value.getLeaf() instanceof IdentifierTree && calls.stream().map(each -> OptionalLocal.of(workspace, each)).flatMap(Optional::stream)
+                    .anyMatch(each -> each.is(workspace.element(value)));
         }
 
         private static boolean isNull(ExpressionTree tree) {
@@ -175,9 +181,12 @@ public final class OptionalResult implements Recipe {
                     && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
                 at = at.getParentPath();
             }
-            if (!(at.getLeaf() instanceof ReturnTree)) {
-                return false;
-            }
+            return at.getLeaf() instanceof ReturnTree && isWithin(at);
+        }
+
+        /** Whether code is directly in one of these routines. */
+        private boolean isWithin(TreePath code) {
+            TreePath at = code;
             while (at != null && !(at.getLeaf() instanceof MethodTree) && !(at.getLeaf() instanceof LambdaExpressionTree)) {
                 at = at.getParentPath();
             }

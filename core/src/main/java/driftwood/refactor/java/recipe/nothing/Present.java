@@ -1,0 +1,71 @@
+package driftwood.refactor.java.recipe.nothing;
+
+import com.sun.source.tree.EnhancedForLoopTree;
+import com.sun.source.tree.IfTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreeScanner;
+import driftwood.refactor.java.ground.Workspace;
+import java.util.EnumSet;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+
+/** Values that are never nothing. */
+final class Present {
+    private static final Set<Tree.Kind> MADE = EnumSet.of(Tree.Kind.NEW_CLASS, Tree.Kind.STRING_LITERAL, Tree.Kind.PLUS, Tree.Kind.LAMBDA_EXPRESSION);
+
+    private Present() {
+    }
+
+    /** Whether it is made here, made once for all, or was asked for something before. */
+    static boolean is(Workspace workspace, TreePath value) {
+        String text = value.getLeaf().toString();
+        Element named = workspace.element(value);
+        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isAsked(value, text);
+    }
+
+    /** Lists of nothing are no habit: the variable of a loop is taken to be there. */
+    static boolean isOfLoop(Workspace workspace, TreePath value) {
+        Element named = workspace.element(value);
+        return named != null && named.getKind() == ElementKind.LOCAL_VARIABLE && workspace.path(named).filter(each ->
+                each.getParentPath().getLeaf() instanceof EnhancedForLoopTree).isPresent();
+    }
+
+    private static boolean isMadeOnce(Workspace workspace, Element named) {
+        return named != null && named.getKind() == ElementKind.FIELD && named.getModifiers().contains(Modifier.FINAL)
+                && workspace.path(named).filter(each -> each.getLeaf() instanceof VariableTree field && field.getInitializer() != null
+                && MADE.contains(field.getInitializer().getKind())).isPresent();
+    }
+
+    /** Whether the condition that it stands under speaks to it, whatever else it asks. */
+    private static boolean isAsked(TreePath value, String name) {
+        for (TreePath at = value; at.getParentPath() != null && !(at.getLeaf() instanceof EnhancedForLoopTree); at = at.getParentPath()) {
+            if (at.getParentPath().getLeaf() instanceof IfTree choice && choice.getThenStatement() == at.getLeaf() && asks(choice.getCondition(), name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean asks(Tree condition, String name) {
+        boolean[] found = {false, false};
+        new TreeScanner<Void, Void>() {
+            @Override
+            public Void visitMemberSelect(MemberSelectTree asked, Void nothing) {
+                found[0] |= asked.getExpression().toString().equals(name);
+                return super.visitMemberSelect(asked, nothing);
+            }
+
+            @Override
+            public Void scan(Tree tree, Void nothing) {
+                found[1] |= tree != null && (tree.getKind() == Tree.Kind.CONDITIONAL_OR || tree.getKind() == Tree.Kind.CONDITIONAL_EXPRESSION || tree.getKind() == Tree.Kind.LAMBDA_EXPRESSION);
+                return super.scan(tree, nothing);
+            }
+        }.scan(condition, null);
+        return found[0] && !found[1];
+    }
+}

@@ -1,0 +1,61 @@
+package driftwood.smell.detect.nothing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
+import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
+import driftwood.program.TypeOutline;
+import driftwood.smell.Drag;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What can stand for a thing that is missing. */
+class MissingTest {
+    private static final String[] QUAY = {"package quay;\nclass Pilot { Pilot next; Pilot after() { return next; } }", "package quay;\ninterface Part { Group around(); }",
+        "package quay;\nclass Group implements Part { public Group around() { return null; } }", "package quay;\nclass Item implements Part { public Group around() { return null; } }"};
+
+    private static Missing of(String routine) {
+        String[] all = java.util.Arrays.copyOf(QUAY, QUAY.length + 1);
+        all[QUAY.length] = "package quay;\nclass Roster<T> { " + routine + " }";
+        Program program = Given.scan("", all).program();
+        TypeOutline owner = program.type("quay.Roster").orElseThrow();
+        RoutineOutline asked = owner.routines().get(0);
+        return Missing.of(asked, owner, program);
+    }
+
+    @ParameterizedTest(name = "{0}: value {1}, link {2}")
+    @CsvSource(delimiter = '|', textBlock = """
+            Pilot find() { return null; }               | false | false
+            String find() { return null; }              | true  | false
+            Integer find() { return null; }             | true  | false
+            Object find() { return null; }              | true  | false
+            T find() { return null; }                   | true  | false
+            <P extends Pilot> P find() { return null; } | true  | false
+            java.io.File find() { return null; }        | false | false
+            Roster<T> find() { return null; }           | false | true
+            Roster<T> next() { return null; }           | false | true
+            """)
+    void whatAResultCanBe(String routine, boolean value, boolean link) {
+        Missing missing = of(routine);
+        assertThat(missing.isValue()).isEqualTo(value);
+        assertThat(missing.isLink()).isEqualTo(link);
+        assertThat(missing.isChecked()).isFalse();
+    }
+
+    @ParameterizedTest(name = "{0}#{1}: {2}")
+    @CsvSource({"quay.Pilot, 0, true", "quay.Part, 0, true", "quay.Group, 0, true", "quay.Item, 0, false"})
+    void whatIsOfTheSameKindIsALink(String type, int routine, boolean link) {
+        Program program = Given.scan("", QUAY).program();
+        TypeOutline owner = program.type(type).orElseThrow();
+        assertThat(Missing.of(owner.routines().get(routine), owner, program).isLink()).isEqualTo(link);
+    }
+
+    @ParameterizedTest(name = "value {0}, link {1}, checked {2}, asked in {3} places: {5}")
+    @CsvSource({"false, false, false, 9, true, 2.7", "true, false, false, 9, true, 0.7", "false, true, false, 9, true, 1.7", "false, false, true, 9, true, 1.9",
+        "true, false, true, 9, true, 0.7", "false, false, false, 2, true, 0.5", "false, false, false, 2, false, 1.3", "false, false, false, 1, true, 0.8"})
+    void theLessCanStandForItTheLessItDrags(boolean value, boolean link, boolean checked, int guards, boolean careful, double drag) {
+        Drag.Builder plain = Drag.of(guards, 1, 0);
+        assertThat(new Missing(value, link, checked).weighed(plain, guards, careful).build().value()).isEqualTo(drag);
+    }
+}
