@@ -21,6 +21,11 @@ public final class Words {
         return word.isEmpty() ? word : word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
     }
 
+    /** One thing of a kind: {@code a Berth}, {@code an Anchor}. */
+    public static String one(CharSequence name) {
+        return ("AEIOUaeiou".indexOf(name.charAt(0)) >= 0 ? "an " : "a ") + name;
+    }
+
     /** A label as part of a type name: {@code FIRST_CLASS}, {@code "first-class"} and {@code 4} become words. */
     public static String ofLabel(String label) {
         StringBuilder name = new StringBuilder();

@@ -139,7 +139,7 @@ final class PartsAsOne implements PythonRecipe {
             Cst beside = module.around(function.home().orElse(function.node()));
             int at = module.lineStart(beside.start());
             script.replace(module.file(), at, at + 1, declaration(beside) + module.newLine() + module.newLine() + module.text().charAt(at));
-            script.stage("Let " + (routine.isConstructor() ? owner.simpleName() : function.name() + "()") + " take " + ("AEIOU".indexOf(type.charAt(0)) >= 0 ? "an " : "a ") + type
+            script.stage("Let " + (routine.isConstructor() ? owner.simpleName() : function.name() + "()") + " take " + Words.one(type)
                     + ", and its callers make one", calls.stream().map(each -> each.module().place(each.node(), "makes one")).toList());
             changeHead();
             changeBody();

@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.construction;
 
+import driftwood.pattern.Words;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
@@ -121,7 +122,7 @@ public final class BuilderCode {
 
     /** The type's name with its article. */
     static String article(TypeElement type) {
-        return ("AEIOU".indexOf(type.getSimpleName().charAt(0)) >= 0 ? "an " : "a ") + type.getSimpleName();
+        return Words.one(type.getSimpleName());
     }
 
     private String required(BinaryOperator<String> written) {

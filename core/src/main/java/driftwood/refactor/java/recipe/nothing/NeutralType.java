@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.nothing;
 
+import driftwood.pattern.Words;
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.MethodTree;
@@ -102,7 +103,7 @@ final class NeutralType {
         NewFile file = new NewFile(drafting, beside, name);
         boolean contract = type.getKind().isInterface();
         String handed = contract ? "" : constructor(workspace, type).orElseThrow().getParameters().stream().map(Element::asType).map(this::given).collect(Collectors.joining(", "));
-        StringBuilder code = new StringBuilder("/** " + (type.getSimpleName().toString().matches("[AEIOU].*") ? "An " : "A ") + type.getSimpleName() + " where there is none. */\n" + Drafting.openness(type) + "final class " + name + (contract ? " implements " : " extends ") + file.name(type)
+        StringBuilder code = new StringBuilder("/** " + Words.upper(Words.one(type.getSimpleName())) + " where there is none. */\n" + Drafting.openness(type) + "final class " + name + (contract ? " implements " : " extends ") + file.name(type)
                 + " {\n    /** The one instance: it holds nothing. */\n    " + Drafting.openness(type) + "static final " + name + " INSTANCE = new " + name + "();\n\n    private " + name + "() {\n"
                 + (handed.isEmpty() ? "" : "        super(" + handed + ");\n") + "    }\n");
         for (ExecutableElement each : operations(workspace, type)) {

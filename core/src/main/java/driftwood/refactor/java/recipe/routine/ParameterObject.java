@@ -148,7 +148,7 @@ public final class ParameterObject implements Recipe {
         void write() {
             script.stage("Add " + type + " for what is handed over together", List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parts")));
             addType();
-            script.stage("Let " + told() + " take " + ("AEIOU".indexOf(type.charAt(0)) >= 0 ? "an " : "a ") + type + ", and its callers make one", calls.stream().map(each -> workspace.place(each.path(), "makes one")).toList());
+            script.stage("Let " + told() + " take " + Words.one(type) + ", and its callers make one", calls.stream().map(each -> workspace.place(each.path(), "makes one")).toList());
             family.forEach(this::change);
             calls.forEach(this::redirect);
         }
@@ -162,7 +162,7 @@ public final class ParameterObject implements Recipe {
             NewFile file = new NewFile(drafting, beside, type);
             Map<String, String> parts = new LinkedHashMap<>();
             String comment = Comments.before(workspace, workspace.path(routine).orElseThrow());
-            StringBuilder said = new StringBuilder("/**\n * What ").append(routine.getKind() == ElementKind.CONSTRUCTOR ? "a " + owner.getSimpleName() + " is made of"
+            StringBuilder said = new StringBuilder("/**\n * What ").append(routine.getKind() == ElementKind.CONSTRUCTOR ? Words.one(owner.getSimpleName()) + " is made of"
                     : routine.getSimpleName() + "() is told").append(".\n");
             StringBuilder tags = new StringBuilder();
             for (int at : gathered) {

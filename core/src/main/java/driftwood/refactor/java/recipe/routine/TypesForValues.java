@@ -107,7 +107,7 @@ public final class TypesForValues implements CrossedRecipe {
             VariableElement parameter = routine.getParameters().get(at);
             NewFile file = new NewFile(drafting, workspace.unit(workspace.path(owner).orElseThrow()), type);
             String code = ValueType.code(drafting, Drafting.openness(routine), type, Map.of("value", file.name(parameter.asType())));
-            file.write("/** The " + parameter.getSimpleName() + " that " + (routine.getKind() == ElementKind.CONSTRUCTOR ? "a " + owner.getSimpleName() + " has" : routine.getSimpleName() + "() is told") + ". */\n" + code);
+            file.write("/** The " + parameter.getSimpleName() + " that " + (routine.getKind() == ElementKind.CONSTRUCTOR ? Words.one(owner.getSimpleName()) + " has" : routine.getSimpleName() + "() is told") + ". */\n" + code);
         }
 
         private void change(ExecutableElement each) {

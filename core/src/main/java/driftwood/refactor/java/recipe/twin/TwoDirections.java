@@ -108,7 +108,7 @@ public final class TwoDirections implements GridRecipe {
                 }
             });
             String above = (parent.getKind() == ElementKind.INTERFACE ? " implements " : " extends ") + file.name(parent);
-            String code = "/** A " + parent.getSimpleName() + " made of two parts. */\n" + Drafting.openness(parent) + "class " + whole + above + " {\n    private final " + down.type + " " + down.field + ";\n    private final "
+            String code = "/** " + Words.upper(Words.one(parent.getSimpleName())) + " made of two parts. */\n" + Drafting.openness(parent) + "class " + whole + above + " {\n    private final " + down.type + " " + down.field + ";\n    private final "
                     + across.type + " " + across.field + ";\n\n    " + whole + "(" + down.type + " " + down.field + ", " + across.type + " " + across.field + ") {\n        this." + down.field + " = " + down.field
                     + ";\n        this." + across.field + " = " + across.field + ";\n    }\n" + rest + "}\n";
             file.importing(code).write(code);

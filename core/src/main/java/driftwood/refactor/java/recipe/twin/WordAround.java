@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.twin;
 
+import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Drafting;
@@ -110,7 +111,7 @@ public final class WordAround implements GridRecipe {
             cell.routines().forEach((key, routine) -> rest.append("\n    @Override\n    ").append(Drafting.visibility(routine)).append(head(file, routine)).append(" {\n        ")
                     .append(does.containsKey(key) ? Code.deeper(Code.deeper(does.get(key))) : passing(routine)).append("\n    }\n"));
             String above = (parent.getKind() == ElementKind.INTERFACE ? " implements " : " extends ") + file.name(parent);
-            String code = "/** A " + parent.getSimpleName() + " that adds to the one it wraps. */\n" + Drafting.openness(parent) + "class " + name + above + " {\n    private final " + parent.getSimpleName()
+            String code = "/** " + Words.upper(Words.one(parent.getSimpleName())) + " that adds to the one it wraps. */\n" + Drafting.openness(parent) + "class " + name + above + " {\n    private final " + parent.getSimpleName()
                     + " wrapped;\n\n    " + name + "(" + parent.getSimpleName() + " wrapped) {\n        this.wrapped = wrapped;\n    }\n" + rest + "}\n";
             file.importing(code).write(code);
         }
