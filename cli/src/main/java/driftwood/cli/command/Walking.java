@@ -253,7 +253,8 @@ final class Walking {
             return "";
         }
         try (WorkTree tree = WorkTree.of(project.root()).orElseThrow(() -> new IOException(project.root() + " is not under version control"))) {
-            return ", committed as " + tree.commit(walk.files(stage), new StageMessage(plan).of(walk.does(stage), stage, walk.stages()));
+            return ", committed as " + tree.commit(walk.files(stage), new StageMessage(plan, !line.hasOption("compile-only"))
+                    .of(walk.does(stage), stage, walk.stages(), walk.isMeant(stage)));
         }
     }
 }

@@ -106,10 +106,12 @@ record OptionalLocal(Workspace workspace, TreePath local, List<TreePath> asked, 
         return asked.stream().anyMatch(each -> each.getParentPath().getLeaf() == condition) && (condition.getKind() == Tree.Kind.NOT_EQUAL_TO) == truth;
     }
 
-    /** Whether a use is all that a return statement gives back. */
+    /** Whether a use is what a return statement gives back, or one way of it. */
     private static boolean isReturned(TreePath use) {
+        TreePath child = use;
         TreePath at = use.getParentPath();
-        while (at.getLeaf() instanceof ParenthesizedTree) {
+        while (at.getLeaf() instanceof ParenthesizedTree || at.getLeaf() instanceof ConditionalExpressionTree choice && choice.getCondition() != child.getLeaf()) {
+            child = at;
             at = at.getParentPath();
         }
         return at.getLeaf() instanceof ReturnTree;

@@ -154,7 +154,7 @@ public final class OptionalResult implements Recipe {
                 drafting.script().replace(unit.file(), workspace.from(value), workspace.to(value), optional + ".empty()");
             } else if (tree instanceof ParenthesizedTree inside) {
                 wrap(new TreePath(value, inside.getExpression()), optional, unit);
-            } else if (tree instanceof ConditionalExpressionTree choice && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
+            } else if (tree instanceof ConditionalExpressionTree choice && isOptional(value)) {
                 wrap(new TreePath(value, choice.getTrueExpression()), optional, unit);
                 wrap(new TreePath(value, choice.getFalseExpression()), optional, unit);
             } else if (calls.stream().noneMatch(each -> each.path().getLeaf() == tree) && !isHeld(value)) {
@@ -162,6 +162,18 @@ public final class OptionalResult implements Recipe {
                 drafting.script().insert(unit.file(), workspace.from(value), optional + (there ? ".of(" : ".ofNullable("));
                 drafting.script().insert(unit.file(), workspace.to(value), ")");
             }
+        }
+
+        /** Whether a value is an optional one afterwards by itself, or one way of it is. */
+        private boolean isOptional(TreePath value) {
+            Tree tree = value.getLeaf();
+            if (tree instanceof ParenthesizedTree inside) {
+                return isOptional(new TreePath(value, inside.getExpression()));
+            }
+            if (tree instanceof ConditionalExpressionTree choice) {
+                return isOptional(new TreePath(value, choice.getTrueExpression())) || isOptional(new TreePath(value, choice.getFalseExpression()));
+            }
+            return tree.getKind() == Tree.Kind.NULL_LITERAL || calls.stream().anyMatch(each -> each.path().getLeaf() == tree) || isHeld(value);
         }
 
         /** Whether it is a local that holds an optional value. */
@@ -177,8 +189,9 @@ public final class OptionalResult implements Recipe {
         /** A call whose result one of these routines returns as it is. */
         private boolean isHandedOn(Call call) {
             TreePath at = call.path().getParentPath();
-            while (at.getLeaf() instanceof ParenthesizedTree || at.getLeaf() instanceof ConditionalExpressionTree choice && choice.getCondition() != call.path().getLeaf()
-                    && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {
+            TreePath child = call.path();
+            while (at.getLeaf() instanceof ParenthesizedTree || at.getLeaf() instanceof ConditionalExpressionTree choice && choice.getCondition() != child.getLeaf()) {
+                child = at;
                 at = at.getParentPath();
             }
             return at.getLeaf() instanceof ReturnTree && isWithin(at);
