@@ -56,9 +56,11 @@ public final class Comments {
         return found;
     }
 
-    /** A doc comment in which what was null at times is said to be optional, as far as it can be told from its words. */
+    private static final Pattern RETURN = Pattern.compile("@return\\b(?:(?!\\n[ \\t]*\\*[ \\t]*@).)*", Pattern.DOTALL);
+
+    /** A doc comment whose {@code @return} says that the result is optional, where it said that it is null at times. */
     public static String optional(String comment) {
-        return comment.replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>", "{@code Optional.empty()}")
-                .replaceAll("(@return\\b[^@]*?\\b)(or|otherwise) null\\b", "$1$2 an empty Optional");
+        return RETURN.matcher(comment).replaceAll(said -> Matcher.quoteReplacement(said.group()
+                .replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>", "{@code Optional.empty()}").replaceAll("\\b(or|otherwise) null\\b", "$1 an empty Optional")));
     }
 }

@@ -88,8 +88,15 @@ class CommentsTest {
             /** @return the pilot or null if away */          | /** @return the pilot or an empty Optional if away */
             /** @param a or null @return the pilot */         | /** @param a or null @return the pilot */
             /** Nullable things. */                           | /** Nullable things. */
+            /** @param a may be {@code null} */               | /** @param a may be {@code null} */
             """)
     void aDocCommentSaysThatTheResultIsOptional(String before, String after) {
         assertThat(Comments.optional(before)).isEqualTo(after);
+    }
+
+    @Test
+    void whatADocCommentSaysOfOthersStays() {
+        String doc = "/**\n * Never {@code null}.\n *\n * @param a or {@code null}\n * @return the pilot,\n *     or {@code null}\n * @throws B where {@code null} is given\n */\n";
+        assertThat(Comments.optional(doc)).isEqualTo(doc.replace("    or {@code null}", "    or {@code Optional.empty()}"));
     }
 }

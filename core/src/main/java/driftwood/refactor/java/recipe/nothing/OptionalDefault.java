@@ -97,6 +97,10 @@ record OptionalDefault(Workspace workspace, Call call, TreePath question, TreePa
         Unit unit = workspace.unit(question);
         String text = workspace.text(instead);
         drafting.script().insert(unit.file(), workspace.to(call.path()), instead.getLeaf() instanceof LiteralTree ? ".orElse(" + text + ")" : ".orElseGet(() -> " + text + ")");
-        drafting.script().replace(unit.file(), unit.lineStart(workspace.from(question)), unit.lineEnd(workspace.to(question)), "");
+        int from = workspace.from(question);
+        int to = workspace.to(question);
+        int behind = unit.text().substring(0, from).stripTrailing().length();
+        boolean alone = unit.text().substring(unit.lineStart(from), from).isBlank() && unit.text().substring(to, unit.lineEnd(to)).isBlank();
+        drafting.script().replace(unit.file(), alone ? unit.lineStart(from) : behind, alone ? unit.lineEnd(to) : to, "");
     }
 }
