@@ -251,10 +251,11 @@ class GoldenTextIT {
                   today 3 places in 3 files
                     src/main/java/quay/NewVessel.java (new)  the new Vessel
                     src/main/java/quay/HarbourDues.java:17  a branch for the new Vessel; forgotten, it throws
-                    src/main/java/quay/SignalTower.java:12  a branch for the new Vessel
+                    src/main/java/quay/SignalTower.java:12  a branch for the new Vessel; forgotten, it gets what all
+                        others get
                   after 1 place in 1 file
-                    src/main/java/quay/NewVessel.java (new)  the new Vessel, with quote() and, once they are moved as
-                        well, what the other chains do: the compiler asks for it
+                    src/main/java/quay/NewVessel.java (new)  the new Vessel, with quote(), announce(): the compiler
+                        asks for it
 
                 Ways to answer it
                   0.70  strategy  the variants are types of this project and share Vessel: each can answer for

@@ -2,15 +2,18 @@ package driftwood.pattern;
 
 import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Step;
+import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Evidence;
+import driftwood.smell.Listing;
 import driftwood.source.Idiom;
 import driftwood.tree.TypeRef;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What the answers to branching chains have in common. */
 final class Branches {
@@ -35,6 +38,13 @@ final class Branches {
     static String reminded(Chain chain, boolean all, Idiom idiom) {
         boolean rest = chain.otherwise().map(arm -> arm.work() != Chain.Work.THROWS).orElse(false);
         return all && !rest ? ": " + idiom.reminds() + " asks for it" : "; left out, " + (rest ? "it gets what all others get" : chain.otherwise().isPresent() ? "it throws" : "nothing is done");
+    }
+
+    /** Whatever a variant answers once all chains are moved onto it. @param routines for the chain itself */
+    static String calls(List<String> routines, Branching branching) {
+        List<String> all = Stream.concat(routines.stream(), branching.siblings().stream().map(each -> Symbol.of(each.symbol())).filter(Symbol::isRoutine).map(Symbol::member))
+                .distinct().map(each -> each + "()").toList();
+        return Listing.of(all);
     }
 
     static Step siblingsStep(Branching branching) {

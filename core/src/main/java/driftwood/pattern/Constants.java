@@ -31,7 +31,6 @@ record Constants(Finding finding, Branching branching, TypeOutline owner, Site s
     /** @param role what the enumeration plays @param routines that its constants answer */
     Answer answer(String role, List<String> routines) {
         Chain chain = branching.chain();
-        String calls = String.join(", ", routines.stream().map(each -> each + "()").toList());
         List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
                 new Role(role, owner.simpleName(), true)));
         chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.NAME)
@@ -46,10 +45,9 @@ record Constants(Finding finding, Branching branching, TypeOutline owner, Site s
                 new Step("Replace the chain by one call.", List.of(new Evidence(finding.file(), chain.line(), chain.endLine(), "the chain")),
                         Check.CONFIRM),
                 Branches.siblingsStep(branching));
-        String rest = branching.siblings().size() >= routines.size() ? " and, once they are moved as well, what the other chains do" : "";
         return new Answer(roles, steps, new Cost(0, Branches.lines(chain), "one virtual call; the cases are read on the constants"),
                 List.of(new Evidence(owner.file(), owner.line(), owner.line(), "the new constant of " + owner.simpleName() + ", with "
-                        + calls + rest + Branches.reminded(chain, namesAll(), site.idiom(owner)))));
+                        + Branches.calls(routines, branching) + Branches.reminded(chain, namesAll(), site.idiom(owner)))));
     }
 
     /** Whether the chain has an arm for each constant. */

@@ -29,7 +29,7 @@ public record NamedValues(String type, List<String> constants, Evidence at) {
             boolean all = branching.chain().arms().stream().flatMap(arm -> arm.labels().stream()).distinct().count() >= constants.size();
             return playing(role, told, routines + Branches.reminded(branching.chain(), all, idiom));
         }
-        return detail instanceof RoutineFacts.Flag flag ? playing(role, told, "its own " + Symbol.of(flag.routine()).member() + "()") : told;
+        return detail instanceof RoutineFacts.Flag flag ? playing(role, told, "its own " + Symbol.of(flag.routine()).member() + "(): " + idiom.reminds() + " asks for it") : told;
     }
 
     private Answer playing(String role, Answer told, String having) {

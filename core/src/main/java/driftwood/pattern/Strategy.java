@@ -83,7 +83,7 @@ final class Strategy implements Computed {
         Cost cost = new Cost(0, Branches.lines(chain), "one virtual call; the cases are read "
                 + (files > 1 ? "in " + files + " files instead of one" : "on their types"));
         List<Evidence> after = List.of(site.kind(common, "the new " + common.simpleName()
-                + ", with " + routine + "()" + (branching.siblings().isEmpty() ? "" : " and, once they are moved as well, what the other chains do")
+                + ", with " + Branches.calls(List.of(routine), branching)
                 + Branches.reminded(chain, asksAll(chain, common, site), site.idiom(common))));
         return new Answer(roles, steps, cost, after);
     }

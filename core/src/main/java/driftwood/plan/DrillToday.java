@@ -11,6 +11,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Gathered;
 import driftwood.source.Language.Habit;
 import driftwood.source.Language;
+import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -18,20 +19,40 @@ import java.util.List;
 final class DrillToday implements Detail.Visitor<List<Evidence>> {
     private final Finding finding;
     private final Site site;
+    private final OtherDecisions decisions;
+    private final List<Evidence> others;
 
     DrillToday(Finding finding, Site site) {
         this.finding = finding;
         this.site = site;
+        this.decisions = new OtherDecisions(finding, site, finding.detail().accept(new Added(site)));
+        this.others = decisions.places();
     }
 
     /** Every place to edit. */
     List<Evidence> places() {
-        return finding.detail().accept(this);
+        List<Evidence> places = new ArrayList<>(finding.detail().accept(this));
+        places.addAll(others);
+        return places;
+    }
+
+    /** Where else the variants are told apart: no way there leads to the pattern. */
+    List<Evidence> others() {
+        return others;
+    }
+
+    /** The places that decide the same as the finding, and all others where its variants are told apart. */
+    List<Evidence> besides() {
+        List<Evidence> places = new ArrayList<>(finding.detail() instanceof Detail.Branching branching
+                ? branching.siblings().stream().map(place -> sibling(place, branching)).toList()
+                : finding.detail() instanceof Detail.Choosing choosing ? choosing.repeats().stream().map(this::repeat).toList() : List.of());
+        places.addAll(others);
+        return places;
     }
 
     /** What the drill adds, in the words of the finding. */
     String change() {
-        return "one more " + finding.detail().accept(new Added());
+        return "one more " + finding.detail().accept(new Added(site));
     }
 
     @Override
@@ -44,7 +65,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         List<Evidence> places = new ArrayList<>(site.newVariant(branching));
         String variant = newVariant(branching);
         places.add(here("a branch for " + variant + "; " + forgotten(branching.chain())));
-        branching.siblings().forEach(place -> places.add(at(place, "a branch for " + variant)));
+        branching.siblings().forEach(place -> places.add(sibling(place, branching)));
         return places;
     }
 
@@ -73,7 +94,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
     public List<Evidence> visitChoosing(Detail.Choosing choosing) {
         List<Evidence> places = new ArrayList<>(site.newKind(choosing));
         places.add(here("a branch that creates it; " + forgotten(choosing.chain())));
-        choosing.repeats().forEach(place -> places.add(at(place, "a branch that creates it")));
+        choosing.repeats().forEach(place -> places.add(repeat(place)));
         return places;
     }
 
@@ -84,12 +105,20 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         return places;
     }
 
+    private Evidence sibling(Place place, Detail.Branching branching) {
+        return at(place, "a branch for " + newVariant(branching) + decisions.forgotten(place));
+    }
+
+    private Evidence repeat(Place place) {
+        return at(place, "a branch that creates it");
+    }
+
     private Evidence here(String note) {
         return new Evidence(finding.file(), finding.line(), finding.endLine(), note);
     }
 
-    private static String newVariant(Detail.Branching branching) {
-        return "the new " + new Added().visitBranching(branching);
+    private String newVariant(Detail.Branching branching) {
+        return "the new " + new Added(site).visitBranching(branching);
     }
 
     /** What happens where the branch is left out. */
@@ -107,7 +136,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
     }
 
     /** Names what is added. */
-    private static final class Added implements Detail.Visitor<String> {
+    private record Added(Site site) implements Detail.Visitor<String> {
 
         @Override
         public String visitDetail(Detail detail) {
@@ -116,7 +145,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
 
         @Override
         public String visitBranching(Detail.Branching branching) {
-            boolean numbers = !branching.onTypes() && branching.common().equals(branching.chain().within());
+            boolean numbers = !branching.onTypes() && site.type(branching.common()).filter(each -> each.kind() == TypeKind.ENUM).isEmpty();
             return numbers || branching.common().isEmpty() ? branching.chain().subject().word() : simple(branching.common());
         }
 

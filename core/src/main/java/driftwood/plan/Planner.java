@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Compares candidates and makes plans. Reads sources, changes and runs nothing. */
 public final class Planner {
@@ -78,8 +79,7 @@ public final class Planner {
         if (found.isEmpty()) {
             return draft.leaving();
         }
-        Answer answer = Patterns.answer(found.get(), finding, site);
-        return carried.containsKey(chosen) ? draft.carried(answer, carried.get(chosen)) : draft.told(answer, candidate.against().isEmpty() ? crafts.of(finding).without(finding, chosen) : candidate.against());
+        return carried.containsKey(chosen) ? draft.carried(found.get(), carried.get(chosen)) : draft.told(Patterns.answer(found.get(), finding, site), candidate.against().isEmpty() ? crafts.of(finding).without(finding, chosen) : candidate.against());
     }
 
     /** A plan for a finding, with the names that Driftwood proposes. */
@@ -108,9 +108,10 @@ public final class Planner {
 
     /** The change drill alone, for the best pattern that is not leaving it. */
     public Drill drill(Finding finding) {
+        DrillToday today = new DrillToday(finding, site);
         List<Evidence> after = Patterns.fits(finding, site.program()).stream().findFirst()
-                .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> Patterns.answer(each, finding, site).after())
-                .orElse(new DrillToday(finding, site).places());
-        return new Drill(new DrillToday(finding, site).change(), new DrillToday(finding, site).places(), after);
+                .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> Stream.concat(Patterns.answer(each, finding, site).after().stream(), today.others().stream()).toList())
+                .orElseGet(today::places);
+        return new Drill(today.change(), today.places(), after);
     }
 }

@@ -2,6 +2,7 @@ package driftwood.refactor;
 
 import com.github.difflib.DiffUtils;
 import com.github.difflib.UnifiedDiffUtils;
+import com.github.difflib.patch.AbstractDelta;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -32,6 +33,12 @@ public final class Diff {
             }
         });
         return all.toString();
+    }
+
+    /** Whether no line from one to another changes. @param line the first, counted from 1 */
+    static boolean keeps(String before, String after, int line, int endLine) {
+        return DiffUtils.diff(before.lines().toList(), after.lines().toList()).getDeltas().stream().map(AbstractDelta::getSource)
+                .noneMatch(each -> each.getPosition() < endLine && each.getPosition() + each.size() > line - 1 + (each.size() == 0 ? 1 : 0));
     }
 
     private static String one(String file, Optional<String> was, Optional<String> now) {

@@ -2,6 +2,7 @@ package driftwood.refactor;
 
 import driftwood.pattern.NamedValues;
 import driftwood.program.RoutineOutline;
+import driftwood.smell.Evidence;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -21,8 +22,10 @@ import java.util.stream.Stream;
  * @param gone      routines that are no longer called as they were: {@code quay.Tariff#quote/2}, {@code quay.Tariff#new/1}
  * @param counts    what it touches
  * @param kinds     the type that values are given, where they had none
+ * @param next      where one variant more goes afterwards; empty where the pattern's own words say so
  */
-public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts, Optional<NamedValues> kinds) {
+public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts, Optional<NamedValues> kinds,
+        List<Evidence> next) {
 
     /**
      * What a refactoring costs, counted on what it changes.
@@ -58,7 +61,12 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         left.addAll(further.gone);
         return new Refactoring(Stream.concat(stages.stream(), further.stages.stream()).toList(), before,
                 Stream.concat(meant.stream(), further.meant.stream()).toList(), left, counts.and(further.counts),
-                kinds.or(further::kinds));
+                kinds.or(further::kinds), further.next.isEmpty() ? next : further.next);
+    }
+
+    /** Whether lines of a file stand afterwards as they did, here or further down. @param line the first, counted from 1 */
+    public boolean keeps(String file, int line, int endLine) {
+        return !files().contains(file) || Diff.keeps(originals.getOrDefault(file, ""), after(file, stages.size()).orElse(""), line, endLine);
     }
 
     /** Whether a routine can be called afterwards as it was. */

@@ -50,6 +50,12 @@ public sealed interface Detail permits Detail.Branching, Detail.Ladder, Detail.N
      */
     record Branching(Chain chain, List<String> variants, String common, boolean onTypes, List<Place> siblings)
             implements Detail {
+
+        /** The same, with other chains that decide the same. */
+        public Branching beside(List<Place> others) {
+            return new Branching(chain, variants, common, onTypes, others);
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.visitBranching(this);

@@ -71,6 +71,11 @@ public record Finding(String id, String smell, Drag drag, String language, Strin
         return new Finding(id, smell, dependants.isDeprecated(symbol) ? central.leaving() : central, language, file, line, endLine, symbol, message, evidence, detail);
     }
 
+    /** The same finding, told otherwise to whoever plans. */
+    public Finding with(Detail other) {
+        return new Finding(id, smell, drag, language, file, line, endLine, symbol, message, evidence, other);
+    }
+
     public Finding withId(String given) {
         return new Finding(given, smell, drag, language, file, line, endLine, symbol, message, evidence, detail);
     }

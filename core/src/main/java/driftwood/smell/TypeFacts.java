@@ -140,7 +140,7 @@ public sealed interface TypeFacts extends Gathered {
     record Descent(String container, String common, List<String> leaves, List<Place> places) implements TypeFacts {
         @Override
         public String change() {
-            return "kind of " + Symbol.of(container).simpleType();
+            return "kind of " + Symbol.of(common.isEmpty() ? container : common).simpleType();
         }
 
         @Override

@@ -74,7 +74,7 @@ class NamedValuesTest {
         Answer told = Patterns.answer(Patterns.byKey("strategy").orElseThrow(), finding, result.site());
         Answer answer = new NamedValues(type, List.of(yes, no), new Evidence("quay/Ledger.java", 4, 4, type)).playing("strategy", told, finding.detail(), Given.JAVA.idiom());
         assertThat(answer.roles()).contains(new Role("strategy", type, false), new Role("concrete strategy", yes, false), new Role("concrete strategy", no, false));
-        assertThat(answer.after()).singleElement().extracting(Evidence::note).isEqualTo("the new constant of " + type + ", with its own " + routine + "()");
+        assertThat(answer.after()).singleElement().extracting(Evidence::note).isEqualTo("the new constant of " + type + ", with its own " + routine + "(): the compiler asks for it");
         assertThat(answer.cost()).isEqualTo(told.cost());
     }
 

@@ -86,7 +86,7 @@ class PlannerTest {
     void theDrillCountsEveryPlaceOfToday() {
         given("state-switch", GATE);
         assertThat(planner.drill(finding).today()).extracting(Evidence::note)
-                .containsExactly("the new constant of Position", "a branch for the new Position; forgotten, nothing is done", "a branch for the new Position");
+                .containsExactly("the new constant of Position", "a branch for the new Position; forgotten, nothing is done", "a branch for the new Position; forgotten, it gets what all others get");
         assertThat(planner.drill(finding).change()).isEqualTo("one more Position");
     }
 

@@ -65,26 +65,7 @@ public final class FindingText {
     }
 
     public String drill(Drill drill) {
-        StringBuilder text = new StringBuilder();
-        heading("Change drill: " + drill.change(), text);
-        text.append("  ").append(style.warm("today " + count(drill.today()))).append('\n');
-        text.append(indented(places(drill.today(), "")));
-        text.append("  ").append(style.cool("after " + count(drill.after()))).append('\n');
-        text.append(indented(places(drill.after(), "")));
-        return text.toString();
-    }
-
-    private static String count(List<Evidence> places) {
-        if (places.isEmpty()) {
-            return "nothing to edit";
-        }
-        int files = Drill.files(places);
-        return places.size() + (places.size() == 1 ? " place in " : " places in ") + files
-                + (files == 1 ? " file" : " files");
-    }
-
-    private static String indented(String block) {
-        return block.isEmpty() ? "" : "  " + block.stripTrailing().replace("\n", "\n  ") + "\n";
+        return new DrillText(style, this).of(drill);
     }
 
     String candidates(List<Candidate> candidates) {

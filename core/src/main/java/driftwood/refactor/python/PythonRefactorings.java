@@ -67,6 +67,6 @@ public final class PythonRefactorings implements Craft {
         }
         new Standing(modules.texts()).check(stages);
         Written all = new Written(stages, modules.texts());
-        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty());
+        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty(), List.of());
     }
 }

@@ -4,6 +4,7 @@ import com.sun.source.util.TreePath;
 import driftwood.pattern.NamedValues;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
+import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -32,6 +33,7 @@ public final class Drafting {
     private final Set<Element> widened = new LinkedHashSet<>();
     private final Set<String> gone = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
+    private final List<Evidence> next = new ArrayList<>();
     private NamedValues kinds;
 
     /**
@@ -149,6 +151,20 @@ public final class Drafting {
 
     public Optional<NamedValues> kinds() {
         return Optional.ofNullable(kinds);
+    }
+
+    /** Notes where one variant more goes once all is done. */
+    public void next(Evidence place) {
+        next.add(place);
+    }
+
+    /** Notes that one variant more is a type of its own. @param like lies in the folder where it goes @param name as proposed */
+    public void nextType(TreePath like, String name, String note) {
+        next.add(Evidence.fresh(workspace.unit(like).file().replaceFirst("[^/]*$", "New" + name + ".java"), note));
+    }
+
+    public List<Evidence> next() {
+        return next;
     }
 
     /** Notes a place that is changed because what it names changes. */

@@ -51,7 +51,9 @@ public final class RequiredParts implements Recipe {
         if (!written) {
             drafting.declarations().add(later.home, code, Where.CONSTRUCTORS);
         }
+        drafting.next(workspace.place(later.home, "its field, and the parameter of the constructor"));
         for (Site each : sites) {
+            drafting.next(workspace.place(each.creation(), "what it hands over: the compiler asks for it"));
             drafting.callSite(each.creation());
             String parts = later.needed.keySet().stream().map(setter -> later.value(each, setter)).collect(Collectors.joining(", "));
             boolean bare = ((NewClassTree) each.creation().getLeaf()).getArguments().isEmpty();

@@ -20,6 +20,7 @@ import driftwood.smell.Evidence;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -115,6 +116,20 @@ final class Answering {
                 List.of(new Evidence(workspace.unit(decision.around()).file(), workspace.unit(decision.around()).line(decision.from()),
                         workspace.unit(decision.around()).line(decision.to()), "the decision")));
         replace();
+    }
+
+    /** Notes where one kind more goes, with what all of these ask of it. @param all of the same kinds, this one among them */
+    void noteNext(List<Answering> all) {
+        TreePath path = workspace.path(base).orElseThrow();
+        String asked = all.stream().map(each -> each.routine + "()").distinct().collect(Collectors.joining(", "));
+        boolean reminds = all.stream().allMatch(each -> each.kinds.areAll());
+        String note = "the new " + base.getSimpleName() + ", with " + asked + (reminds ? ": the compiler asks for it" : "; left out, it gets what all others get");
+        boolean together = kinds.arms().keySet().stream().anyMatch(each -> workspace.unit(workspace.path(each).orElseThrow()) == workspace.unit(path));
+        if (together) {
+            drafting.next(new Evidence(workspace.place(path, note).file(), workspace.place(path, note).endLine(), workspace.place(path, note).endLine(), note));
+        } else {
+            drafting.nextType(path, base.getSimpleName().toString(), note);
+        }
     }
 
     private void addToBase() {

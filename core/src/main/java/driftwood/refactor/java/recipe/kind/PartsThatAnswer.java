@@ -52,5 +52,6 @@ public final class PartsThatAnswer implements Recipe {
             }
         }
         all.forEach(Answering::write);
+        all.get(0).noteNext(all);
     }
 }

@@ -21,6 +21,7 @@ import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.ValueType;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Detail.Ladder;
+import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Parameters;
 import java.util.ArrayList;
@@ -160,6 +161,7 @@ public final class ParameterObject implements Recipe {
         private void addType() {
             Unit beside = workspace.unit(workspace.path(owner).orElseThrow());
             NewFile file = new NewFile(drafting, beside, type);
+            drafting.next(Evidence.fresh(beside.file().replaceFirst("[^/]*$", type + ".java"), "one part more of " + type));
             Map<String, String> parts = new LinkedHashMap<>();
             String comment = Comments.before(workspace, workspace.path(routine).orElseThrow());
             StringBuilder said = new StringBuilder("/**\n * What ").append(routine.getKind() == ElementKind.CONSTRUCTOR ? Words.one(owner.getSimpleName()) + " is made of"
@@ -246,6 +248,7 @@ public final class ParameterObject implements Recipe {
 
         private void redirect(Call call) {
             drafting.callSite(call.path());
+            drafting.next(workspace.place(call.path(), "what it hands over: the compiler asks for it"));
             Unit site = workspace.unit(call.path());
             String file = site.file();
             String made = typeIn(site);

@@ -21,6 +21,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
@@ -50,6 +51,7 @@ public final class SharedParent implements Recipe {
     }
 
     private static final class Sharing {
+        private static final Pattern ABSTRACT = Pattern.compile("(?m)^ +(?:\\w+ )*abstract [^\\n]*?(\\w+)\\(");
         private final Drafting drafting;
         private final Workspace workspace;
         private final Alike alike;
@@ -127,6 +129,8 @@ public final class SharedParent implements Recipe {
             boolean open = twins.stream().anyMatch(each -> !Drafting.openness(each).isEmpty());
             String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + alike.extended() + alike.implemented() + " {\n" + body + "}\n";
             new NewFile(drafting, unit, parent).importing(code).write(code);
+            String asked = ABSTRACT.matcher(body).results().map(each -> each.group(1) + "()").collect(Collectors.joining(", "));
+            drafting.nextType(workspace.path(first).orElseThrow(), parent, "the new " + parent + (asked.isEmpty() ? "" : ", with " + asked + ": the compiler asks for it"));
         }
 
         /** A shared member as it stands in the parent: reached from the twins where they need it. */

@@ -102,6 +102,7 @@ public final class WordAround implements GridRecipe {
             wrappers.forEach((word, does) -> wrapper(names.get(word), of.get(word).get(0), does));
             drafting.script().stage("Leave each of " + wrapped.keySet().stream().map(GridCell::name).collect(Collectors.joining(", ")) + " as a name for what it wraps",
                     wrapped.keySet().stream().map(each -> drafting.workspace().place(each.path(), "wraps " + wrapped.get(each).name())).toList());
+            drafting.nextType(wrapped.keySet().iterator().next().path(), parent.getSimpleName().toString(), "the new " + parent.getSimpleName() + ": it is one by itself, or wraps another");
             of.forEach((word, all) -> all.forEach(each -> each.reduce(drafting, names.get(word), "new " + wrapped.get(each).name() + "()")));
         }
 

@@ -1,0 +1,127 @@
+package driftwood.plan;
+
+import driftwood.pattern.Site;
+import driftwood.plan.Use.Rest;
+import driftwood.plan.Use.Way;
+import driftwood.program.Outline;
+import driftwood.program.Symbol;
+import driftwood.program.TypeOutline;
+import driftwood.read.Readers;
+import driftwood.smell.Detail.Branching;
+import driftwood.smell.Detail.Choosing;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
+import driftwood.smell.Finding;
+import driftwood.smell.Listing;
+import driftwood.source.Language;
+import driftwood.source.SourceFile;
+import driftwood.source.SourceText;
+import driftwood.tree.TypeKind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * Where else the variants of a finding are told apart, though it is no smell by itself: a look-up, a single arm, a
+ * second decision. One variant more has to be seen there as well. (Catalogue, change drill.)
+ */
+final class OtherDecisions {
+    private final String variant;
+    private final Finding finding;
+    private final Site site;
+    /** Places that are told as such: they decide the same as the finding. */
+    private final List<Place> known;
+    private final Optional<TypeOutline> common;
+    private final List<Found> found = new ArrayList<>();
+
+    private record Found(String file, Use use) {
+        boolean meets(String other, int line, int endLine) {
+            return file.equals(other) && use.line() <= endLine && line <= use.endLine();
+        }
+    }
+
+    /** @param variant what one more is called, as in "the new Flag" */
+    OtherDecisions(Finding finding, Site site, String variant) {
+        this.variant = variant;
+        this.finding = finding;
+        this.site = site;
+        if (finding.detail() instanceof Branching branching) {
+            known = branching.siblings();
+            common = site.type(branching.common());
+            common.ifPresent(type -> find(type, branching.onTypes() ? Set.of() : type.kind() == TypeKind.ENUM ? new LinkedHashSet<>(type.constants())
+                    : new LinkedHashSet<>(branching.variants())));
+        } else if (finding.detail() instanceof Choosing choosing) {
+            known = choosing.repeats();
+            common = site.type(choosing.common());
+            common.ifPresent(type -> find(type, Set.of()));
+        } else {
+            known = List.of();
+            common = Optional.empty();
+        }
+        found.sort(Comparator.comparing(Found::file).thenComparingInt(each -> each.use().line()).thenComparing(each -> each.use().about()));
+    }
+
+    /** The places, by file and line; none where the variants have no type of the project in common. */
+    List<Evidence> places() {
+        return found.stream().filter(each -> !each.meets(finding.file(), finding.line(), finding.endLine())
+                        && known.stream().noneMatch(place -> each.meets(place.file(), place.line(), place.endLine())))
+                .map(each -> new Evidence(each.file(), each.use().line(), each.use().endLine(), note(each.use()))).toList();
+    }
+
+    /** What becomes of a variant that is forgotten where the same is decided, as a clause behind others; empty where that is not known. */
+    String forgotten(Place place) {
+        return found.stream().filter(each -> each.use().way() == Way.CHOOSES && each.meets(place.file(), place.line(), place.endLine())).findFirst()
+                .map(each -> forgotten(each.use())).orElse("");
+    }
+
+    /** @param constants of the type that are told apart; empty where its subtypes are */
+    private void find(TypeOutline common, Set<String> constants) {
+        Set<String> words = new LinkedHashSet<>(constants);
+        if (constants.isEmpty()) {
+            site.program().descendants(common).forEach(each -> words.add(each.simpleName()));
+        }
+        if (words.isEmpty()) {
+            return;
+        }
+        String any = words.stream().map(Pattern::quote).collect(Collectors.joining("|"));
+        Pattern mentions = Pattern.compile(constants.isEmpty() ? "\\b(?:" + any + ")\\b"
+                : "\\b" + Pattern.quote(common.simpleName()) + "\\b[\\s\\S]*\\b(?:" + any + ")\\b|\\b(?:case|import static)\\b[^\\n]*\\b(?:" + any + ")\\b");
+        Language language = site.program().fileOf(common).language();
+        List<SourceText> texts = site.program().outlines().parallelStream().filter(each -> !each.test() && each.language().family().equals(language.family()))
+                .flatMap(each -> text(each).stream()).filter(each -> mentions.matcher(each.text()).find()).toList();
+        texts.stream().map(each -> each.file().language()).distinct().forEach(each -> new Readers().of(each).read(
+                texts.stream().filter(text -> text.file().language() == each).toList(), tree -> VariantWalk.of(tree, new Kinds(site.program(), common, constants))
+                        .forEach(use -> found.add(new Found(tree.file().path(), use)))));
+    }
+
+    private Optional<SourceText> text(Outline outline) {
+        try {
+            return Optional.of(SourceText.read(new SourceFile(outline.file(), site.root().resolve(outline.file()), outline.language(), outline.test())));
+        } catch (SourceText.NotReadable e) {
+            return Optional.empty();
+        }
+    }
+
+    private String note(Use use) {
+        String one = "the new " + variant;
+        String names = Listing.of(List.copyOf(use.named()));
+        String where = Symbol.of(use.routine()).member();
+        if (use.way() == Way.KEEPS) {
+            return "an entry for " + one + (use.about().isEmpty() ? "" : " in " + use.about()) + "; forgotten, it has none";
+        }
+        if (use.way() == Way.ASKS) {
+            return where + " asks for " + names + (use.named().size() == 1 ? " alone" : "") + ": see whether " + one + " goes with " + (use.named().size() == 1 ? "it" : "them");
+        }
+        return where + " chooses between " + names + ": a branch for " + one + forgotten(use);
+    }
+
+    private static String forgotten(Use use) {
+        return use.rest() == Rest.CHECKED ? ", which the compiler asks for"
+                : "; forgotten, " + (use.rest() == Rest.THROWS ? "it throws" : use.rest() == Rest.SAME ? "it gets what all others get" : "nothing is done");
+    }
+}
