@@ -31,6 +31,8 @@ import java.util.stream.Collectors;
  * second decision. One variant more has to be seen there as well. (Catalogue, change drill.)
  */
 final class OtherDecisions {
+    /** A hierarchy with more than so many kinds for each that a finding names is wide. */
+    private static final int WIDE = 3;
     private final String variant;
     private final Finding finding;
     private final Site site;
@@ -96,7 +98,13 @@ final class OtherDecisions {
                 .flatMap(each -> text(each).stream()).filter(each -> mentions.matcher(each.text()).find()).toList();
         texts.stream().map(each -> each.file().language()).distinct().forEach(each -> new Readers().of(each).read(
                 texts.stream().filter(text -> text.file().language() == each).toList(), tree -> VariantWalk.of(tree, new Kinds(site.program(), common, constants))
-                        .forEach(use -> found.add(new Found(tree.file().path(), use)))));
+                        .stream().filter(use -> isOfTheSame(use, words.size())).forEach(use -> found.add(new Found(tree.file().path(), use)))));
+    }
+
+    /** In a wide hierarchy a question for a type that the finding does not ask for is another matter. @param all how many kinds there are */
+    private boolean isOfTheSame(Use use, int all) {
+        return !(finding.detail() instanceof Branching branching) || !branching.onTypes() || all <= WIDE * branching.variants().size()
+                || use.named().stream().anyMatch(branching.variants()::contains);
     }
 
     private Optional<SourceText> text(Outline outline) {

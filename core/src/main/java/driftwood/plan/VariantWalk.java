@@ -208,7 +208,14 @@ final class VariantWalk extends Walk {
         if (asked != null) {
             asked.named.add(name);
         } else {
-            uses.add(new Use(Way.ASKS, file.line(at), file.endLine(at), member(), Set.of(name), "", Rest.SAME));
+            Use last = uses.isEmpty() ? null : uses.get(uses.size() - 1);
+            boolean again = last != null && last.way() == Way.ASKS && last.endLine() >= file.line(at) && last.routine().equals(member());
+            Set<String> named = new LinkedHashSet<>(again ? last.named() : Set.of());
+            named.add(name);
+            if (again) {
+                uses.remove(uses.size() - 1);
+            }
+            uses.add(new Use(Way.ASKS, again ? last.line() : file.line(at), file.endLine(at), member(), named, "", Rest.SAME));
         }
     }
 
