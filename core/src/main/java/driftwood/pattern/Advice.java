@@ -40,18 +40,22 @@ public record Advice(Only only, double score, String because, Map<String, String
         CONSTRUCTORS {
             @Override
             boolean is(Symbol place) {
-                return place.member().equals("new");
+                return isConstructor(place);
             }
         },
         /** Not what is done while an object is made: its fields and constructors. */
         ROUTINES {
             @Override
             boolean is(Symbol place) {
-                return place.isRoutine() && !place.member().equals("new");
+                return place.isRoutine() && !isConstructor(place);
             }
         };
 
         abstract boolean is(Symbol place);
+
+        private static boolean isConstructor(Symbol place) {
+            return place.isRoutine() && place.member().equals(place.simpleType());
+        }
 
         /** @param word as in the table; empty for anything */
         static Only of(String word) {

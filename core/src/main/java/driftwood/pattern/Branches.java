@@ -22,8 +22,11 @@ final class Branches {
 
     /** The name for the routine that takes an arm over. */
     static String routineFor(Chain chain) {
-        String name = chain.routineName();
-        return name.isEmpty() || name.equals(Words.simple(chain.within())) ? "handle" : name;
+        return taken(Symbol.of(chain.routine()));
+    }
+
+    private static String taken(Symbol place) {
+        return place.member().isEmpty() ? "handle" : place.member().equals(place.simpleType()) ? "setUp" : place.member();
     }
 
     /** The project's types that an arm tests for. */
@@ -42,7 +45,7 @@ final class Branches {
 
     /** Whatever a variant answers once all chains are moved onto it. @param routines for the chain itself */
     static String calls(List<String> routines, Branching branching) {
-        List<String> all = Stream.concat(routines.stream(), branching.siblings().stream().map(each -> Symbol.of(each.symbol())).filter(Symbol::isRoutine).map(Symbol::member))
+        List<String> all = Stream.concat(routines.stream(), branching.siblings().stream().map(each -> Symbol.of(each.symbol())).filter(Symbol::isRoutine).map(Branches::taken))
                 .distinct().map(each -> each + "()").toList();
         return Listing.of(all);
     }

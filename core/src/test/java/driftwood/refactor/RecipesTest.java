@@ -73,7 +73,8 @@ class RecipesTest {
         assertThat(answer.roles()).filteredOn(role -> !role.exists()).allSatisfy(role -> assertThat(text).containsPattern("\\b"
                 + role.name().replaceFirst("^.*\\.", "").replaceFirst("\\(.*", "") + "\\b"));
         if (Set.of("strategy", "state").contains(pattern.get().key()) && finding.detail() instanceof Branching branching) {
-            String routine = branching.chain().routineName();
+            String within = branching.chain().within();
+            String routine = within.endsWith("." + branching.chain().routineName()) ? "setUp" : branching.chain().routineName();
             assertThat(java.util.regex.Pattern.compile("(?m)^[ \\t]*(?:abstract )?(?!return |throw )(?:<.*> )?[\\w<>\\[\\], .?]+ " + routine
                     + "\\([^()]*\\)(?: throws [\\w, .]+)?;").matcher(text).find()).as("the compiler asks for " + routine)
                     .isEqualTo(answer.after().get(0).note().contains("the compiler asks"));

@@ -12,6 +12,7 @@ import com.sun.source.tree.YieldTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Rewriting;
@@ -235,9 +236,10 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         Optional<TreePath> set = kind.ending().flatMap(how -> Endings.last(workspace, arm, variable, how));
         boolean drops = kind == OutcomeKind.ACTS && last.getLeaf() instanceof ReturnTree;
         List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
-        String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], workspace.to(kept.get(kept.size() - 1))), unit.indentAt(arm.whole()[0]));
+        String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], Comments.trailing(unit.text(), workspace.to(kept.get(kept.size() - 1)))), unit.indentAt(arm.whole()[0]));
         if (set.isPresent()) {
-            String value = comments(unit, workspace.from(last)) + "return " + unit.bare(rewriting.of(set.get()), unit.indentAt(workspace.from(set.get()))) + ";";
+            String value = comments(unit, workspace.from(last)) + "return " + unit.bare(rewriting.of(set.get()), unit.indentAt(workspace.from(set.get()))) + ";"
+                    + unit.text().substring(workspace.to(last), Comments.trailing(unit.text(), workspace.to(last)));
             return code.isEmpty() ? value : code + "\n" + value;
         }
         if (kind == OutcomeKind.SETS) {

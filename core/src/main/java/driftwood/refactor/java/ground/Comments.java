@@ -56,6 +56,14 @@ public final class Comments {
         return found;
     }
 
+    private static final Pattern TRAILING = Pattern.compile("[ \\t]*(?://[^\\r\\n]*|/\\*[^\\r\\n]*?\\*/)");
+
+    /** Where a comment ends that stands behind something on its last line; there itself where none does. @param at the end of what stands before it */
+    public static int trailing(String text, int at) {
+        Matcher comment = TRAILING.matcher(text).region(at, text.length());
+        return comment.lookingAt() ? comment.end() : at;
+    }
+
     private static final Pattern RETURN = Pattern.compile("@return\\b(?:(?!\\n[ \\t]*\\*[ \\t]*@).)*", Pattern.DOTALL);
 
     /** A doc comment whose {@code @return} says that the result is optional, where it said that it is null at times. */

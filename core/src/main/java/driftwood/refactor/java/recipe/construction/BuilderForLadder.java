@@ -23,6 +23,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Parameters;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -113,6 +114,14 @@ public final class BuilderForLadder implements Recipe {
             return call.isChained() && ladder.stream().anyMatch(each -> Uses.isWithin(call.path(), workspace.path(each).orElseThrow()));
         }
 
+        /** Who says a part once and means two of them would have to say both. */
+        private static void refuseTwice(ExecutableElement constructor, List<Filled> filled) {
+            Set<Integer> said = new HashSet<>();
+            filled.stream().flatMap(each -> each.parameter().stream()).filter(each -> !said.add(each)).findFirst().ifPresent(each -> {
+                throw new Refused(Constructors.told(constructor) + " hands " + constructor.getParameters().get(each).getSimpleName() + " on as two parts: with a builder, callers would have to say both");
+            });
+        }
+
         private static void refuseActing(String value, VariableElement of) {
             throw new Refused("the default of " + of.getSimpleName() + ", " + value + ", does something: a builder would do it even where a value is given");
         }
@@ -121,6 +130,9 @@ public final class BuilderForLadder implements Recipe {
         private void decideDefaults() {
             Constructors constructors = new Constructors(workspace, longest);
             List<List<Filled>> filled = ladder.stream().map(constructors::of).toList();
+            for (int one = 0; one < filled.size(); one++) {
+                refuseTwice(ladder.get(one), filled.get(one));
+            }
             List<String> optional = drafting.finding().detail() instanceof Ladder fact ? fact.optional() : List.of();
             for (int i = 0; i < longest.getParameters().size(); i++) {
                 int at = i;
@@ -130,7 +142,7 @@ public final class BuilderForLadder implements Recipe {
                 filled.stream().map(each -> each.get(at)).filter(Filled::acts).findFirst().ifPresent(each -> refuseActing(each.value(), longest.getParameters().get(at)));
                 Optional<String> given = filled.stream().map(each -> each.get(at)).filter(each -> each.parameter().isEmpty()).map(Filled::value).findFirst();
                 boolean left = optional.contains(longest.getParameters().get(i).getSimpleName().toString()) || ladder.size() == 1 && optional.isEmpty();
-                defaults.add(given.or(() -> left && ladder.size() == 1 ? filler(at) : Optional.empty()).orElse(null));
+                defaults.add(given.or(() -> left && ladder.size() == 1 ? filler(at) : nothing(at)).orElse(null));
             }
             long required = defaults.stream().filter(each -> each == null).count();
             for (int i = 0; required > (drafting.finding().detail() instanceof Ladder ? MOST_OF_LADDER : MOST_OF_LIST) && i < defaults.size(); i++) {
@@ -138,6 +150,11 @@ public final class BuilderForLadder implements Recipe {
                     told.add(i);
                 }
             }
+        }
+
+        /** Nothing, where somebody hands over nothing: that part need not be said. */
+        private Optional<String> nothing(int at) {
+            return calls.stream().filter(this::isPlain).anyMatch(each -> chained.values(each).get(at).equals("null")) ? Optional.of("null") : Optional.empty();
         }
 
         /** What callers write only because they must write something. */

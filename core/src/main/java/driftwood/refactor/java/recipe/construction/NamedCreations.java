@@ -1,6 +1,7 @@
 package driftwood.refactor.java.recipe.construction;
 
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.program.Symbol;
@@ -34,6 +35,7 @@ import javax.lang.model.element.TypeElement;
 /** factory-method for a ladder of constructors: a creation routine for each combination, named for what it is given. */
 public final class NamedCreations implements Recipe {
     private static final int MOST = 5;
+    private static final int MANY = 6;
 
     @Override
     public String pattern() {
@@ -72,6 +74,7 @@ public final class NamedCreations implements Recipe {
         Map<ExecutableElement, String> names = names(ladder, constructors, longest, type);
         List<Call> calls = new Calls(workspace).of(new LinkedHashSet<>(ladder)).stream().filter(each -> !(each.isChained() && ladder.stream().anyMatch(one -> Uses.isWithin(each.path(), workspace.path(one).orElseThrow())))).toList();
         List<Call> plain = calls.stream().filter(each -> each.isCreation() && ((NewClassTree) each.path().getLeaf()).getClassBody() == null).toList();
+        refuseFilled(longest, plain);
         List<Call> kept = calls.stream().filter(each -> !plain.contains(each)).toList();
         drafting.script().stage("Add a creation routine for each combination of parts, named for what it is given", List.of(workspace.place(home, String.join("(), ", names.values()) + "()")));
         String made = type.getSimpleName() + (type.getTypeParameters().isEmpty() ? "" : type.getTypeParameters().stream().map(Object::toString).collect(Collectors.joining(", ", "<", ">")));
@@ -105,6 +108,14 @@ public final class NamedCreations implements Recipe {
                 drafting.changes(each);
                 Constructors.close(drafting, path);
             }
+        }
+    }
+
+    /** Who has to hand over nothing for several parts is helped by no name. */
+    private static void refuseFilled(ExecutableElement longest, List<Call> calls) {
+        long filled = calls.stream().filter(each -> each.arguments().size() >= MANY && each.arguments().stream().filter(one -> one.getLeaf().getKind() == Tree.Kind.NULL_LITERAL).count() > 1).count();
+        if (filled > 0) {
+            throw new Refused("where all " + longest.getParameters().size() + " parts are handed over, some are null only to fill a place: a builder leaves them out");
         }
     }
 

@@ -109,10 +109,10 @@ final class Answering {
     void write() {
         List<Evidence> places = new ArrayList<>();
         kinds.arms().keySet().forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), each.getSimpleName().toString())));
-        drafting.script().stage("Give each " + base.getSimpleName() + " its own " + routine + "(), with what " + around.getSimpleName() + "() of " + home.getSimpleName() + " does for it", places);
+        drafting.script().stage("Give each " + base.getSimpleName() + " its own " + routine + "(), with what " + told() + " does for it", places);
         kinds.arms().forEach(this::addTo);
         addToBase();
-        drafting.script().stage("Let " + home.getSimpleName() + "." + around.getSimpleName() + "() ask " + workspace.text(decision.subject()) + " instead of telling its kind",
+        drafting.script().stage("Let " + (isConstructor() ? told() : home.getSimpleName() + "." + around.getSimpleName() + "()") + " ask " + workspace.text(decision.subject()) + " instead of telling its kind",
                 List.of(new Evidence(workspace.unit(decision.around()).file(), workspace.unit(decision.around()).line(decision.from()),
                         workspace.unit(decision.around()).line(decision.to()), "the decision")));
         replace();
@@ -132,12 +132,20 @@ final class Answering {
         }
     }
 
+    private boolean isConstructor() {
+        return around.getKind() == ElementKind.CONSTRUCTOR;
+    }
+
+    private String told() {
+        return (isConstructor() ? "the constructor" : around.getSimpleName() + "()") + " of " + home.getSimpleName();
+    }
+
     private void addToBase() {
         TreePath path = workspace.path(base).orElseThrow();
         Unit unit = workspace.unit(path);
         boolean contract = base.getKind().isInterface();
         boolean complete = kinds.areAll();
-        String comment = "/** What " + around.getSimpleName() + "() of " + home.getSimpleName() + " does for a " + base.getSimpleName() + ". */\n";
+        String comment = "/** What " + told() + " does for " + Words.one(base.getSimpleName().toString()) + ". */\n";
         if (complete) {
             drafting.declarations().add(path, comment + (contract ? "" : openness(base) + "abstract ") + signature(unit) + ";", Where.END);
             return;
