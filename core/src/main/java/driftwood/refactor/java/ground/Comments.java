@@ -56,12 +56,28 @@ public final class Comments {
         return found;
     }
 
+    private static final Pattern GOES_ON = Pattern.compile("\\r?\\n[ \\t]*(//)[^\\r\\n]*");
     private static final Pattern TRAILING = Pattern.compile("[ \\t]*(?://[^\\r\\n]*|/\\*[^\\r\\n]*?\\*/)");
 
-    /** Where a comment ends that stands behind something on its last line; there itself where none does. @param at the end of what stands before it */
+    /**
+     * Where a comment ends that stands behind something on its last line, with the lines below that go on in the same
+     * column; there itself where none does.
+     *
+     * @param at the end of what stands before it
+     */
     public static int trailing(String text, int at) {
         Matcher comment = TRAILING.matcher(text).region(at, text.length());
-        return comment.lookingAt() ? comment.end() : at;
+        if (!comment.lookingAt()) {
+            return at;
+        }
+        int end = comment.end();
+        int column = text.indexOf("//", at) - text.lastIndexOf('\n', at);
+        Matcher more = GOES_ON.matcher(text).region(end, text.length());
+        while (more.lookingAt() && more.start(1) - text.lastIndexOf('\n', more.start(1)) == column) {
+            end = more.end();
+            more.region(end, text.length());
+        }
+        return end;
     }
 
     private static final Pattern RETURN = Pattern.compile("@return\\b(?:(?!\\n[ \\t]*\\*[ \\t]*@).)*", Pattern.DOTALL);
