@@ -6,6 +6,7 @@ import driftwood.plan.Use.Way;
 import driftwood.program.Outline;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
+import driftwood.read.Reader;
 import driftwood.read.Readers;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Choosing;
@@ -21,10 +22,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Where else the variants of a finding are told apart, though it is no smell by itself: a look-up, a single arm, a
@@ -33,6 +36,8 @@ import java.util.stream.Collectors;
 final class OtherDecisions {
     /** A hierarchy with more than so many kinds for each that a finding names is wide. */
     private static final int WIDE = 3;
+    /** So many files are read in one go. */
+    private static final int BATCH = 24;
     private final String variant;
     private final Finding finding;
     private final Site site;
@@ -90,15 +95,32 @@ final class OtherDecisions {
         if (words.isEmpty()) {
             return;
         }
-        String any = words.stream().map(Pattern::quote).collect(Collectors.joining("|"));
-        Pattern mentions = Pattern.compile(constants.isEmpty() ? "\\b(?:" + any + ")\\b"
-                : "\\b" + Pattern.quote(common.simpleName()) + "\\b[\\s\\S]*\\b(?:" + any + ")\\b|\\b(?:case|import static)\\b[^\\n]*\\b(?:" + any + ")\\b");
         Language language = site.program().fileOf(common).language();
-        List<SourceText> texts = site.program().outlines().parallelStream().filter(each -> !each.test() && each.language().family().equals(language.family()))
-                .flatMap(each -> text(each).stream()).filter(each -> mentions.matcher(each.text()).find()).toList();
-        texts.stream().map(each -> each.file().language()).distinct().forEach(each -> new Readers().of(each).read(
-                texts.stream().filter(text -> text.file().language() == each).toList(), tree -> VariantWalk.of(tree, new Kinds(site.program(), common, constants))
-                        .stream().filter(use -> isOfTheSame(use, words.size())).forEach(use -> found.add(new Found(tree.file().path(), use)))));
+        Pattern bare = Pattern.compile("\\b(?:case|import static)\\b[^\\n]*\\b(?:" + words.stream().map(Pattern::quote).collect(Collectors.joining("|")) + ")\\b");
+        Kinds kinds = new Kinds(site.program(), common, constants);
+        Readers readers = new Readers();
+        Map<Language, List<SourceText>> texts = site.program().outlines().parallelStream().filter(each -> !each.test() && each.language().family().equals(language.family()))
+                .flatMap(each -> text(each).stream()).filter(each -> mentions(each.text(), words, constants.isEmpty() ? "" : common.simpleName(), bare))
+                .collect(Collectors.groupingBy(each -> each.file().language()));
+        texts.forEach((each, all) -> found.addAll(IntStream.range(0, (all.size() + BATCH - 1) / BATCH).parallel()
+                .mapToObj(at -> found(all.subList(at * BATCH, Math.min(all.size(), (at + 1) * BATCH)), readers.of(each), kinds))
+                .flatMap(List::stream).filter(one -> isOfTheSame(one.use(), words.size())).toList()));
+    }
+
+    /** @param owner by which constants are named; empty where types are */
+    private static boolean mentions(String text, Set<String> words, String owner, Pattern bare) {
+        return words.stream().anyMatch(text::contains) && (text.contains(owner) || bare.matcher(text).find());
+    }
+
+    /** A file that cannot be read was told by the scan; it must not take its neighbours along. */
+    private static List<Found> found(List<SourceText> texts, Reader reader, Kinds kinds) {
+        try {
+            List<Found> found = new ArrayList<>();
+            reader.read(texts, tree -> VariantWalk.of(tree, kinds).forEach(use -> found.add(new Found(tree.file().path(), use))));
+            return found;
+        } catch (RuntimeException | StackOverflowError | AssertionError e) {
+            return texts.size() == 1 ? List.of() : texts.stream().flatMap(each -> found(List.of(each), reader, kinds).stream()).toList();
+        }
     }
 
     /** In a wide hierarchy a question for a type that the finding does not ask for is another matter. @param all how many kinds there are */
