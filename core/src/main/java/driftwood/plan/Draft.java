@@ -26,7 +26,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
 
     /** The plan to leave it. */
     Plan leaving() {
-        DrillToday today = new DrillToday(finding, site);
+        DrillToday today = DrillToday.of(finding, site);
         return plan(List.of(), List.of(), today, today.places(), "", List.of(), List.of(), 0);
     }
 
@@ -34,7 +34,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
     Plan told(Answer answer, String against) {
         List<Plan.Step> steps = new ArrayList<>(List.of(pinned()));
         answer.steps().forEach(each -> steps.add(new Plan.Step(each.does(), each.places(), each.check().in(idiom()), "")));
-        DrillToday today = new DrillToday(finding, site);
+        DrillToday today = DrillToday.of(finding, site);
         return plan(answer.roles(), steps, today, and(answer.after(), today.others()), against, List.of(), List.of(), 0);
     }
 
@@ -46,7 +46,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
             steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
         }
         Answer shown = refactoring.kinds().map(each -> each.playing(chosen, answer, moved(refactoring).detail(), idiom())).orElse(answer);
-        DrillToday today = new DrillToday(finding, site);
+        DrillToday today = DrillToday.of(finding, site);
         List<Evidence> stay = today.besides().stream().filter(each -> refactoring.keeps(each.file(), each.line(), each.endLine())).toList();
         return plan(shown.roles(), steps, today, and(refactoring.next().isEmpty() ? shown.after() : refactoring.next(), stay), "", List.copyOf(refactoring.originals().keySet()), refactoring.meant(),
                 refactoring.stages().size());
@@ -78,7 +78,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         Set<String> touched = new TreeSet<>(files);
         touched.add(finding.file());
         add(finding.evidence(), touched);
-        add(finding.detail().accept(today), touched);
+        add(today.told(), touched);
         steps.forEach(step -> add(step.places(), touched));
         Map<String, String> sources = new LinkedHashMap<>();
         touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));

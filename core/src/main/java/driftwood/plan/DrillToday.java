@@ -14,40 +14,46 @@ import driftwood.source.Language;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What one more variant costs as the code stands, for each kind of finding. */
 final class DrillToday implements Detail.Visitor<List<Evidence>> {
     private final Finding finding;
     private final Site site;
     private final OtherDecisions decisions;
-    private final List<Evidence> others;
+    private final List<Evidence> own;
+    /** Where the same is decided as at the finding. */
+    private final List<Evidence> alike = new ArrayList<>();
 
-    DrillToday(Finding finding, Site site) {
+    private DrillToday(Finding finding, Site site, OtherDecisions decisions) {
         this.finding = finding;
         this.site = site;
-        this.decisions = new OtherDecisions(finding, site, finding.detail().accept(new Added(site)));
-        this.others = decisions.places();
+        this.decisions = decisions;
+        this.own = finding.detail().accept(this);
+    }
+
+    static DrillToday of(Finding finding, Site site) {
+        return new DrillToday(finding, site, new OtherDecisions(finding, site, finding.detail().accept(new Added(site))));
     }
 
     /** Every place to edit. */
     List<Evidence> places() {
-        List<Evidence> places = new ArrayList<>(finding.detail().accept(this));
-        places.addAll(others);
-        return places;
+        return Stream.of(own, besides()).flatMap(List::stream).toList();
+    }
+
+    /** The places that the finding itself tells. */
+    List<Evidence> told() {
+        return Stream.of(own, alike).flatMap(List::stream).toList();
     }
 
     /** Where else the variants are told apart: no way there leads to the pattern. */
     List<Evidence> others() {
-        return others;
+        return decisions.places();
     }
 
     /** The places that decide the same as the finding, and all others where its variants are told apart. */
     List<Evidence> besides() {
-        List<Evidence> places = new ArrayList<>(finding.detail() instanceof Detail.Branching branching
-                ? branching.siblings().stream().map(place -> sibling(place, branching)).toList()
-                : finding.detail() instanceof Detail.Choosing choosing ? choosing.repeats().stream().map(this::repeat).toList() : List.of());
-        places.addAll(others);
-        return places;
+        return Stream.of(alike, others()).flatMap(List::stream).toList();
     }
 
     /** What the drill adds, in the words of the finding. */
@@ -65,7 +71,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         List<Evidence> places = new ArrayList<>(site.newVariant(branching));
         String variant = newVariant(branching);
         places.add(here("a branch for " + variant + "; " + forgotten(branching.chain())));
-        branching.siblings().forEach(place -> places.add(sibling(place, branching)));
+        branching.siblings().forEach(place -> alike.add(at(place, "a branch for " + variant + decisions.forgotten(place))));
         return places;
     }
 
@@ -94,7 +100,7 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
     public List<Evidence> visitChoosing(Detail.Choosing choosing) {
         List<Evidence> places = new ArrayList<>(site.newKind(choosing));
         places.add(here("a branch that creates it; " + forgotten(choosing.chain())));
-        choosing.repeats().forEach(place -> places.add(repeat(place)));
+        choosing.repeats().forEach(place -> alike.add(at(place, "a branch that creates it")));
         return places;
     }
 
@@ -103,14 +109,6 @@ final class DrillToday implements Detail.Visitor<List<Evidence>> {
         List<Evidence> places = new ArrayList<>(List.of(here("one more " + gathered.change() + " here")));
         gathered.places().forEach(place -> places.add(place.evidence()));
         return places;
-    }
-
-    private Evidence sibling(Place place, Detail.Branching branching) {
-        return at(place, "a branch for " + newVariant(branching) + decisions.forgotten(place));
-    }
-
-    private Evidence repeat(Place place) {
-        return at(place, "a branch that creates it");
     }
 
     private Evidence here(String note) {

@@ -8,6 +8,7 @@ import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.read.Reader;
 import driftwood.read.Readers;
+import driftwood.smell.Detail;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Choosing;
 import driftwood.smell.Detail.Place;
@@ -42,8 +43,9 @@ final class OtherDecisions {
     private final Finding finding;
     private final Site site;
     /** Places that are told as such: they decide the same as the finding. */
-    private final List<Place> known;
-    private final Optional<TypeOutline> common;
+    private final List<Place> known = new ArrayList<>();
+    /** The types that the finding asks for; empty where it asks for none. */
+    private final Set<String> named = new LinkedHashSet<>();
     private final List<Found> found = new ArrayList<>();
 
     private record Found(String file, Use use) {
@@ -57,19 +59,28 @@ final class OtherDecisions {
         this.variant = variant;
         this.finding = finding;
         this.site = site;
-        if (finding.detail() instanceof Branching branching) {
-            known = branching.siblings();
-            common = site.type(branching.common());
-            common.ifPresent(type -> find(type, branching.onTypes() ? Set.of() : type.kind() == TypeKind.ENUM ? new LinkedHashSet<>(type.constants())
-                    : new LinkedHashSet<>(branching.variants())));
-        } else if (finding.detail() instanceof Choosing choosing) {
-            known = choosing.repeats();
-            common = site.type(choosing.common());
-            common.ifPresent(type -> find(type, Set.of()));
-        } else {
-            known = List.of();
-            common = Optional.empty();
-        }
+        finding.detail().accept(new Detail.Visitor<Void>() {
+            @Override
+            public Void visitDetail(Detail detail) {
+                return null;
+            }
+
+            @Override
+            public Void visitBranching(Branching branching) {
+                known.addAll(branching.siblings());
+                named.addAll(branching.onTypes() ? branching.variants() : List.of());
+                site.type(branching.common()).ifPresent(type -> find(type, branching.onTypes() ? Set.of()
+                        : new LinkedHashSet<>(type.kind() == TypeKind.ENUM ? type.constants() : branching.variants())));
+                return null;
+            }
+
+            @Override
+            public Void visitChoosing(Choosing choosing) {
+                known.addAll(choosing.repeats());
+                site.type(choosing.common()).ifPresent(type -> find(type, Set.of()));
+                return null;
+            }
+        });
         found.sort(Comparator.comparing(Found::file).thenComparingInt(each -> each.use().line()).thenComparing(each -> each.use().about()));
     }
 
@@ -125,8 +136,7 @@ final class OtherDecisions {
 
     /** In a wide hierarchy a question for a type that the finding does not ask for is another matter. @param all how many kinds there are */
     private boolean isOfTheSame(Use use, int all) {
-        return !(finding.detail() instanceof Branching branching) || !branching.onTypes() || all <= WIDE * branching.variants().size()
-                || use.named().stream().anyMatch(branching.variants()::contains);
+        return named.isEmpty() || all <= WIDE * named.size() || use.named().stream().anyMatch(named::contains);
     }
 
     private Optional<SourceText> text(Outline outline) {

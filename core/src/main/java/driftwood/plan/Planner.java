@@ -108,7 +108,7 @@ public final class Planner {
 
     /** The change drill alone, for the best pattern that is not leaving it. */
     public Drill drill(Finding finding) {
-        DrillToday today = new DrillToday(finding, site);
+        DrillToday today = DrillToday.of(finding, site);
         List<Evidence> after = Patterns.fits(finding, site.program()).stream().findFirst()
                 .flatMap(fit -> Patterns.byKey(fit.pattern())).map(each -> Stream.concat(Patterns.answer(each, finding, site).after().stream(), today.others().stream()).toList())
                 .orElseGet(today::places);

@@ -119,8 +119,8 @@ final class VariantWalk extends Walk {
     }
 
     private static Optional<If> onlyIf(Node otherwise) {
-        return otherwise instanceof If next ? Optional.of(next)
-                : otherwise instanceof Block block && block.statements().size() == 1 && block.statements().get(0) instanceof If next ? Optional.of(next) : Optional.empty();
+        List<Node> statements = Search.statements(otherwise);
+        return statements.size() == 1 && statements.get(0) instanceof If next ? Optional.of(next) : Optional.empty();
     }
 
     @Override
