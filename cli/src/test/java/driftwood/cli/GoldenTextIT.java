@@ -124,11 +124,11 @@ class GoldenTextIT {
 
                 Change drill: one more caller of pilotFor(Vessel)
                   today 1 place in 1 file
-                    src/main/java/quay/PilotRoster.java:15  a guard in the new caller: nothing reminds it (1 of 4 have
-                        none today)
+                    src/main/java/quay/PilotRoster.java:15  a guard in the new caller: nothing reminds it (1 of 4
+                        have none today)
                   after 1 place in 1 file
-                    src/main/java/quay/PilotRoster.java:15  the new caller says what it does for nothing: the compiler
-                        asks
+                    src/main/java/quay/PilotRoster.java:15  the new caller says what it does for nothing: the
+                        compiler asks
 
                 Ways to answer it
                   0.75  optional-value  of 3 callers 1 skips: ifPresent(), 1 leaves: isEmpty(), 1 takes a default:

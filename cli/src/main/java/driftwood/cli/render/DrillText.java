@@ -41,8 +41,7 @@ final class DrillText {
     private String cut(List<Evidence> places) {
         List<Evidence> first = places.size() > MOST ? places.subList(0, MOST - FEW / 2) : places;
         List<Evidence> rest = places.subList(first.size(), places.size());
-        String block = findings.places(first, "");
-        return (block.isEmpty() ? "" : "  " + block.stripTrailing().replace("\n", "\n  ") + "\n")
+        return findings.places(first, "", 4)
                 + (rest.isEmpty() ? "" : "    and " + count(rest) + " more: the file of a plan names them all\n");
     }
 

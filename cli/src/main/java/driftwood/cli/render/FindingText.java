@@ -54,12 +54,17 @@ public final class FindingText {
     }
 
     /** @param home file whose name need not be repeated */
-    String places(List<Evidence> places, String home) {
+    private String places(List<Evidence> places, String home) {
+        return places(places, home, 2);
+    }
+
+    /** @param home file whose name need not be repeated @param indent blanks before each */
+    String places(List<Evidence> places, String home, int indent) {
         StringBuilder text = new StringBuilder();
         for (Evidence place : places) {
             String where = place.toBeWritten() ? here.path(place.file()) + " (new)"
                     : (place.file().equals(home) ? "line " : here.path(place.file()) + ":") + place.line();
-            text.append(Paragraph.of(style.dim(Style.safe(where)) + "  " + Style.safe(place.note()), width, 2, 4));
+            text.append(Paragraph.of(style.dim(Style.safe(where)) + "  " + Style.safe(place.note()), width, indent, 4));
         }
         return text.toString();
     }

@@ -60,8 +60,7 @@ public final class PlanText {
         for (Plan.Step step : plan.steps()) {
             text.append(Paragraph.of(number++ + ". " + Style.safe(step.does()) + " " + style.dim("[" + step.check() + "]"),
                     width, 2, 3));
-            text.append(step.places().isEmpty() ? "" : "   " + findings.places(step.places(), "").stripTrailing()
-                    .replace("\n", "\n   ") + "\n");
+            text.append(findings.places(step.places(), "", 5));
             text.append(step.diff().isEmpty() ? "" : "\n" + coloured(step.diff()) + "\n");
         }
         for (String each : plan.meant()) {
