@@ -126,11 +126,16 @@ public final class NamedCreations implements Recipe {
         return (open < 0 ? created : created.substring(0, open)) + "." + (arguments.matches("<\\s*>") ? "" : arguments) + name;
     }
 
+    /** Whether callers say a part: what is handed on as another part as well is worked out from that. */
+    private static boolean isSaid(List<Filled> filled, int at) {
+        return filled.get(at).parameter().isPresent() && filled.subList(0, at).stream().noneMatch(each -> each.parameter().equals(filled.get(at).parameter()));
+    }
+
     private static Map<ExecutableElement, String> names(List<ExecutableElement> ladder, Constructors constructors, ExecutableElement longest, TypeElement type) {
         Set<Integer> shared = new LinkedHashSet<>();
         for (int i = 0; i < longest.getParameters().size(); i++) {
             int at = i;
-            if (ladder.stream().allMatch(each -> constructors.of(each).get(at).parameter().isPresent())) {
+            if (ladder.stream().allMatch(each -> isSaid(constructors.of(each), at))) {
                 shared.add(i);
             }
         }
@@ -140,7 +145,7 @@ public final class NamedCreations implements Recipe {
             List<String> given = new ArrayList<>();
             List<Filled> filled = constructors.of(each);
             for (int i = 0; i < filled.size(); i++) {
-                if (!shared.contains(i) && filled.get(i).parameter().isPresent()) {
+                if (!shared.contains(i) && isSaid(filled, i)) {
                     String word = longest.getParameters().get(i).getSimpleName().toString();
                     given.add(Words.upper(word.replaceFirst("^(?:with|is|has)(?=[A-Z])", "")));
                 }
