@@ -6,6 +6,7 @@ import driftwood.pattern.Pattern;
 import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
 import driftwood.refactor.Refactoring;
+import driftwood.refactor.Untouched;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -40,14 +41,16 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
 
     /** A plan whose steps are the stages of a refactoring, each with what it changes. */
     Plan carried(Pattern pattern, Refactoring refactoring) {
-        Answer answer = Patterns.answer(pattern, moved(refactoring), site);
+        Untouched untouched = new Untouched(refactoring);
+        Finding moved = moved(untouched);
+        Answer answer = Patterns.answer(pattern, moved, site);
         List<Plan.Step> steps = new ArrayList<>(List.of(pinned()));
         for (int i = 0; i < refactoring.stages().size(); i++) {
             steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
         }
-        Answer shown = refactoring.kinds().map(each -> each.playing(chosen, answer, moved(refactoring).detail(), idiom())).orElse(answer);
+        Answer shown = refactoring.kinds().map(each -> each.playing(chosen, answer, moved.detail(), idiom())).orElse(answer);
         DrillToday today = DrillToday.of(finding, site);
-        List<Evidence> stay = today.besides().stream().filter(each -> refactoring.keeps(each.file(), each.line(), each.endLine())).toList();
+        List<Evidence> stay = today.besides().stream().filter(each -> untouched.has(each.file(), each.line(), each.endLine())).toList();
         return plan(shown.roles(), steps, today, and(refactoring.next().isEmpty() ? shown.after() : refactoring.next(), stay), "", List.copyOf(refactoring.originals().keySet()), refactoring.meant(),
                 refactoring.stages().size());
     }
@@ -62,9 +65,9 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
     }
 
     /** The finding, as if what is not carried out with it did not decide the same. */
-    private Finding moved(Refactoring refactoring) {
+    private Finding moved(Untouched untouched) {
         return finding.detail() instanceof Branching branching ? finding.with(branching.beside(branching.siblings().stream()
-                .filter(each -> !refactoring.keeps(each.file(), each.line(), each.endLine())).toList())) : finding;
+                .filter(each -> !untouched.has(each.file(), each.line(), each.endLine())).toList())) : finding;
     }
 
     private static List<Evidence> and(List<Evidence> places, List<Evidence> more) {

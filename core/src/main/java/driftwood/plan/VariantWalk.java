@@ -52,8 +52,8 @@ final class VariantWalk extends Walk {
     private final Kinds kinds;
     private final List<Use> uses = new ArrayList<>();
     private final Map<String, Use> kept = new HashMap<>();
-    private final Map<If, Decision> ladders = new IdentityHashMap<>();
-    private final Map<Conditional, Decision> tails = new IdentityHashMap<>();
+    /** Decisions that go on in an else. */
+    private final Map<Node, Decision> ongoing = new IdentityHashMap<>();
     private final Set<Node> labels = Collections.newSetFromMap(new IdentityHashMap<>());
     private final Map<Node, List<Node>> behind = new IdentityHashMap<>();
     private Decision asked;
@@ -83,17 +83,16 @@ final class VariantWalk extends Walk {
 
     @Override
     public Void visitIf(If branch) {
-        Decision decision = ladders.containsKey(branch) ? ladders.get(branch) : new Decision(branch);
+        Decision decision = ongoing.getOrDefault(branch, new Decision(branch));
         ask(decision, branch.condition());
         Decision around = asked;
         asked = null;
         scan(branch.then());
         Optional<If> next = branch.otherwise().flatMap(VariantWalk::onlyIf);
-        next.ifPresent(each -> ladders.put(each, decision));
+        next.ifPresent(each -> ongoing.put(each, decision));
         decision.leaves &= leaves(branch.then());
         if (next.isEmpty()) {
-            List<Node> rest = branch.otherwise().map(List::of).orElse(decision.leaves ? behind.getOrDefault(decision.at, List.of()) : List.of());
-            decision.rest = rest(rest);
+            decision.rest = rest(branch.otherwise().map(List::of).orElse(decision.leaves ? behind.getOrDefault(decision.at, List.of()) : List.of()));
         }
         branch.otherwise().ifPresent(this::scan);
         asked = around;
@@ -125,12 +124,12 @@ final class VariantWalk extends Walk {
 
     @Override
     public Void visitConditional(Conditional conditional) {
-        Decision decision = tails.containsKey(conditional) ? tails.get(conditional) : new Decision(conditional);
+        Decision decision = ongoing.getOrDefault(conditional, new Decision(conditional));
         ask(decision, conditional.condition());
         Decision around = asked;
         asked = null;
         if (conditional.otherwise() instanceof Conditional next) {
-            tails.put(next, decision);
+            ongoing.put(next, decision);
         }
         decision.rest = Rest.SAME;
         scan(conditional.then());
@@ -219,15 +218,15 @@ final class VariantWalk extends Walk {
         }
     }
 
-    /** A table has entries for them, or what they are together is listed. */
+    /** A table has entries for them, or several of them are listed; one alone is only handed on. */
     @Override
     public Void visitCall(Call call) {
-        if (KEEPS.contains(call.name())) {
+        if (KEEPS.contains(call.name()) && call.arguments().size() > 1) {
             Set<String> named = new LinkedHashSet<>();
             call.arguments().forEach(each -> constant(each).ifPresent(named::add));
             if (!named.isEmpty()) {
-                boolean put = call.name().startsWith("put");
-                keeps(put ? call.receiver().map(file::brief).orElse("") : Symbol.of(member()).member(), named, call);
+                Symbol around = Symbol.of(member());
+                keeps(call.name().startsWith("put") ? call.receiver().map(file::brief).orElse("") : around.isRoutine() ? "" : around.member(), named, call);
             }
         }
         return visitNode(call);

@@ -5,6 +5,7 @@ import com.github.difflib.UnifiedDiffUtils;
 import com.github.difflib.patch.AbstractDelta;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,10 +36,12 @@ public final class Diff {
         return all.toString();
     }
 
-    /** Whether no line from one to another changes. @param line the first, counted from 1 */
-    static boolean keeps(String before, String after, int line, int endLine) {
-        return DiffUtils.diff(before.lines().toList(), after.lines().toList()).getDeltas().stream().map(AbstractDelta::getSource)
-                .noneMatch(each -> each.getPosition() < endLine && each.getPosition() + each.size() > line - 1 + (each.size() == 0 ? 1 : 0));
+    /** What of a text changes: bit 2n + 1 for its line n, counted from 0, and bit 2n where something is put before that. */
+    static BitSet changed(String before, String after) {
+        BitSet lines = new BitSet();
+        DiffUtils.diff(before.lines().toList(), after.lines().toList()).getDeltas().stream().map(AbstractDelta::getSource)
+                .forEach(each -> lines.set(2 * each.getPosition() + (each.size() == 0 ? 0 : 1), 2 * (each.getPosition() + each.size()) + (each.size() == 0 ? 1 : 0)));
+        return lines;
     }
 
     private static String one(String file, Optional<String> was, Optional<String> now) {

@@ -64,11 +64,6 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
                 kinds.or(further::kinds), further.next.isEmpty() ? next : further.next);
     }
 
-    /** Whether lines of a file stand afterwards as they did, here or further down. @param line the first, counted from 1 */
-    public boolean keeps(String file, int line, int endLine) {
-        return !files().contains(file) || Diff.keeps(originals.getOrDefault(file, ""), after(file, stages.size()).orElse(""), line, endLine);
-    }
-
     /** Whether a routine can be called afterwards as it was. */
     public boolean keeps(RoutineOutline routine) {
         return !gone.contains(routine.called());
