@@ -185,4 +185,58 @@ class SpellingsTest {
     void longWaysOfSafeStepsAreWalkedOnce(String file, String text, String step) {
         assertThat(smells(file, text.formatted(step.repeat(40)))).isEmpty();
     }
+
+    /** The grammar knows none of these; each is read, and as what it is. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            roster().pilot = name
+            desk.roster().pilot = name
+            desk.roster(2, "east").pilot += name
+            desk.roster()[2] = name
+            also { roster().pilot = name }
+            when { desk.isOpen(name) -> if (late) call(name) else "" ; else -> "" }
+            when { !isOpen(name.take(2)) -> call(name) ; else -> call("") }
+            """)
+    void kotlinIsReadWhereItsGrammarGivesUp(String statement) {
+        assertThat(found("Desk.kt", "class Desk {\n    fun at(desk: Any, name: String, late: Boolean) {\n        "
+                + statement.replace(" ; ", "\n            ") + "\n    }\n}\n")).isEmpty();
+    }
+
+    @Test
+    void aKotlinCallThatIsAssignedToIsACall() {
+        List<Finding> found = found("Roster.kt", """
+                class Pilot { var name: String = ""; fun again(): Pilot { return this } }
+                class Roster {
+                    private val pilots = HashMap<String, Pilot>()
+                    fun pilot(name: String): Pilot? { return pilots.get(name) }
+                }
+                class Desk(private val roster: Roster) {
+                    fun a(n: String) { val p = roster.pilot(n); if (p != null) { p.name = n } }
+                    fun b(n: String) { val p = roster.pilot(n); if (p != null) { p.name = n + n } }
+                    fun c(n: String) { roster.pilot(n).again().name = n }
+                }
+                """);
+        assertThat(found).extracting(Finding::smell).containsExactly("null-check");
+        assertThat(found.get(0).message()).contains("2 callers check it, 1 does not");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"(gauge as Float).read(), true", "(other as Float).read(), false"})
+    void aCastOfSomethingElseSaysNothingOfWhatIsAskedAbout(String does, boolean told) {
+        List<Finding> found = found("Gauge.kt", """
+                open class Gauge { var kind: String = "" }
+                class Float : Gauge() { fun read() { println(1) } }
+                class Mast(private var level: Int) {
+                    fun read(gauge: Gauge, other: Gauge) {
+                        when (gauge.kind) {
+                            "float" -> { level += 2; %s }
+                            "step" -> { level += 3; println(level) }
+                            "radar" -> { level += 4; println(level + 1) }
+                        }
+                    }
+                }
+                """.formatted(does));
+        assertThat(found).extracting(Finding::smell).contains("type-switch");
+        assertThat(found.stream().filter(each -> each.smell().equals("type-switch")).findFirst().orElseThrow().drag().reasons().toString().contains("cast")).isEqualTo(told);
+    }
 }

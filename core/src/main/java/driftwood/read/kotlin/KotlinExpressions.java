@@ -78,6 +78,9 @@ abstract class KotlinExpressions extends Expressions {
     }
 
     Node name(Cst node) {
+        if (text(node).startsWith("\"")) {
+            return Normal.sum(node.start(), node.end(), text(node).substring(1, text(node).length() - 1), List.of());
+        }
         return Normal.name(node.start(), node.end(), text(node).replace("`", ""));
     }
 
@@ -114,6 +117,9 @@ abstract class KotlinExpressions extends Expressions {
 
     Node index(Cst node) {
         List<Node> inside = find(node, "indexing_suffix").map(Cst::inner).map(this::expressions).orElse(List.of());
+        if (text(node).endsWith(")")) {
+            return call(node, inside);
+        }
         return new Index(node.start(), node.end(), only(node), inside.isEmpty() ? new Absent(node.end(), node.end()) : inside.get(0));
     }
 
@@ -139,10 +145,13 @@ abstract class KotlinExpressions extends Expressions {
 
     /** A name spelled like a class makes an instance; {@code a?.b()} gives nothing where a is nothing. */
     Node call(Cst node) {
+        return call(node, arguments(node));
+    }
+
+    private Node call(Cst node, List<Node> arguments) {
         Cst callee = node.inner().get(0);
         int start = node.start();
         int end = node.end();
-        List<Node> arguments = arguments(node);
         if (callee.is("simple_identifier") || callee.is("navigation_expression")) {
             String name = callee.is("simple_identifier") ? text(callee) : called(callee);
             boolean path = callee.is("simple_identifier") || text(callee).matches("[\\w.]+");
@@ -202,6 +211,9 @@ abstract class KotlinExpressions extends Expressions {
     }
 
     Node unary(Cst node) {
+        if (node.is("postfix_expression") && text(node).endsWith("()")) {
+            return call(node, List.of());
+        }
         String operator = operator(node);
         Node operand = only(node);
         if (operator.equals("!") || operator.equals("!!")) {

@@ -7,8 +7,6 @@ import driftwood.read.sitter.SitterReader;
 import driftwood.source.SourceText;
 import driftwood.tree.Unit;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.treesitter.TreeSitterKotlin;
 
 /** Reads Kotlin. A file's own functions and values make a type named after the file, as they do in byte code: {@code DuesKt}. */
@@ -20,13 +18,6 @@ public final class KotlinReader extends SitterReader {
                     "visibility_modifier", "inheritance_modifier", "member_modifier", "class_modifier", "property_modifier", "parameter_modifier",
                     "function_modifier", "platform_modifier", "annotation", "type_arguments", "label", "this_expression", "super_expression", "wildcard_import"),
             Set.of(), Set.of("line_comment", "multiline_comment", "shebang_line"), (kind, text, start) -> false);
-
-    private static final Pattern HEADER = Pattern.compile("(\\bclass\\s+\\w+(?:<[^>{}]*>)?)(\\s+(?:@\\w+\\s+)*(?:(?:internal|private|protected|public)\\s+)?(?:actual\\s+|expect\\s+)?"
-            + "constructor\\s*)(?=\\()");
-
-    private static final Pattern RANGE_ARM = Pattern.compile("(?m)^[ \\t]*!?in\\s[^\\n]*->");
-    /** A line that ends with what an arm does: none that opens the selection, and none that goes on with conditions. */
-    private static final Pattern BODY_BEFORE = Pattern.compile("[^\\n]*?[^\\s{,(>;]\\s*(//[^\\n]*|/\\*[^\\n]*\\*/\\s*)?\\n");
 
     public KotlinReader() {
         super(() -> new Grammar(Pointer.ofKotlin(), HABITS), KotlinRules.EXPRESSIONS, KotlinRules.STATEMENTS);
@@ -41,32 +32,12 @@ public final class KotlinReader extends SitterReader {
 
     @Override
     public int version() {
-        return 4;
+        return 5;
     }
 
-    /** The grammar does not know interfaces of one function, nor all that may stand before a primary constructor. */
     @Override
     protected String parsable(String text) {
-        String plain = text.replace("fun interface ", "    interface ");
-        return separated(HEADER.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group(1) + " ".repeat(found.group(2).length()))));
-    }
-
-    /** An arm that begins with a range goes on with the arm above, as far as the grammar sees: a semicolon takes the place of the line end or remark between them. */
-    private static String separated(String text) {
-        Matcher arm = RANGE_ARM.matcher(text);
-        StringBuilder separated = null;
-        while (arm.find()) {
-            Matcher before = BODY_BEFORE.matcher(text).region(text.lastIndexOf('\n', Math.max(0, arm.start() - 2)) + 1, arm.start());
-            if (before.matches()) {
-                separated = separated == null ? new StringBuilder(text) : separated;
-                int from = before.start(1) >= 0 ? before.start(1) : arm.start() - 1;
-                for (int i = from; i < arm.start() - 1; i++) {
-                    separated.setCharAt(i, ' ');
-                }
-                separated.setCharAt(from, ';');
-            }
-        }
-        return separated == null ? text : separated.toString();
+        return KotlinSpelling.of(text);
     }
 
     @Override
