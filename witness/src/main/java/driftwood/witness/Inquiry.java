@@ -57,9 +57,12 @@ public final class Inquiry {
         Stage stage = new Stage(Long.parseLong(arguments[2]), candidates, false);
         Projects projects = new Projects(candidates.homes(), List.of(arguments).subList(3, arguments.length));
         Inquiry inquiry = new Inquiry(stage, candidates);
+        ProjectLoader loader = projects.loader(Map.of());
         for (Script each : scripts) {
             if (inquiry.stuck < MOST_STUCK) {
-                inquiry.about(each, projects);
+                // What a static field remembers is the same for each script: where there is one, the classes are loaded anew.
+                loader = loader.remembers() ? projects.loader(Map.of()) : loader;
+                inquiry.about(each, loader);
             }
         }
         List<String> lines = new ArrayList<>();
@@ -68,9 +71,8 @@ public final class Inquiry {
         Runtime.getRuntime().halt(0);
     }
 
-    /** One state to ask about. What a static initialiser remembers is the same for each play: the classes are loaded anew. */
-    private void about(Script script, Projects projects) {
-        ClassLoader loader = projects.loader(Map.of());
+    /** One state to ask about. */
+    private void about(Script script, ClassLoader loader) {
         Outcome alone = play(script, loader, List.of(), Manner.NEVER);
         if (!alone.ending().equals("ran") || !alone.equals(play(script, loader, List.of(), Manner.NEVER))) {
             return;

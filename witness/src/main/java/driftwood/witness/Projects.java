@@ -32,29 +32,12 @@ final class Projects {
     }
 
     /** Loads the project's classes anew, some of them with other bytes. */
-    ClassLoader loader(Map<String, byte[]> changed) {
-        return new ClassLoader(libraries) {
-            @Override
-            protected Class<?> loadClass(String name, boolean resolve) throws ClassNotFoundException {
-                synchronized (getClassLoadingLock(name)) {
-                    Class<?> known = findLoadedClass(name);
-                    if (known != null) {
-                        return known;
-                    }
-                    byte[] own = changed.containsKey(name) ? changed.get(name) : bytes(name);
-                    return own.length == 0 ? super.loadClass(name, resolve) : defineClass(name, own, 0, own.length);
-                }
-            }
-
-            @Override
-            public URL getResource(String name) {
-                URL found = libraries.getResource(name);
-                return found == null ? super.getResource(name) : found;
-            }
-        };
+    ProjectLoader loader(Map<String, byte[]> changed) {
+        return new ProjectLoader(this, libraries, changed);
     }
 
-    private byte[] bytes(String name) throws ClassNotFoundException {
+    /** A class of the project itself; empty for any other. */
+    byte[] bytes(String name) throws ClassNotFoundException {
         byte[] known = read.get(name);
         if (known == null) {
             known = new byte[0];

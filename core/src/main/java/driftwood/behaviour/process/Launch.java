@@ -53,7 +53,9 @@ public final class Launch {
         List<String> command = new ArrayList<>(List.of(java, "-Xmx" + limits.memoryMib() + "m", "-Xss1m",
                 "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-ShowCodeDetailsInExceptionMessages",
                 "-Xshare:auto", "-Xlog:disable", "-Djava.io.tmpdir=" + temporary, "-Duser.home=" + work.resolveSibling("home"), "-Duser.timezone=UTC",
-                "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true"));
+                "-Duser.language=en", "-Duser.country=", "-Dfile.encoding=UTF-8", "-Djava.awt.headless=true",
+                // Calls are few, and each routine's own: to write an accessor class for one takes longer than all its calls.
+                "-Dsun.reflect.inflationThreshold=" + Integer.MAX_VALUE, "-Djdk.reflect.useNativeAccessorOnly=true"));
         command.addAll(flags);
         command.addAll(List.of("-cp", path.stream().map(each -> each.toAbsolutePath().toString())
                         .collect(Collectors.joining(File.pathSeparator)), program));

@@ -40,7 +40,7 @@ public final class Trials implements AutoCloseable {
     /** A slip that makes a case endless is known as such soon; the code itself was quicker. In milliseconds. */
     private static final long CASE_MILLIS = 300;
     /** Fewer slips than this are not worth a process more. */
-    private static final int LEAST_SLIPS = 8;
+    private static final int LEAST_SLIPS = 24;
 
     /** Cases that end the process by themselves, before the rest is left. */
     private static final int MOST_DEADLY = 12;

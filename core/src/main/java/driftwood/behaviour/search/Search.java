@@ -41,6 +41,8 @@ public final class Search {
     private static final int ROUNDS = 20;
     /** After so many rounds in which nothing more was noticed or reached, the search ends. */
     private static final int IDLE = 4;
+    /** So many of them are enough where no slip is open any more: what they still find are inner states. */
+    private static final int SETTLED = 2;
     private static final int BATCH = 400;
     private static final int EACH_ROUTINE = 6;
     /** Lines of observed code to run for slips, in each round. */
@@ -114,7 +116,7 @@ public final class Search {
         attempt(drawn, 3 * WORK);
         int idle = 0;
         int batch = BATCH + EACH_ROUTINE * routines;
-        for (int round = 0; round < ROUNDS && idle < IDLE && !corpus.cases().isEmpty() && !isOver(); round++) {
+        for (int round = 0; round < ROUNDS && idle < (open() == 0 ? SETTLED : IDLE) && !corpus.cases().isEmpty() && !isOver(); round++) {
             long before = open() - covering.size();
             attempt(fresh(batch), WORK);
             idle = open() - covering.size() < before ? 0 : idle + 1;
