@@ -1,11 +1,12 @@
 package driftwood.source;
 
+import java.util.Locale;
 import java.util.regex.Pattern;
 
 /** Tells code that a program wrote: nobody refactors it, its generator is changed instead. */
 public final class Generated {
     /** Raised whenever another file is told: what was remembered of it was seen otherwise. */
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
     private static final int HEAD = 1500;
     private static final int TAIL = 300;
     /** A tool that writes one file from many says at its end where the map to them lies. */
@@ -28,7 +29,7 @@ public final class Generated {
             return true;
         }
         String head = text.substring(0, Math.min(HEAD, text.length()));
-        if (!head.contains("enerated")) {
+        if (!head.toLowerCase(Locale.ROOT).contains("generated")) {
             return false;
         }
         String said = comments(head);

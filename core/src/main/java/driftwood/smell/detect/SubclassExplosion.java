@@ -48,6 +48,8 @@ public final class SubclassExplosion implements Detector {
             """);
 
     private static final int CELLS = 4;
+    private static final Set<String> REQUESTS = Set.of("Create", "Delete", "Describe", "List", "Get", "Put", "Post", "Patch", "Add", "Remove",
+            "Update", "Upsert", "Alter", "Fetch", "Find", "Insert", "Drop", "Query");
 
     @Override
     public Smell smell() {
@@ -130,7 +132,8 @@ public final class SubclassExplosion implements Detector {
         for (Map.Entry<String, List<Cell>> split : bySplit.entrySet()) {
             List<Cell> dense = dense(once(dense(split.getValue())));
             boolean better = dense.size() > best.size() || dense.size() == best.size() && split.getKey().length() > shared;
-            if (dense.size() >= CELLS && better && !hasPlainColumn(dense) && repeats(dense, shapes, isCrossed(dense, program) ? 1 : 2)) {
+            if (dense.size() >= CELLS && better && !hasPlain(dense, Cell::column) && !hasPlain(dense, Cell::row)
+                    && !isRequests(dense) && repeats(dense, shapes, isCrossed(dense, program) ? 1 : 2)) {
                 best = dense;
                 shared = split.getKey().length();
             }
@@ -138,11 +141,17 @@ public final class SubclassExplosion implements Detector {
         return best;
     }
 
-    /** A column whose words end all the others: they belong to what all share, and what has no others is the plain kind, no second one. */
-    private static boolean hasPlainColumn(List<Cell> cells) {
-        List<List<String>> columns = cells.stream().map(Cell::column).distinct().map(each -> List.of(WORDS.split(each))).toList();
-        return columns.stream().anyMatch(plain -> !plain.isEmpty() && columns.stream().allMatch(each -> each.size() >= plain.size()
+    /** A word that ends all the others of its direction: it belongs to what all share, and what has no other is the plain kind, no second one. */
+    private static boolean hasPlain(List<Cell> cells, Function<Cell, String> direction) {
+        List<List<String>> all = cells.stream().map(direction).distinct().filter(each -> !each.isEmpty()).map(each -> List.of(WORDS.split(each))).toList();
+        return all.stream().anyMatch(plain -> all.size() > 1 && all.stream().allMatch(each -> each.size() >= plain.size()
                 && each.subList(each.size() - plain.size(), each.size()).equals(plain)));
+    }
+
+    /** What is asked for, by what it is asked of: each pair is an operation of an interface, and a type of its own by nature. */
+    private static boolean isRequests(List<Cell> cells) {
+        return Stream.<Function<Cell, String>>of(Cell::row, Cell::column).anyMatch(direction ->
+                cells.stream().map(direction).allMatch(REQUESTS::contains));
     }
 
     /** Whether a level below repeats the type with one word more: it is the plain one of its column. */

@@ -245,5 +245,22 @@ class GuardHeavyMethodClausesTest extends Clauses {
                     void changed(String k) { System.out.println(k); }
                 }
                 """);
+        java("where it stands is an iterator's own work").hasNot("""
+                package quay;
+                class BerthItr {
+                    private final java.util.List<String> berths = new java.util.ArrayList<>();
+                    private int last;
+                    private int next;
+                    private int expected;
+                    void remove() {
+                        if (last < 0) { throw new IllegalStateException("nothing to remove"); }
+                        if (expected < 0) { throw new IllegalStateException("changed"); }
+                        berths.remove(last);
+                        next = last;
+                        last = -1;
+                        expected = berths.size();
+                    }
+                }
+                """);
     }
 }

@@ -685,5 +685,87 @@ class NullCheckClausesTest extends Clauses {
                     String told() { return rule == null ? "" : "ruled " + rule.holds(2); }
                 }
                 """);
+        java("an abstract class's empty answer, which everybody overrides").hasNot("""
+                package quay;
+                class Pilot { void board() { System.out.println(1); } }
+                abstract class Watch {
+                    Pilot pilot() {
+                        return null;
+                    }
+                }
+                class DayWatch extends Watch {
+                    Pilot pilot() { return new Pilot(); }
+                }
+                class Office {
+                    Watch watch = new DayWatch();
+                    void a() {
+                        Pilot p = watch.pilot();
+                        if (p != null) { p.board(); }
+                    }
+                    void b() {
+                        Pilot p = watch.pilot();
+                        if (p != null) { p.board(); }
+                    }
+                }
+                """);
+        java("an abstract class's empty answer, which somebody inherits").has("""
+                package quay;
+                class Pilot { void board() { System.out.println(1); } }
+                abstract class Watch {
+                    Pilot pilot() { // <- null-check
+                        return null;
+                    }
+                }
+                class DayWatch extends Watch {
+                    Pilot pilot() { return new Pilot(); }
+                }
+                class NightWatch extends Watch {
+                    int lamps() { return 2; }
+                }
+                class Office {
+                    Watch watch = new NightWatch();
+                    void a() {
+                        Pilot p = watch.pilot();
+                        if (p != null) { p.board(); }
+                    }
+                    void b() {
+                        Pilot p = watch.pilot();
+                        if (p != null) { p.board(); }
+                    }
+                }
+                """);
+        java("a look-up handed on only where it found something").hasNot("""
+                package quay;
+                import java.util.*;
+                class Berth { void book() { System.out.println(1); } }
+                class Quay {
+                    private final Map<String, Berth> berths = new HashMap<>();
+                    private final Berth outside = new Berth();
+                    Berth berth(String name) {
+                        Berth found = berths.get(name);
+                        if (found != null) { return found; }
+                        return outside;
+                    }
+                    Berth other(String name) {
+                        Berth found = berths.get(name);
+                        return found == null ? outside : found;
+                    }
+                }
+                class Office {
+                    Quay quay = new Quay();
+                    void a(String n) {
+                        Berth b = quay.berth(n);
+                        if (b != null) { b.book(); }
+                        Berth c = quay.other(n);
+                        if (c != null) { c.book(); }
+                    }
+                    void b(String n) {
+                        Berth b = quay.berth(n);
+                        if (b != null) { b.book(); }
+                        Berth c = quay.other(n);
+                        if (c != null) { c.book(); }
+                    }
+                }
+                """);
     }
 }

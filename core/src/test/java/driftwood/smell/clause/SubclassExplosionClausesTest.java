@@ -143,5 +143,59 @@ class SubclassExplosionClausesTest extends Clauses {
                 class FastYachtError(QuayError): pass
                 class SlowYachtError(QuayError): pass
                 """);
+        java("an operation of an interface each").hasNot("""
+                package quay;
+                abstract class Request {
+                    abstract int send();
+                }
+                class CreateBerthRequest extends Request {
+                    int send() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class DeleteBerthRequest extends Request {
+                    int send() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class CreatePilotRequest extends Request {
+                    int send() { int n = 2; n += 7; n *= 4; return n; }
+                }
+                class DeletePilotRequest extends Request {
+                    int send() { int n = 2; n += 7; n *= 4; return n; }
+                }
+                """);
+        java("a word of both dimensions").has("""
+                package quay;
+                abstract class Request { // <- subclass-explosion
+                    abstract int send();
+                }
+                class UrgentBerthRequest extends Request {
+                    int send() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class YearlyBerthRequest extends Request {
+                    int send() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class UrgentPilotRequest extends Request {
+                    int send() { int n = 2; n += 7; n *= 4; return n; }
+                }
+                class YearlyPilotRequest extends Request {
+                    int send() { int n = 2; n += 7; n *= 4; return n; }
+                }
+                """);
+        java("one row is the plain kind of the other").hasNot("""
+                package quay;
+                abstract class Request {
+                    abstract int send();
+                }
+                class LateBerthRequest extends Request {
+                    int send() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class VeryLateBerthRequest extends Request {
+                    int send() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class LatePilotRequest extends Request {
+                    int send() { int n = 2; n += 7; n *= 4; return n; }
+                }
+                class VeryLatePilotRequest extends Request {
+                    int send() { int n = 2; n += 7; n *= 4; return n; }
+                }
+                """);
     }
 }

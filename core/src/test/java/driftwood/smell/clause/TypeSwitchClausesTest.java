@@ -811,5 +811,27 @@ class TypeSwitchClausesTest extends Clauses {
                         elif code == Path.LINE:
                             pen.LineTo(point)
                 """);
+        java("an exit for another reason stands before it").has("""
+                package quay;
+                class Desk {
+                    int count;
+                    void take(String error, String action) {
+                        if (error != null) {
+                            System.out.println(error);
+                            return;
+                        }
+                        if (action.equals("berth")) { // <- type-switch
+                            count += 2;
+                            System.out.println("berthed");
+                        } else if (action.equals("leave")) {
+                            count -= 2;
+                            System.out.println("left");
+                        } else if (action.equals("wait")) {
+                            count++;
+                            System.out.println("waits");
+                        }
+                    }
+                }
+                """);
     }
 }

@@ -20,6 +20,7 @@ import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.smell.detect.construction.ConstructionSighting.Kind;
 import driftwood.smell.see.Calls;
+import driftwood.source.Language;
 import driftwood.tree.Mark;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
@@ -85,14 +86,14 @@ public final class TelescopingConstructor implements Detector {
         List<Finding> findings = new ArrayList<>();
         for (TypeOutline type : program.types()) {
             if (!program.fileOf(type).test() && !type.anonymous() && !type.isInterface() && !type.traits().isDeprecated()) {
-                judge(type, calls, optional, creating, findings);
+                judge(type, calls, optional, creating, program.fileOf(type).language().has(Language.Habit.NAMED_ARGUMENTS), findings);
             }
         }
         return findings;
     }
 
     private static void judge(TypeOutline type, Calls calls, Map<String, Set<String>> optional, Set<String> creating,
-            List<Finding> findings) {
+            boolean nameable, List<Finding> findings) {
         List<RoutineOutline> constructors = type.constructors().stream()
                 .filter(each -> !each.traits().isDeprecated()).toList();
         Ladder ladder = Ladder.ofConstructors(type, constructors, calls);
@@ -100,7 +101,7 @@ public final class TelescopingConstructor implements Detector {
             findings.add(ofLadder(type, ladder, calls, optional));
         } else if (type.kind() != TypeKind.RECORD && !calls.hasBuilder(type)) {
             for (RoutineOutline constructor : constructors) {
-                ofOne(type, constructor, calls, optional, findings);
+                ofOne(type, constructor, calls, optional, nameable, findings);
             }
         }
         Map<String, List<RoutineOutline>> byName = new HashMap<>();
@@ -149,12 +150,12 @@ public final class TelescopingConstructor implements Detector {
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? Symbol.member(type.name(), longest.name()) : Symbol.member(type.name(), longest.name()) + "()";
         return SMELL.finding(new Spot(longest.file(), line, end, symbol),
-                drag(steps.size(), callers, type, longest, neighbours, names.size()), message, evidence, detail);
+                drag(steps.size(), callers, type, longest, neighbours, names.size(), false), message, evidence, detail);
     }
 
     /** Form (b): one constructor whose optional parts callers must fill. */
     private static void ofOne(TypeOutline type, RoutineOutline constructor, Calls calls,
-            Map<String, Set<String>> optional, List<Finding> findings) {
+            Map<String, Set<String>> optional, boolean nameable, List<Finding> findings) {
         long counted = constructor.parameters().stream().filter(each -> !each.variadic()).count();
         if (counted < MANY || constructor.traits().isPrivate()) {
             return;
@@ -188,7 +189,7 @@ public final class TelescopingConstructor implements Detector {
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
                 calls.outside(type, constructor));
         findings.add(SMELL.finding(Spot.of(constructor),
-                drag(1, fillers, type, constructor, neighbours, names.size()), message, evidence, detail));
+                drag(1, fillers, type, constructor, neighbours, names.size(), named && nameable), message, evidence, detail));
     }
 
     private static void addCommon(List<Evidence> evidence, TypeOutline type, RoutineOutline longest,
@@ -202,7 +203,7 @@ public final class TelescopingConstructor implements Detector {
 
     // driftwood: leave long-parameter-list because the two forms have these facts in common and no type for them
     private static Drag drag(int steps, List<Caller> callers, TypeOutline type, RoutineOutline longest,
-            List<String> neighbours, int optional) {
+            List<String> neighbours, int optional, boolean nameable) {
         Set<String> files = new HashSet<>(Set.of(type.file()));
         long filled = callers.stream().filter(Caller::isFilling).count();
         callers.stream().filter(Caller::isFilling).forEach(each -> files.add(each.place().file()));
@@ -215,6 +216,7 @@ public final class TelescopingConstructor implements Detector {
                 .risk(steps > 1 && optional == 1, -0.6, "only one part is optional")
                 .risk(steps > 1 && longest.parameters().size() <= FEW, longest.parameters().size() < FEW ? -1.6 : -0.8,
                         "even the longest takes no more than " + longest.parameters().size() + " parts")
+                .risk(nameable, -1.6, "callers can name what they pass, and leave out what has a default")
                 .risk(type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(type.traits().isAbstract() && longest.isConstructor(), -0.6, "only its subclasses call it")
                 .build();

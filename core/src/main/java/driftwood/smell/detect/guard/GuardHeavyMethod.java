@@ -52,6 +52,8 @@ public final class GuardHeavyMethod implements Detector {
             """);
 
     private static final Pattern COMPARING = Pattern.compile("(?i)(equals|compar)\\w*$");
+    /** What stands where is the work of what walks along. */
+    private static final Pattern ITERATING = Pattern.compile("(Itr|Iterator|Cursor)$");
     private static final Pattern CHECKING = Pattern.compile("(?i:check|require|validate|assert|ensure|verify|is|can)([A-Z_].*)?");
     private static final int LEAST = 6;
     private static final double SHARE = 0.6;
@@ -68,7 +70,7 @@ public final class GuardHeavyMethod implements Detector {
     public record Guarded(String type, String routine, @Line int line, @Line int endLine, List<Part> parts) {
     }
 
-    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 13, Guarded.class, file -> {
+    private static final Seer<Guarded> SEER = new Seer<>("guard-heavy-method", 14, Guarded.class, file -> {
         if (file.file().test()) {
             return List.of();
         }
@@ -108,7 +110,7 @@ public final class GuardHeavyMethod implements Detector {
         }
 
         private boolean isWork(Routine routine) {
-            return !Language.isAsked(routine.name(), Contract.values()) && !COMPARING.matcher(type()).find()
+            return !Language.isAsked(routine.name(), Contract.values()) && !COMPARING.matcher(type()).find() && !ITERATING.matcher(type()).find()
                     && !CHECKING.matcher(routine.name()).matches();
         }
 

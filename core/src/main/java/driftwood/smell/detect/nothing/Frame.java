@@ -89,6 +89,21 @@ final class Frame {
         return conditions.isEmpty() ? "at the end" : (conditions.peek().holds() ? "if " : "unless ") + file.brief(conditions.peek().condition());
     }
 
+    /** Whether the code being walked is only reached where a local is something. */
+    boolean isThere(String local) {
+        return conditions.stream().anyMatch(each -> isThere(each.condition(), each.holds(), local));
+    }
+
+    private boolean isThere(Node condition, boolean holds, String local) {
+        Optional<NullTest> test = condition instanceof NullTest asked ? Optional.of(asked)
+                : file.file().language().has(Language.Habit.TRUTH) ? Truth.asked(condition) : Optional.empty();
+        if (test.isPresent()) {
+            return test.get().negated() == holds && test.get().subject() instanceof Name name && name.name().equals(local);
+        }
+        return condition instanceof Binary binary && binary.operator().equals(holds ? "&&" : "||")
+                && (isThere(binary.left(), holds, local) || isThere(binary.right(), holds, local));
+    }
+
     /** Nothing in, nothing out: a parameter that is null is passed through, which is no statement of the routine's. */
     boolean isPassedThrough() {
         Set<String> parameters = new HashSet<>();

@@ -102,6 +102,9 @@ final class GivenBack implements TreeVisitor<Void> {
 
     @Override
     public Void visitName(Name name) {
+        if (frame.isThere(name.name())) {
+            return null;
+        }
         if (frame.locals.mayBeEmpty(name.name())) {
             sink.add(Kind.YIELDS, Trail.UNKNOWN, "unless " + name.name() + " was found");
             return null;

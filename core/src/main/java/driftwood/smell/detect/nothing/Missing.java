@@ -44,7 +44,7 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
     /** Weighs a finding. @param guards places that ask for nothing @param careful whether everybody asks */
     Drag.Builder weighed(Drag.Builder drag, int guards, boolean careful) {
         return drag.risk(isValue, -2.0, "what is missing is a value, or of any type: no object can stand for it")
-                .risk(isChecked && !isValue, -0.8, "the compiler refuses whoever does not ask")
+                .risk(isChecked, isValue ? -0.8 : -1.4, "the compiler refuses whoever does not ask")
                 .risk(isLink, -1.0, "it links to another of its kind, and links end somewhere")
                 .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.8, "few places ask, and all of them do");
     }

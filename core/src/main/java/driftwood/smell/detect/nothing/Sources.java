@@ -29,6 +29,8 @@ final class Sources {
             + "execute|executemany|fetchall|fetchmany|connect|convert|getContext|querySelector|getElementById|getAttribute|getItem");
     /** Of so many routines of one name that all give nothing at times, whichever answers does. */
     private static final int FEW = 3;
+    /** Lines of a routine that only gives nothing, after its first. */
+    private static final int EMPTY = 2;
     private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
 
     /** A parser or converter that says by its name that it may not come to anything. */
@@ -161,7 +163,7 @@ final class Sources {
             return false;
         }
         RoutineOutline root = program.rootOf(routine);
-        if (root.traits().overrides()) {
+        if (root.traits().overrides() || isNobodys(routine)) {
             return false;
         }
         Source source = sources.computeIfAbsent(root.symbol(), key -> new Source(root.symbol(), seen.file(), routine,
@@ -174,6 +176,30 @@ final class Sources {
         }
         source.routines().add(routine.symbol());
         return true;
+    }
+
+    /** Whether it is an abstract class's empty answer, and whatever can be made of the class has one of its own. */
+    private boolean isNobodys(RoutineOutline routine) {
+        TypeOutline owner = program.type(routine.owner()).orElse(null);
+        if (owner == null || owner.isInterface() || !owner.traits().isAbstract() || routine.traits().isStatic()
+                || routine.endLine() - routine.line() > EMPTY) {
+            return false;
+        }
+        for (TypeOutline each : program.descendants(owner)) {
+            if (each.isConcrete() && !hasOwn(each, owner, routine)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a type below another, or one between them, declares a routine anew. */
+    private boolean hasOwn(TypeOutline type, TypeOutline above, RoutineOutline routine) {
+        Set<TypeOutline> between = new LinkedHashSet<>(program.ancestors(type));
+        between.retainAll(program.descendants(above));
+        between.add(type);
+        return between.stream().flatMap(each -> each.routines().stream()).anyMatch(each -> each.name().equals(routine.name())
+                && each.parameters().size() == routine.parameters().size());
     }
 
     Source get(String symbol) {

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /** What the body of an arm amounts to: work, a lookup, a creation, an error or nothing. */
@@ -174,13 +175,18 @@ final class Bodies implements TreeVisitor<Work> {
                 && call.arguments().get(0) instanceof Literal text && text.kind() == LiteralKind.STRING;
     }
 
-    /** Types that a body casts to, each once; a cast to a number or character tells nothing of a value's kind. */
-    static List<String> casts(List<Node> body) {
+    /**
+     * Types that a body casts what is asked about to, each once, or what it is a part of; a cast to a number or character tells
+     * nothing of a value's kind.
+     *
+     * @param about whether a value is what is asked about
+     */
+    static List<String> casts(List<Node> body, Predicate<Node> about) {
         List<String> types = new ArrayList<>();
         TreeScanner scanner = new TreeScanner() {
             @Override
             public Void visitCast(Cast cast) {
-                if (!types.contains(cast.type().simpleName()) && !PRIMITIVES.contains(cast.type().text())) {
+                if (!types.contains(cast.type().simpleName()) && !PRIMITIVES.contains(cast.type().text()) && about.test(cast.value())) {
                     types.add(cast.type().simpleName());
                 }
                 return visitNode(cast);

@@ -19,12 +19,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 16, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 17, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -50,24 +51,23 @@ public final class ChainWalk extends Walk {
     /** Statements are visited one by one, so that locals declared before a chain are known when it is read. */
     @Override
     public Void visitBlock(Block block) {
-        List<Node> statements = block.statements();
-        for (int i = 0; i < statements.size(); i++) {
-            if (statements.get(i) instanceof If && !taken.contains(statements.get(i))) {
-                pending.put(statements.get(i), statements.subList(i, statements.size()));
-            }
-        }
+        await(block.statements());
         return super.visitBlock(block);
     }
 
     private final Map<Node, List<Node>> pending = new IdentityHashMap<>();
 
-    @Override
-    public Void visitArm(Arm arm) {
-        for (int i = 0; i < arm.body().size(); i++) {
-            if (arm.body().get(i) instanceof If) {
-                pending.put(arm.body().get(i), arm.body().subList(i, arm.body().size()));
+    private void await(List<Node> statements) {
+        for (int i = 0; i < statements.size(); i++) {
+            if (statements.get(i) instanceof If && !taken.contains(statements.get(i))) {
+                pending.put(statements.get(i), statements.subList(i, statements.size()));
             }
         }
+    }
+
+    @Override
+    public Void visitArm(Arm arm) {
+        await(arm.body());
         return super.visitArm(arm);
     }
 
@@ -167,30 +167,32 @@ public final class ChainWalk extends Walk {
     private Chain chain(Form form, List<Draft> drafts, List<Node> otherwise, Optional<Question> main, boolean whole) {
         Subject subject = main.map(question -> subject(question.subject())).orElse(Subject.NONE);
         List<Chain.Arm> arms = new ArrayList<>();
-        for (Draft draft : drafts) {
+        Predicate<Node> about = main.map(question -> labels.about(question.subject())).orElse(any -> true);
+        List<Draft> own = main.isPresent() ? Draft.withoutFirstGuards(drafts, subject.text(), labels, each -> bodies.product(each.body()).isPresent()) : drafts;
+        for (Draft draft : own) {
             boolean onSubject = draft.question().isPresent() && draft.subject(labels).equals(subject.text());
-            List<Label> own = onSubject ? draft.question().get().labels() : List.of(labels.other(draft.condition()));
+            List<Label> asked = onSubject ? draft.question().get().labels() : List.of(labels.other(draft.condition()));
             boolean guarded = onSubject && draft.question().get().guarded();
-            arms.add(arm(draft.start(), draft.end(), own, guarded, List.of(draft.condition()), draft.body()));
+            arms.add(arm(draft.start(), draft.end(), asked, guarded, List.of(draft.condition()), draft.body(), about));
         }
         int end = otherwise.isEmpty() || form == Form.GUARDS ? drafts.get(drafts.size() - 1).end()
                 : otherwise.get(otherwise.size() - 1).end();
-        return new Chain(type(), member(), file.lines().lineOf(drafts.get(0).start()),
-                file.lines().lineOf(Math.max(0, end - 1)), form, subject, arms, otherwise(otherwise), !loops().isEmpty(),
+        return new Chain(type(), member(), file.lines().lineOf(own.get(0).start()),
+                file.lines().lineOf(Math.max(0, end - 1)), form, subject, arms, otherwise(otherwise, about), !loops().isEmpty(),
                 whole && isAlone(drafts.get(0).start(), otherwise));
     }
 
-    private Optional<Chain.Arm> otherwise(List<Node> body) {
+    private Optional<Chain.Arm> otherwise(List<Node> body, Predicate<Node> about) {
         return body.isEmpty() ? Optional.empty()
-                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body));
+                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body, about));
     }
 
     // driftwood: leave long-parameter-list because an arm has these parts and is made here only
-    private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> asked, List<Node> body) {
+    private Chain.Arm arm(int start, int end, List<Label> own, boolean guarded, List<Node> asked, List<Node> body, Predicate<Node> about) {
         List<Node> statements = Bodies.statements(body);
         String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
         return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
-                bodies.work(body), does, bodies.product(body), Bodies.casts(body), armCalls.of(asked, body), Stores.of(statements, file));
+                bodies.work(body), does, bodies.product(body), Bodies.casts(body, about), armCalls.of(asked, body), Stores.of(statements, file));
     }
 
     private static String withoutEnd(String statement) {
@@ -241,18 +243,18 @@ public final class ChainWalk extends Walk {
         List<Chain.Arm> arms = new ArrayList<>();
         List<Label> waiting = new ArrayList<>();
         Optional<Chain.Arm> otherwise = Optional.empty();
+        Predicate<Node> about = labels.about(match.subject());
         int from = -1;
         for (Arm arm : match.arms()) {
             arm.labels().forEach(label -> waiting.add(labels.ofMatch(label)));
             from = from < 0 ? arm.start() : from;
             boolean empty = arm.body().isEmpty() && arm.fallsThrough();
             if (arm.isDefault()) {
-                otherwise = Optional.of(arm(from, arm.end(), List.copyOf(waiting), false, List.of(), arm.body()));
+                otherwise = Optional.of(arm(from, arm.end(), List.copyOf(waiting), false, List.of(), arm.body(), about));
             } else if (empty) {
                 continue;
             } else {
-                arms.add(arm(from, arm.end(), List.copyOf(waiting), arm.guard().isPresent(), arm.labels(),
-                        arm.body()));
+                arms.add(arm(from, arm.end(), List.copyOf(waiting), arm.guard().isPresent(), arm.labels(), arm.body(), about));
             }
             waiting.clear();
             from = -1;

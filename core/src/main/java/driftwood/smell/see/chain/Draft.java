@@ -3,6 +3,7 @@ package driftwood.smell.see.chain;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.see.chain.Labels.Question;
 import driftwood.tree.Assignment;
+import driftwood.tree.If;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.Search;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -44,6 +46,16 @@ record Draft(Node at, Node condition, Optional<Question> question, List<Node> bo
         String best = counts.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse("");
         return drafts.stream().filter(draft -> draft.question().isPresent() && draft.subject(labels).equals(best))
                 .findFirst().flatMap(Draft::question);
+    }
+
+    /** What leaves the routine for a reason of its own before the first question about the subject is no arm of the decision. */
+    static List<Draft> withoutFirstGuards(List<Draft> drafts, String subject, Labels labels, Predicate<Draft> creates) {
+        int first = 0;
+        while (first < drafts.size() - 2 && drafts.get(first).at() instanceof If guard && guard.otherwise().isEmpty()
+                && !drafts.get(first).subject(labels).equals(subject) && !creates.test(drafts.get(first))) {
+            first++;
+        }
+        return drafts.subList(first, drafts.size());
     }
 
     /** Whether a condition asks about the subject of this arm. */

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 
@@ -245,6 +246,12 @@ final class Labels {
 
     String text(Node node) {
         return node.text(source);
+    }
+
+    /** Whether a value is the one that is asked about, or what that is a part of. */
+    Predicate<Node> about(Node subject) {
+        Optional<Node> whole = subject instanceof Member member ? Optional.of(member.receiver()) : subject instanceof Call call ? call.receiver() : Optional.empty();
+        return value -> text(value).equals(text(subject)) || whole.filter(each -> text(each).equals(text(value))).isPresent();
     }
 
     /** Whether a subject is a field, parameter, getter or local. */
