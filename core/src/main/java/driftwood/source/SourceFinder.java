@@ -25,7 +25,7 @@ public final class SourceFinder {
     private static final Set<String> NEVER = Set.of("node_modules", "__pycache__", "site-packages");
     private static final List<String> BUILD_MARKS =
             List.of("pom.xml", "build.gradle", "build.gradle.kts", "build.xml", "src", ".git", "package.json");
-    private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testfixtures", "it", "test-sources",
+    private static final Set<String> TEST_FOLDERS = Set.of("test", "tests", "testsuite", "test_suite", "unittests", "testfixtures", "it", "test-sources",
             "__tests__", "__mocks__");
     /** A project beside the one that it tests: {@code Quay.Tests}. */
     private static final Pattern TEST_PROJECT = Pattern.compile(".+[.-](unit|integration|functional|acceptance)?tests?");

@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 record TestImports(List<String> packages) {
     static final TestImports NONE = new TestImports(List.of());
 
-    private static final Pattern IMPORT = Pattern.compile("(package|import)(?: +static)? +([\\w.]+)");
+    private static final Pattern IMPORT = Pattern.compile("(package|import|from)(?: +static)? +([\\w.]+)");
     /** What a declaration of a type begins with: below it nothing is imported. */
     private static final List<String> TYPE = List.of("public ", "abstract ", "final ", "class ", "interface ", "enum ", "record ", "@interface ");
     private static final String MAIN = "src/main/";
@@ -26,12 +26,12 @@ record TestImports(List<String> packages) {
         String own = "";
         int at = 0;
         do {
-            boolean says = text.startsWith("import", at) || text.startsWith("package", at);
+            boolean says = text.startsWith("import", at) || text.startsWith("package", at) || text.startsWith("from", at);
             if (says && line.region(at, text.length()).lookingAt()) {
-                String name = line.group(2);
+                String name = line.group(2) + ".";
                 String mine = own;
-                own = line.group(1).equals("package") ? name + "." : own;
-                if (line.group(1).equals("import") && packages.stream().anyMatch(each -> name.startsWith(each) && !mine.startsWith(each))) {
+                own = line.group(1).equals("package") ? name : own;
+                if (!line.group(1).equals("package") && packages.stream().anyMatch(each -> name.startsWith(each) && !mine.startsWith(each))) {
                     return true;
                 }
             }

@@ -204,20 +204,25 @@ class SpellingsTest {
 
     @Test
     void aKotlinCallThatIsAssignedToIsACall() {
-        List<Finding> found = found("Roster.kt", """
-                class Pilot { var name: String = ""; fun again(): Pilot { return this } }
+        Given.write(root.resolve("Roster.kt"), """
+                class Pilot {
+                    var name: String = ""
+                    fun again(): Pilot { return this }
+                }
                 class Roster {
-                    private val pilots = HashMap<String, Pilot>()
-                    fun pilot(name: String): Pilot? { return pilots.get(name) }
+                    fun pilot(name: String): Pilot { return Pilot() }
                 }
                 class Desk(private val roster: Roster) {
-                    fun a(n: String) { val p = roster.pilot(n); if (p != null) { p.name = n } }
-                    fun b(n: String) { val p = roster.pilot(n); if (p != null) { p.name = n + n } }
-                    fun c(n: String) { roster.pilot(n).again().name = n }
+                    fun a(n: String) { roster.pilot(n).again().name = n }
+                    fun b(n: String): Int { return when { !isFree(n) -> 1 ; else -> 2 } }
+                    fun isFree(n: String): Boolean { return n.length > 2 }
                 }
-                """);
-        assertThat(found).extracting(Finding::smell).containsExactly("null-check");
-        assertThat(found.get(0).message()).contains("2 callers check it, 1 does not");
+                """.replace(" ; ", "\n"));
+        Scan.Result result = new Scan(Scan.Options.DEFAULT.on(1)).run(root, List.of(root));
+        assertThat(result.unread()).isEmpty();
+        for (String name : List.of("pilot", "again", "isFree")) {
+            assertThat(result.program().callsOf(name)).as(name).hasSize(1);
+        }
     }
 
     @ParameterizedTest

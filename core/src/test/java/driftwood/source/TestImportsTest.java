@@ -16,8 +16,12 @@ class TestImportsTest {
         "quay/Tide.java|false|package quay;~class Tide { String s = \"import org.junit.Test;\"; }~import org.junit.Test;",
         "org/junit/Runner.java|false|package org.junit.runner;~import org.junit.Test;~class Runner { }",
         "a/src/main/java/quay/Tide.java|false|package quay;~import org.junit.Test;~class Tide { }",
+        "quay/tide.py|true|import os~~import pytest~~from quay import Tide~~def test_rises(): pass",
+        "quay/tide.py|true|from unittest import TestCase~class Tide(TestCase): pass",
+        "quay/tide.py|false|from quay.pytests import rise~import unittests~class Tide: pass",
+        "quay/tide.py|false|import quay~class Tide: pass~import pytest",
         "quay/Tide.java|false|"})
     void aFileIsATestByWhatItImports(String path, boolean test, String text) {
-        assertThat(new TestImports(List.of("org.junit.", "org.assertj.")).are(path, text == null ? "" : text.replace('~', '\n'))).isEqualTo(test);
+        assertThat(new TestImports(List.of("org.junit.", "org.assertj.", "pytest.", "unittest.")).are(path, text == null ? "" : text.replace('~', '\n'))).isEqualTo(test);
     }
 }

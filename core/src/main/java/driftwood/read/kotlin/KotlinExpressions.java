@@ -172,6 +172,16 @@ abstract class KotlinExpressions extends Expressions {
                 : new Other(start, end, "call", parts);
     }
 
+    /** A call of what a name or a member stands for. */
+    static Node called(int start, int end, Node callee, List<Node> arguments) {
+        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
+        if (callee instanceof Name name) {
+            return isClass(name.name()) ? new Creation(start, end, new TypeRef(name.name()), arguments, Optional.empty(), false)
+                    : new Call(start, end, Optional.empty(), name.name(), arguments);
+        }
+        return callee instanceof Member member ? new Call(start, end, Optional.of(member.receiver()), member.name(), arguments) : callee;
+    }
+
     private static Node thrown(Cst node, Node error) {
         return new Throw(node.start(), node.end(), Optional.of(error));
     }
@@ -214,7 +224,7 @@ abstract class KotlinExpressions extends Expressions {
         if (node.is("postfix_expression") && text(node).endsWith("()")) {
             return call(node, List.of());
         }
-        String operator = operator(node);
+        String operator = text(node).startsWith("!") ? "!" : operator(node);
         Node operand = only(node);
         if (operator.equals("!") || operator.equals("!!")) {
             return node.is("postfix_expression") ? operand : Normal.negated(node.start(), node.end(), operand);

@@ -38,7 +38,7 @@ final class KotlinSpelling {
 
     /**
      * To the grammar a call is nothing that can be assigned to or stand before the arrow of an arm: {@code bill().paid = true},
-     * {@code vessel.fits(berth) ->}. With brackets it is.
+     * {@code vessel.fits(berth) ->}. With brackets it is, though not with an exclamation mark before it.
      */
     private static String indexed(String text) {
         StringBuilder changed = null;
@@ -68,6 +68,9 @@ final class KotlinSpelling {
                     changed.setCharAt(at, empty ? '!' : ']');
                 }
                 at = open - 1;
+            }
+            if (changed != null && arm && ends && text.charAt(at + 1) == '!') {
+                changed.setCharAt(at + 1, '-');
             }
         }
         return changed == null ? text : changed.toString();

@@ -80,14 +80,25 @@ abstract class KotlinStatements extends KotlinExpressions {
     Node assigned(Cst node) {
         Cst target = node.inner().get(0);
         Node made = expression(target.inner().get(0));
-        for (Cst each : target.inner().subList(1, target.inner().size())) {
-            // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
-            made = each.is("navigation_suffix") ? new Member(target.start(), each.end(), made, each.inner().isEmpty() ? "" : text(each.inner().get(0)))
-                    : new Index(target.start(), each.end(), made, each.inner().isEmpty() ? new Absent(each.end(), each.end()) : expression(each.inner().get(0)));
+        for (Cst each : target.children().subList(target.children().indexOf(target.inner().get(0)) + 1, target.children().size())) {
+            made = behind(target.start(), made, each);
         }
         String operator = operator(node);
         return new Evaluate(node.start(), node.end(), new Assignment(node.start(), node.end(), made, operator.length() > 1 ? operator.substring(0, operator.length() - 1)
                 : operator, part(node, 1)));
+    }
+
+    /** What is assigned to, with one part more. What is spelled otherwise for the grammar is what it is. */
+    private Node behind(int start, Node made, Cst part) {
+        if (part.is("navigation_suffix")) {
+            return new Member(start, part.end(), made, part.inner().isEmpty() ? "" : text(part.inner().get(0)));
+        }
+        // A word of the grammar's own has no place of its own: what is made so far ends before it.
+        if (text.startsWith("(", part.named() ? part.start() : made.end())) {
+            return called(start, part.named() ? part.end() : made.end() + 2, made, expressions(part.inner()));
+        }
+        return part.is("indexing_suffix") ? new Index(start, part.end(), made, part.inner().isEmpty() ? new Absent(part.end(), part.end())
+                : expression(part.inner().get(0))) : made;
     }
 
     Node jump(Cst node) {

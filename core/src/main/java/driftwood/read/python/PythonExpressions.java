@@ -201,7 +201,6 @@ abstract class PythonExpressions {
         }
         List<Node> arguments = expressions(given);
         if (callee.is("identifier")) {
-            // driftwood: leave conditional-instantiation because a call and a creation are spelled alike and told apart here
             return isClass(name) ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
                     : new Call(start, end, Optional.empty(), name.intern(), arguments);
         }

@@ -16,7 +16,7 @@ public final class PythonLanguage implements ReadLanguage {
     private static final Language PYTHON = Language.named("python", "Python").ending("py")
             .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.NAMED_ARGUMENTS, Habit.NAMED_ONLY, Habit.FUNCTIONS_ALONE, Habit.TRUTH, Habit.IMPLIED_NOTHING, Habit.PRIVATE_BY_NAME)
             .spelling(Map.of("null", "None", "true", "True", "false", "False"))
-            .testedBy("test_.*\\.py|.*_test\\.py|conftest\\.py")
+            .testedBy("test_.*\\.py|.*_test\\.py|conftest\\.py").testedByImports("pytest.", "unittest.")
             .asking(Contract.EQUALITY, "__eq__").asking(Contract.HASH, "__hash__").asking(Contract.TEXT, "__repr__", "__str__")
             .asking(Contract.ORDER, "__lt__", "__le__", "__gt__", "__ge__").asking(Contract.STEP, "__next__", "next", "previous", "advance")
             .interpretedBy(new Interpreter("python3", List.of(".venv/bin/python", "venv/bin/python", ".venv/Scripts/python.exe",

@@ -129,7 +129,7 @@ public final class HardCodedInstantiation implements Detector {
     private void gather(Seen<Instantiation> seen, Program program, Map<String, Group> groups, Predicate<TypeOutline> reaching) {
         Instantiation instantiation = seen.sighting();
         boolean kept = instantiation.how() == How.FIELD || instantiation.how() == How.RECEIVER
-                || instantiation.how() == How.LOCAL && instantiation.used() && !instantiation.leaves();
+                || (instantiation.how() == How.LOCAL || instantiation.how() == How.OPENED) && instantiation.used() && !instantiation.leaves();
         Optional<TypeOutline> client = program.type(instantiation.within());
         if (!kept || instantiation.fallback() || client.isEmpty() || client.get().anonymous() || !works(client.get())) {
             return;
@@ -196,6 +196,7 @@ public final class HardCodedInstantiation implements Detector {
                 .risk(abstractions.isEmpty(), 0.2, "there is no abstraction yet")
                 .risk(reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CLOCK), -0.6, "it only asks the clock")
                 .risk(group.instantiations().stream().allMatch(each -> each.how() == How.RECEIVER), -0.8, "each is made for one call, and let go of")
+                .risk(group.instantiations().stream().allMatch(each -> each.how() == How.OPENED), -0.8, "each is opened for one block, and closed at its end")
                 .build();
         Instantiation instantiation = group.instantiations().get(0);
         Optional<FieldOutline> field = instantiation.how() == How.FIELD ? group.client().field(instantiation.name()) : Optional.empty();

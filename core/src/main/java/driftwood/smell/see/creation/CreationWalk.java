@@ -14,7 +14,7 @@ import java.util.Optional;
 /** Sees every creation of an instance and what becomes of it in the routine around. */
 public final class CreationWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Instantiation> SEER = new Seer<>("birth", 7, Instantiation.class, file -> {
+    public static final Seer<Instantiation> SEER = new Seer<>("birth", 8, Instantiation.class, file -> {
         CreationWalk walk = new CreationWalk(file);
         walk.scan(file.unit());
         return walk.instantiations;
@@ -52,6 +52,16 @@ public final class CreationWalk extends Walk {
     public Void visitLocal(Local local) {
         local.initial().ifPresent(value -> way(value, How.LOCAL, local.name()));
         return super.visitLocal(local);
+    }
+
+    @Override
+    public Void visitTry(Try attempt) {
+        for (Node each : attempt.resources()) {
+            if (each instanceof Local local) {
+                local.initial().ifPresent(value -> way(value, How.OPENED, local.name()));
+            }
+        }
+        return super.visitTry(attempt);
     }
 
     @Override
@@ -137,7 +147,7 @@ public final class CreationWalk extends Walk {
         int useLine = file.line(creation);
         boolean leaves = how == How.RETURNED;
         String wrapper = how == How.WRAPPED ? name : "";
-        Node body = how == How.LOCAL ? routine().flatMap(Routine::body).<Node>map(each -> each)
+        Node body = how == How.LOCAL || how == How.OPENED ? routine().flatMap(Routine::body).<Node>map(each -> each)
                 .orElse(around.get(creation)) : null;
         if (how == How.FIELD) {
             useLine = routine().flatMap(Routine::body).map(each -> firstUse(each, creation, name)).orElse(useLine);

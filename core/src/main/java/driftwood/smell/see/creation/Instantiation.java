@@ -25,6 +25,8 @@ public record Instantiation(String within, String routine, String created, How h
 
     /** What becomes of a fresh instance. */
     public enum How {
-        FIELD, LOCAL, RECEIVER, ARGUMENT, WRAPPED, RETURNED, OTHER
+        FIELD, LOCAL,
+        /** For a block, and closed at its end. */
+        OPENED, RECEIVER, ARGUMENT, WRAPPED, RETURNED, OTHER
     }
 }
