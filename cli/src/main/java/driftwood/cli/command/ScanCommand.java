@@ -25,6 +25,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.commons.cli.CommandLine;
 import org.apache.commons.cli.Options;
 
@@ -105,12 +106,13 @@ public final class ScanCommand implements Command {
         Selected selected = selecting.select(result, project.scope(), line.hasOption("with-accepted") ? Optional.empty() : Optional.of(accepted));
         tellAside(selected, line, project, console);
         tellStale(accepted, result, selecting.smells(), console);
-        print(selected, line, format, project, console);
+        print(selected, line, format, accepted.findings().isEmpty() && !isAsked(line), project, console);
         ExitCode unread = selected.unread().isEmpty() && !foreign ? ExitCode.FINE : ExitCode.UNREAD;
         return selecting.fails(selected.findings()) ? ExitCode.ACT : unread;
     }
 
-    private static void print(Selected all, CommandLine line, String format, Project project, Console console) {
+    /** @param brief whether what hardly drags is only counted */
+    private static void print(Selected all, CommandLine line, String format, boolean brief, Project project, Console console) {
         int top = (int) Flags.number(line, "top", format.equals("text") ? TOP : 0);
         int most = top == 0 ? Integer.MAX_VALUE : top;
         Style style = new Style(console.colour());
@@ -125,8 +127,15 @@ public final class ScanCommand implements Command {
             case "sarif" -> FindingsSarif.print(all.first(most), out);
             case "markdown" -> out.print(FindingsMarkdown.of(all.first(most)));
             case "lines" -> out.print(FindingsLines.of(all.first(most), project.here()));
-            default -> out.print(new FindingsText(all.result(), style, console.width(), project.here()).of(all, most));
+            default -> out.print(new FindingsText(all.result(), style, console.width(), project.here()).of(all, brief
+                    ? Math.min(most, all.weighty(FindingsText.LEAST)) : most));
         }
+    }
+
+    /** Whether it was said which findings are wanted: then what hardly drags is shown as well. */
+    private static boolean isAsked(CommandLine line) {
+        return Stream.of("top", "min-drag", "smells", "touched-since").anyMatch(line::hasOption)
+                || line.getArgList().stream().anyMatch(each -> Files.isRegularFile(Path.of(each)));
     }
 
     /** Files that were named outright, and are in no language that is read. @return whether there is one */

@@ -9,6 +9,8 @@ import java.util.Locale;
 
 /** Findings for people at a terminal: most drag first, each with its code, why it drags and what to try. */
 public final class FindingsText {
+    /** What has less drag is only counted, unless it is asked for. */
+    public static final double LEAST = 1.0;
     private static final int CODE_LINES = 7;
 
     private final Scan.Result result;
@@ -41,6 +43,17 @@ public final class FindingsText {
         }
         summary(selected, told, text);
         return text.toString();
+    }
+
+    /** What is said of findings that are not shown. @param some whether others are */
+    private static String hidden(List<Finding> left, boolean some) {
+        long light = left.stream().filter(each -> each.drag().value() < LEAST).count();
+        if (light == left.size()) {
+            return some ? light + " more " + (light == 1 ? "has" : "have") + " a drag below " + LEAST + ": --top 0 shows them."
+                    : "None has a drag of " + LEAST + " or more: --top 0 shows them.";
+        }
+        return left.size() + " more are not shown" + (light > 0 ? ", " + light + " of them with a drag below " + LEAST : "")
+                + ": --top 0 shows all, --summary tells where they are.";
     }
 
     private void one(Finding finding, StringBuilder text) {
@@ -110,7 +123,7 @@ public final class FindingsText {
     private void summary(Selected shown, int told, StringBuilder text) {
         text.append(Paragraph.of(shown.sentence(), width, 0, 0));
         if (told < shown.findings().size()) {
-            text.append(shown.findings().size() - told).append(" more are not shown: --top 0 shows all, --summary tells where they are.\n");
+            text.append(wrapped(hidden(shown.findings().subList(told, shown.findings().size()), told > 0), 0));
         }
         if (!shown.findings().isEmpty()) {
             text.append("Next: driftwood explain ").append(shown.findings().get(0).id()).append(here.option()).append('\n');

@@ -42,6 +42,11 @@ public record Selected(Scan.Result result, List<List<Finding>> causes, List<Read
         return most >= causes.size() ? this : new Selected(result, causes.subList(0, most), files, unread, asked, nothing, hidden);
     }
 
+    /** How many causes have this drag or more. */
+    public int weighty(double least) {
+        return (int) causes.stream().filter(each -> each.get(0).drag().value() >= least).count();
+    }
+
     /** What was found, in a sentence or two. */
     public String sentence() {
         if (files.isEmpty()) {

@@ -174,8 +174,8 @@ abstract class KotlinExpressions extends Expressions {
 
     /** A call of what a name or a member stands for. */
     static Node called(int start, int end, Node callee, List<Node> arguments) {
-        // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
         if (callee instanceof Name name) {
+            // driftwood: leave conditional-instantiation because each form of the grammar becomes the node it stands for
             return isClass(name.name()) ? new Creation(start, end, new TypeRef(name.name()), arguments, Optional.empty(), false)
                     : new Call(start, end, Optional.empty(), name.name(), arguments);
         }
