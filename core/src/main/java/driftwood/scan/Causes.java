@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -66,12 +67,15 @@ public final class Causes {
         Carriers carriers = Carriers.of(all);
         List<List<Finding>> groups = new ArrayList<>();
         Set<String> taken = new HashSet<>();
+        Map<String, List<Finding>> groupOf = new HashMap<>();
         for (Finding first : findings) {
             if (taken.add(first.id())) {
-                List<Finding> group = new ArrayList<>(List.of(first));
                 List<Finding> related = new ArrayList<>();
+                List<Finding> group = new ArrayList<>();
                 if (first.detail() instanceof Branching branching) {
                     branching.siblings().forEach(each -> related.addAll(byPlace.getOrDefault(place(first.smell(), each.file(), each.line()), List.of())));
+                    // One that does the same as others that have a group belongs to it, even if they do not count it in.
+                    group = related.stream().map(each -> groupOf.get(each.id())).filter(Objects::nonNull).findFirst().orElse(group);
                     byVariants.getOrDefault(branching.common(), List.of()).stream()
                             .filter(each -> branching.onTypes() || !each.smell().equals(first.smell())).forEach(related::add);
                 }
@@ -79,8 +83,14 @@ public final class Causes {
                     related.addAll(carriers.travellingWith(travelling.get(first), taken));
                 }
                 same(first).forEach(one -> related.addAll(bySame.getOrDefault(one, List.of())));
+                if (group.isEmpty()) {
+                    groups.add(group);
+                }
+                group.add(first);
                 related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
-                groups.add(group);
+                for (Finding each : group) {
+                    groupOf.put(each.id(), group);
+                }
             }
         }
         return groups;

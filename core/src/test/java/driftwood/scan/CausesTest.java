@@ -193,4 +193,18 @@ class CausesTest {
         assertThat(together(made.formatted("Chart", one) + made.formatted("Almanac", other)).stream().filter(each ->
                 each.get(0).smell().equals("constructor-work"))).hasSize(causes);
     }
+
+    /** Two that carry out one routine do not count each other, but both do the same as a third. */
+    @Test
+    void chainsThatDoTheSameAsOthersOfACause() throws Exception {
+        String chain = "if (kind.equals(\"out\")) { sum += 2; System.out.println(sum); } else if (kind.equals(\"err\")) { sum -= 2; System.out.println(-sum); }"
+                + " else if (kind.equals(\"log\")) { sum *= 2; System.out.println(sum + 1); }";
+        List<List<Finding>> groups = together("""
+                abstract class Reader { int sum; abstract void take(String kind); }
+                class Near extends Reader { void take(String kind) { %1$s } }
+                class Far extends Reader { void take(String kind) { %1$s } }
+                class Desk { int sum; void told(String kind) { %1$s } }
+                """.formatted(chain));
+        assertThat(groups.stream().filter(each -> smells(each).contains("type-switch"))).hasSize(1);
+    }
 }

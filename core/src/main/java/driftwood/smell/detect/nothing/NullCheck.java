@@ -133,6 +133,8 @@ public final class NullCheck implements Detector {
                 .risk(hardly, -1.0, "most callers go without a check: it gives " + Language.nothingIn(source.file()) + " to few of them")
                 .risk(!careless.isEmpty() && !hardly, 0.5, careless.size() + (careless.size() == 1
                         ? " caller does not check" : " callers do not check"))
+                .risk(careless.isEmpty() && Sources.SAID.matcher(routine.name()).matches(), -1.0, "its name says that it may give "
+                        + Language.nothingIn(source.file()))
                 .risk(!routine.returns().isPresent(), -0.8, "what it gives is of no type that has a name")
                 .risk(guards.size() == 1, careless.size() <= 1 ? -0.8 : -0.5, "only one place guards it")
                 .risk(isMixed(guards), -0.6, "to some of its callers it is an error: no one object can stand for it");

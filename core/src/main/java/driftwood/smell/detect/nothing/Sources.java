@@ -35,7 +35,8 @@ final class Sources {
 
     /** A parser or converter that says by its name that it may not come to anything. */
     private static final Pattern TRYING = Pattern.compile("(to|as|parse|try|read|convert|decode)([A-Z]\\w*)?OrNull");
-    private static final Pattern SAID = Pattern.compile("\\w+OrNull");
+    /** By its name it may give nothing. */
+    static final Pattern SAID = Pattern.compile("\\w+Or(Null|None|Nil)|\\w+_or_(none|nil|null)");
 
     private final Program program;
     private final Map<String, RoutineOutline> routines = new HashMap<>();
