@@ -244,4 +244,31 @@ class SpellingsTest {
         assertThat(found).extracting(Finding::smell).contains("type-switch");
         assertThat(found.stream().filter(each -> each.smell().equals("type-switch")).findFirst().orElseThrow().drag().reasons().toString().contains("cast")).isEqualTo(told);
     }
+
+    @ParameterizedTest
+    @CsvSource({"parent, true", "chart, false"})
+    void aLinkOfNoDeclaredTypeIsToldByItsName(String field, boolean link) {
+        List<Finding> found = found("berth.js", """
+                class Berth {
+                    constructor() { this.%1$s = null; this.name = ''; }
+                    put(other) { other.%1$s = this; }
+                    take() { this.%1$s = null; }
+                    a() { if (this.%1$s !== null) { this.%1$s.draw(); } }
+                    b() { if (this.%1$s !== null) { this.%1$s.move(2); } }
+                    c() { if (this.%1$s !== null) { this.%1$s.name = 'c'; } }
+                    d() { if (this.%1$s !== null) { this.%1$s.name = 'd'; } }
+                }
+                """.formatted(field));
+        assertThat(found).extracting(Finding::smell).containsExactly("null-check");
+        assertThat(found.get(0).drag().reasons().toString().contains("links end somewhere")).isEqualTo(link);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'m11, m12, m13, m21, m22, m23', true", "'left, top, width, height, from, to', false"})
+    void aRowOfNumberedValuesDragsLess(String parameters, boolean numbered) {
+        List<Finding> found = found("chart.js", "export class Chart { set(" + parameters + ") { this.all = [" + parameters + "]; } }\n"
+                + "export class Desk { a(c) { c.set(1, 2, 3, 4, 5, 6); } b(c) { c.set(2, 3, 4, 5, 6, 7); } }\n");
+        assertThat(found).extracting(Finding::smell).contains("long-parameter-list");
+        assertThat(found.toString().contains("its parameters are numbered")).isEqualTo(numbered);
+    }
 }

@@ -1,5 +1,6 @@
 package driftwood.smell.detect.nothing;
 
+import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
@@ -30,6 +31,13 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
         boolean next = LINK.matcher(routine.name()).matches() && program.resolve(routine.returns(), owner)
                 .filter(each -> each.equals(owner) || program.ancestors(owner).contains(each)).isPresent();
         return new Missing(open || missing.isValue, next || missing.isLink, missing.isChecked);
+    }
+
+    /** What a field may not hold. Where its type is not told, its name tells a link. */
+    static Missing of(FieldOutline field, TypeOutline owner, Program program) {
+        Missing missing = of(field.type(), owner, program);
+        boolean next = !field.type().isPresent() && LINK.matcher(field.name()).matches() && program.fileOf(owner).language().isDuckTyped();
+        return new Missing(missing.isValue, missing.isLink || next, missing.isChecked);
     }
 
     /** @param type as declared @param owner the type that declares what may be missing */
