@@ -194,6 +194,7 @@ class SpellingsTest {
             desk.roster(2, "east").pilot += name
             desk.roster()[2] = name
             also { roster().pilot = name }
+            for (i in 0..<name.length) { call(name) }
             when { desk.isOpen(name) -> if (late) call(name) else "" ; else -> "" }
             when { !isOpen(name.take(2)) -> call(name) ; else -> call("") }
             """)

@@ -28,7 +28,7 @@ final class KotlinSpelling {
 
     /** The same text, at the same length. */
     static String of(String text) {
-        String plain = text.replace("fun interface ", "    interface ");
+        String plain = text.replace("fun interface ", "    interface ").replace("..<", ".. ");
         plain = HEADER.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group(1) + " ".repeat(found.group(2).length())));
         plain = ACTUAL.matcher(plain).replaceAll(found -> " ".repeat(found.group().length()));
         plain = LAST_TEXT.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group().substring(0, found.start(1) - found.start())
