@@ -22,6 +22,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the types of one
@@ -86,11 +87,11 @@ public final class Causes {
                 if (group.isEmpty()) {
                     groups.add(group);
                 }
-                group.add(first);
-                related.stream().filter(each -> taken.add(each.id())).forEach(group::add);
-                for (Finding each : group) {
-                    groupOf.put(each.id(), group);
-                }
+                List<Finding> own = group;
+                Stream.concat(Stream.of(first), related.stream().filter(each -> taken.add(each.id()))).forEach(each -> {
+                    own.add(each);
+                    groupOf.put(each.id(), own);
+                });
             }
         }
         return groups;

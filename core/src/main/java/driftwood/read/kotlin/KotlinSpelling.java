@@ -10,16 +10,12 @@ import java.util.regex.Pattern;
 final class KotlinSpelling {
     private static final Pattern HEADER = Pattern.compile("(\\bclass\\s+\\w+(?:<[^>{}]*>)?)(\\s+(?:@\\w+\\s+)*(?:(?:internal|private|protected|public)\\s+)?(?:actual\\s+|expect\\s+)?"
             + "constructor\\s*)(?=\\()");
-    /** A part of a constructor that carries out what is declared for every platform. */
-    private static final Pattern ACTUAL = Pattern.compile("\\bactual (?=va[lr]\\b)");
-
     private static final Pattern RANGE_ARM = Pattern.compile("(?m)^[ \\t]*!?in\\s[^\\n]*->");
     /** A line that ends with what an arm does: none that opens the selection, and none that goes on with conditions. */
     private static final Pattern BODY_BEFORE = Pattern.compile("[^\\n]*?[^\\s{,(>;]\\s*(//[^\\n]*|/\\*[^\\n]*\\*/\\s*)?\\n");
     /** A text at the end of an arm, behind else. */
     private static final Pattern LAST_TEXT = Pattern.compile("(?m)->[^\\n]*\\belse[ \\t]+(\"(?:[^\"\\\\\\n$]|\\\\.)*\")[ \\t]*$");
-    /** An assignment, or the arrow of an arm, behind something that ends with a call or has one in it. */
-    private static final Pattern TARGET = Pattern.compile("(?<=[\\w\\])])\\s*(->|[-+*/%]?=(?![=>]))");
+    private static final Pattern TEXT = Pattern.compile("\"(?:[^\"\\\\]|\\\\.)*\"");
     /** Further back than that nobody begins what is assigned. */
     private static final int FAR = 400;
 
@@ -28,11 +24,16 @@ final class KotlinSpelling {
 
     /** The same text, at the same length. */
     static String of(String text) {
-        String plain = text.replace("fun interface ", "    interface ").replace("..<", ".. ");
-        plain = HEADER.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group(1) + " ".repeat(found.group(2).length())));
-        plain = ACTUAL.matcher(plain).replaceAll(found -> " ".repeat(found.group().length()));
-        plain = LAST_TEXT.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group().substring(0, found.start(1) - found.start())
-                + "_".repeat(found.group(1).length()) + found.group().substring(found.end(1) - found.start())));
+        // A part of a constructor that carries out what is declared for every platform is a part.
+        String plain = text.replace("fun interface ", "    interface ").replace("..<", ".. ").replace("actual val ", "       val ")
+                .replace("actual var ", "       var ");
+        if (plain.contains("constructor")) {
+            plain = HEADER.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group(1) + " ".repeat(found.group(2).length())));
+        }
+        if (plain.contains("else \"")) {
+            plain = LAST_TEXT.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group().substring(0, found.start(1) - found.start())
+                    + "_".repeat(found.group(1).length()) + found.group().substring(found.end(1) - found.start())));
+        }
         return separated(indexed(plain));
     }
 
@@ -41,39 +42,49 @@ final class KotlinSpelling {
      * {@code vessel.fits(berth) ->}. With brackets it is, though not with an exclamation mark before it.
      */
     private static String indexed(String text) {
-        StringBuilder changed = null;
-        Matcher target = TARGET.matcher(text);
-        while (target.find()) {
-            boolean arm = target.group(1).equals("->");
-            int at = target.start() - 1;
-            int least = Math.max(0, at - FAR);
-            boolean ends = text.charAt(at) == ')';
-            if (ends && !arm) {
-                continue;
-            }
-            while (at >= least && (isWord(text.charAt(at)) || ".?!])".indexOf(text.charAt(at)) >= 0)) {
-                char each = text.charAt(at);
-                int open = each == ')' || each == ']' ? opening(text, at, least) : at;
-                if (open < 0) {
-                    break;
+        StringBuilder changed = new StringBuilder(text);
+        for (int i = 1; i < text.length(); i++) {
+            boolean arm = text.charAt(i) == '>' && text.charAt(i - 1) == '-';
+            if (arm || text.charAt(i) == '=' && assigns(text, i)) {
+                int at = arm || "+-*/%".indexOf(text.charAt(i - 1)) >= 0 ? i - 2 : i - 1;
+                while (at > 0 && Character.isWhitespace(text.charAt(at))) {
+                    at--;
                 }
-                boolean call = each == ')' && open > 0 && isWord(text.charAt(open - 1)) && !isKeyword(text, open);
-                if (each == ')' && !call) {
-                    break;
+                if (at > 0 && (arm ? text.charAt(at) == ')' : text.charAt(at) != ')')) {
+                    bracket(text, at, arm, changed);
                 }
-                if (call && (!arm || at == target.start() - 1) && isPlain(text, open, at)) {
-                    changed = changed == null ? new StringBuilder(text) : changed;
-                    boolean empty = open + 1 == at;
-                    changed.setCharAt(open, empty ? '!' : '[');
-                    changed.setCharAt(at, empty ? '!' : ']');
-                }
-                at = open - 1;
-            }
-            if (changed != null && arm && ends && text.charAt(at + 1) == '!') {
-                changed.setCharAt(at + 1, '-');
             }
         }
-        return changed == null ? text : changed.toString();
+        return changed.toString();
+    }
+
+    /** Whether an equals sign is one of an assignment, as far as its neighbours tell. */
+    private static boolean assigns(String text, int at) {
+        char next = at + 1 < text.length() ? text.charAt(at + 1) : ' ';
+        return next != '=' && next != '>' && "=!<>".indexOf(text.charAt(at - 1)) < 0;
+    }
+
+    /** Gives brackets to the calls in what ends somewhere: all in what is assigned to, the last before an arrow. */
+    private static void bracket(String text, int end, boolean arm, StringBuilder changed) {
+        int least = Math.max(0, end - FAR);
+        int at = end;
+        while (at >= least && (isWord(text.charAt(at)) || ".?!])".indexOf(text.charAt(at)) >= 0)) {
+            char each = text.charAt(at);
+            int open = each == ')' || each == ']' ? opening(text, at, least) : at;
+            boolean call = each == ')' && open > 0 && isWord(text.charAt(open - 1)) && !isKeyword(text, open);
+            if (open < 0 || each == ')' && !call) {
+                break;
+            }
+            if (call && (!arm || at == end) && isPlain(text, open, at)) {
+                boolean empty = open + 1 == at;
+                changed.setCharAt(open, empty ? '!' : '[');
+                changed.setCharAt(at, empty ? '!' : ']');
+            }
+            at = open - 1;
+        }
+        if (arm && text.charAt(at + 1) == '!' && changed.charAt(end) != ')') {
+            changed.setCharAt(at + 1, '-');
+        }
     }
 
     private static boolean isWord(char each) {
@@ -91,21 +102,33 @@ final class KotlinSpelling {
 
     /** Brackets hold no names of parameters and no arguments over several lines. */
     private static boolean isPlain(String text, int open, int close) {
-        String inside = text.substring(open + 1, close);
+        String inside = TEXT.matcher(text.substring(open + 1, close)).replaceAll("0");
         return !inside.matches("(?s).*[^=!<>]=[^=].*") && inside.indexOf('\n') < 0 && (inside.isEmpty() || !inside.isBlank());
     }
 
-    /** Where the bracket that closes here was opened; negative where it is too far. */
+    /** Where the bracket that closes here was opened, outside of texts; negative where it is too far. */
     private static int opening(String text, int close, int least) {
         int depth = 0;
         for (int at = close; at >= least; at--) {
             char each = text.charAt(at);
+            if (each == '"') {
+                at = beginning(text, at);
+            }
             depth += each == ')' || each == ']' ? 1 : each == '(' || each == '[' ? -1 : 0;
             if (depth == 0) {
                 return at;
             }
         }
         return -1;
+    }
+
+    /** Where the text began that ends here, or before the beginning where it has none. */
+    private static int beginning(String text, int end) {
+        int at = text.lastIndexOf('"', end - 1);
+        while (at > 0 && text.charAt(at - 1) == '\\') {
+            at = text.lastIndexOf('"', at - 1);
+        }
+        return at;
     }
 
     /** An arm that begins with a range goes on with the arm above, as far as the grammar sees: a semicolon takes the place of the line end or remark between them. */

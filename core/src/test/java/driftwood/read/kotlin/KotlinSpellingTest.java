@@ -14,6 +14,9 @@ class KotlinSpellingTest {
             desk.roster(2).pilot = name                | desk.roster[2].pilot = name
             desk.roster(berth(2), n)[3] += 1           | desk.roster[berth(2), n][3] += 1
             desk.roster().pilot().name = name          | desk.roster!!.pilot!!.name = name
+            desk.at(" (").name = name                  | desk.at[" ("].name = name
+            desk.at("a=\\")").name = name              | desk.at["a=\\")"].name = name
+            desk.at(" (") -> moor()                    | desk.at[" ("] -> moor()
             vessel.fits(berth) -> moor()               | vessel.fits[berth] -> moor()
             !vessel.fits(berth) -> moor()              | -vessel.fits[berth] -> moor()
             a && vessel.fits(berth) -> moor()          | a && vessel.fits[berth] -> moor()
