@@ -10,7 +10,6 @@ final class Output {
     private static final int SOME = 1024;
     private static final int SEVEN_BITS = 7;
     private static final int MORE = 0x80;
-    private static final int NARROW = 256;
 
     private final Moves moves;
     private final Map<String, Integer> texts = new HashMap<>();
@@ -52,19 +51,11 @@ final class Output {
             return;
         }
         number(0);
-        boolean narrow = isNarrow(text);
-        byte[] written = narrow ? text.getBytes(StandardCharsets.ISO_8859_1) : wide(text);
-        number(written.length * 2 + (narrow ? 0 : 1));
+        byte[] narrow = text.getBytes(StandardCharsets.ISO_8859_1);
+        boolean fits = new String(narrow, StandardCharsets.ISO_8859_1).equals(text);
+        byte[] written = fits ? narrow : wide(text);
+        number(written.length * 2 + (fits ? 0 : 1));
         plain(written);
-    }
-
-    private static boolean isNarrow(String text) {
-        for (int i = 0; i < text.length(); i++) {
-            if (text.charAt(i) >= NARROW) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /** Two bytes a character, so that text which is no proper Unicode survives as well. */

@@ -10,7 +10,7 @@ import java.util.Optional;
 /** All patterns that Driftwood plans with. One that is words is a block of {@code patterns.yaml}; code needs a line here. */
 public final class Patterns {
     private static final List<Computed> COMPUTED = List.of(new Builder(), new FactoryMethod(), new Factory(), new Registry(),
-            new Strategy(), new State(), new NullObject(), new OptionalValue(), new Visitor());
+            new Strategy(), new State(), new NullObject(), new OptionalValue(), new ParameterObject(), new Visitor());
 
     private Patterns() {
     }

@@ -69,6 +69,8 @@ final class NameIndex {
         int[] wanted = names.stream().mapToInt(String::hashCode).sorted().toArray();
         List<CallFact> found = new ArrayList<>();
         BitSet files = filesOf(names);
+        // Calls that are only remembered are unpacked here: that is most of the work, and nobody else's file is needed for it.
+        files.stream().parallel().forEach(file -> hashes(file, called, call -> call.trail().lastName()));
         for (int file = files.nextSetBit(0); file >= 0; file = files.nextSetBit(file + 1)) {
             List<CallFact> calls = outlines.get(file).calls();
             int[] own = hashes(file, called, call -> call.trail().lastName());

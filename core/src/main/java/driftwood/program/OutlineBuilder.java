@@ -25,7 +25,7 @@ import java.util.Set;
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 10;
+    public static final int VERSION = 11;
     private static final int BRIEF = 2;
     private static final int BRIEF_CONSTRUCTOR = 4;
 
@@ -136,7 +136,7 @@ public final class OutlineBuilder extends Walk {
     public Void visitEnumConstant(EnumConstant constant) {
         TypeRef outer = createdSupertype;
         createdSupertype = new TypeRef(type());
-        visitNode(constant);
+        super.visitEnumConstant(constant);
         createdSupertype = outer;
         return null;
     }

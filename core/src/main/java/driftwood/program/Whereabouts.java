@@ -21,6 +21,7 @@ public abstract class Whereabouts extends TreeScanner {
     private final Deque<Place> members = new ArrayDeque<>();
     private final Deque<Routine> routines = new ArrayDeque<>();
     private final Map<String, Integer> anonymous = new HashMap<>();
+    private EnumConstant constant = NO_CONSTANT;
 
     protected Whereabouts(FileTree file) {
         this.file = file;
@@ -88,8 +89,7 @@ public abstract class Whereabouts extends TreeScanner {
     @Override
     public Void visitTypeDeclaration(TypeDeclaration declaration) {
         String outer = types.isEmpty() ? file.unit().packageName() : types.peek();
-        String own = declaration.name().isEmpty()
-                ? "<" + anonymous.merge(outer, 1, Integer::sum) + ">" : declaration.name();
+        String own = declaration.name().isEmpty() ? "<" + nameless(declaration, outer) + ">" : declaration.name();
         types.push(outer.isEmpty() ? own : outer + "." + own);
         members.push(new Place(types.peek()));
         routines.push(NO_ROUTINE);
@@ -101,6 +101,13 @@ public abstract class Whereabouts extends TreeScanner {
         return null;
     }
 
+    /** The constant whose body it is, else a number. */
+    private String nameless(TypeDeclaration declaration, String outer) {
+        return constant.body().filter(each -> each == declaration).isPresent() ? constant.name() : String.valueOf(anonymous.merge(outer, 1, Integer::sum));
+    }
+
+    private static final EnumConstant NO_CONSTANT = new EnumConstant(0, 0, "", List.of(), Optional.empty());
+
     private static final Routine NO_ROUTINE = new Routine(0, 0, "", RoutineKind.INITIALISER, Traits.NONE, List.of(),
             TypeRef.NONE, List.of(), Optional.empty());
 
@@ -111,6 +118,15 @@ public abstract class Whereabouts extends TreeScanner {
         visitNode(routine);
         members.pop();
         routines.pop();
+        return null;
+    }
+
+    @Override
+    public Void visitEnumConstant(EnumConstant inner) {
+        EnumConstant outer = constant;
+        constant = inner;
+        visitNode(inner);
+        constant = outer;
         return null;
     }
 

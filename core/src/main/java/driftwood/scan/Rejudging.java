@@ -13,6 +13,7 @@ import driftwood.smell.Detector;
 import driftwood.smell.Leave;
 import driftwood.source.Unread;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -73,23 +74,20 @@ final class Rejudging {
 
     /** Empty where something could not be judged. @param parts whether what changed declares parts of types */
     private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift, boolean parts) {
+        List<Optional<List<Verdict>>> moved = new ArrayList<>(Collections.nCopies(detectors.size(), Optional.empty()));
+        // driftwood: leave hard-coded-instantiation because threads are for one piece of work
+        new Workers("move", options.threads(), 0).share(detectors.size(), at -> moved.set(at, moved(detectors.get(at), before.get(at), shift, parts)));
         Map<Detector, Ruling> now = new HashMap<>();
         List<Detector> whole = new ArrayList<>();
         List<Detector> there = new ArrayList<>();
         for (int i = 0; i < detectors.size(); i++) {
             Detector detector = detectors.get(i);
-            boolean local = detector.isLocal();
-            boolean other = detector.seers().stream().anyMatch(each -> shift.concerns(each.key()))
-                    || (local ? shift.concernsUses() : shift.concerns(before.get(i).asked()));
-            List<Verdict> kept = before.get(i).verdicts().stream()
-                    .filter(each -> !other || !shift.files().contains(each.finding().file())).toList();
-            Optional<List<Verdict>> moved = other && (!local || parts) ? Optional.empty() : moved(kept, shift);
-            if (moved.isEmpty()) {
+            if (moved.get(i).isEmpty()) {
                 whole.add(detector);
             } else {
-                now.put(detector, new Ruling(detector.smell().key(), moved.get(), before.get(i).asked()));
+                now.put(detector, new Ruling(detector.smell().key(), moved.get(i).get(), before.get(i).asked()));
             }
-            if (moved.isPresent() && other) {
+            if (moved.get(i).isPresent() && isConcerned(detector, before.get(i), shift)) {
                 there.add(detector);
             }
         }
@@ -108,6 +106,18 @@ final class Rejudging {
             now.put(there.get(i), new Ruling(some.get(i).smell(), joined, some.get(i).asked()));
         }
         return judging.failures().isEmpty() ? Optional.of(detectors.stream().map(now::get).toList()) : Optional.empty();
+    }
+
+    private static boolean isConcerned(Detector detector, Ruling before, Shift shift) {
+        return detector.seers().stream().anyMatch(each -> shift.concerns(each.key()))
+                || (detector.isLocal() ? shift.concernsUses() : shift.concerns(before.asked()));
+    }
+
+    /** What a detector's verdicts are now but for those of the files that must be judged anew; empty where all must be. */
+    private static Optional<List<Verdict>> moved(Detector detector, Ruling before, Shift shift, boolean parts) {
+        boolean other = isConcerned(detector, before, shift);
+        return other && (!detector.isLocal() || parts) ? Optional.empty() : moved(before.verdicts().stream()
+                .filter(each -> !other || !shift.files().contains(each.finding().file())).toList(), shift);
     }
 
     /** The same verdicts, where they stand now; empty where that is not certain of one of them. */

@@ -26,7 +26,8 @@ import java.util.stream.Stream;
  * behind lines {@code === path}. Its class {@code Main} tells in {@code run()} all that a client can see.
  *
  * @param name    of the file
- * @param said    smell, pattern; refused (part of the reason), names, leaves (what the scan says afterwards, and why), meant
+ * @param said    smell, pattern; refused (part of the reason), names, leaves (what the scan says afterwards, and why), meant,
+ *                code (what the files say in the end, between bars)
  * @param sources by relative path
  */
 record RecipeCase(String name, Map<String, String> said, Map<String, String> sources) {
@@ -87,6 +88,10 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
         smells.remove(finding.smell() + " " + finding.symbol());
         smells.addAll(List.of(said.getOrDefault("leaves", "").split(";\\s*")));
         return smells;
+    }
+
+    List<String> code() {
+        return Stream.of(said.getOrDefault("code", "").split(" \\| ")).toList();
     }
 
     /** The patch of all stages, applied by git in an empty folder, gives the same files. */

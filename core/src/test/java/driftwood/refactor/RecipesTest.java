@@ -60,16 +60,17 @@ class RecipesTest {
     /** What a plan calls new is in the code that its stages wrote, and the drill names files that are there or are still to come. */
     private void thePlanSaysWhatIsThere(RecipeCase one, Scan.Result before, Refactoring refactoring) throws IOException {
         Finding finding = one.finding(before);
+        StringBuilder text = new StringBuilder();
+        for (String file : refactoring.files()) {
+            refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);
+        }
+        one.code().forEach(each -> assertThat(text.toString()).contains(each));
         Optional<Pattern> pattern = Patterns.byKey(one.said().get("pattern")).filter(each -> each.fit(finding, before.site().program()).isPresent());
         if (pattern.isEmpty() || one.said().containsKey("names")) {
             return;
         }
         Answer told = Patterns.answer(pattern.get(), finding, before.site());
         Answer answer = refactoring.kinds().map(each -> each.playing(pattern.get().key(), told, finding.detail(), Given.JAVA.idiom())).orElse(told);
-        StringBuilder text = new StringBuilder();
-        for (String file : refactoring.files()) {
-            refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);
-        }
         assertThat(answer.roles()).filteredOn(role -> !role.exists()).allSatisfy(role -> assertThat(text).containsPattern("\\b"
                 + role.name().replaceFirst("^.*\\.", "").replaceFirst("\\(.*", "") + "\\b"));
         if (Set.of("strategy", "state").contains(pattern.get().key()) && finding.detail() instanceof Branching branching) {

@@ -18,18 +18,23 @@ public final class ValueType {
      * @param parts    types by name, in order
      */
     public static String code(Drafting drafting, String openness, String name, Map<String, String> parts) {
+        return code(drafting, openness, name, parts, "");
+    }
+
+    /** The same, with members beside its parts. @param members their code; empty for none */
+    public static String code(Drafting drafting, String openness, String name, Map<String, String> parts, String members) {
         List<String> each = parts.entrySet().stream().map(part -> part.getValue() + " " + part.getKey()).toList();
         String parameters = String.join(", ", each);
         parameters = openness.length() + name.length() + parameters.length() > WIDE ? "\n        " + String.join(",\n        ", each) : parameters;
         if (drafting.hasRecords()) {
-            return openness + "record " + name + "(" + parameters + ") {\n}\n";
+            return openness + "record " + name + "(" + parameters + ") {\n" + members + "}\n";
         }
-        StringBuilder text = new StringBuilder(openness + "final class " + name + " {\n");
+        StringBuilder text = new StringBuilder(openness + "final class " + name + " {\n").append(members.isEmpty() ? "" : members.substring(0, members.indexOf(";\n") + 2) + "\n");
         parts.forEach((part, of) -> text.append("    private final ").append(of).append(' ').append(part).append(";\n"));
         text.append("\n    ").append(openness).append(name).append('(').append(parameters.replace("\n", "\n    ")).append(") {\n");
         parts.forEach((part, of) -> text.append("        this.").append(part).append(" = ").append(part).append(";\n"));
         text.append("    }\n");
         parts.forEach((part, of) -> text.append("\n    ").append(openness).append(of).append(' ').append(part).append("() {\n        return ").append(part).append(";\n    }\n"));
-        return text.append("}\n").toString();
+        return text.append(members.isEmpty() ? "" : members.substring(members.indexOf(";\n") + 2)).append("}\n").toString();
     }
 }

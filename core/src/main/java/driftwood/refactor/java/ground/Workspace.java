@@ -126,7 +126,9 @@ public final class Workspace {
     public TypeElement type(String qualified) {
         TypeElement found = elements().getTypeElement(qualified);
         if (!isHere(found)) {
-            throw new Refused(qualified.substring(qualified.lastIndexOf('.') + 1) + " is not declared in a file of this project that can be changed");
+            String name = qualified.substring(qualified.lastIndexOf('.') + 1);
+            throw new Refused(name.startsWith("<") ? "the code stands in " + (Character.isDigit(name.charAt(1)) ? "a class without a name" : "the body of the constant " + name.substring(1, name.length() - 1))
+                    + ", where no step of it reaches" : name + " is not declared in a file of this project that can be changed");
         }
         return found;
     }

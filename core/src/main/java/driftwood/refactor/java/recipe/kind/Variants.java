@@ -101,7 +101,10 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
         if (!workspace.isHere(base)) {
             throw new Refused(base.getSimpleName() + " is a type of a library: nothing can be added to it");
         }
-        if (!workspace.types().isSubtype(workspace.types().erasure(asked), workspace.types().erasure(base.asType()))) {
+        if (workspace.isHere(declared.asElement()) && isBelow(workspace, base, declared.asElement())) {
+            return (TypeElement) declared.asElement();
+        }
+        if (!isBelow(workspace, declared.asElement(), base)) {
             throw new Refused(workspace.text(decision.subject()) + " is declared as " + asked + ", which does not say that it is a " + base.getSimpleName());
         }
         return base;

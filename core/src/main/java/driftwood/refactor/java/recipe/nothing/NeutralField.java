@@ -49,7 +49,7 @@ public final class NeutralField implements EarlyRecipe {
             throw new Refused(field.getSimpleName() + " is not private: who sets it to nothing cannot be known");
         }
         if (!(field.asType() instanceof DeclaredType declared)) {
-            throw new Refused("whether somebody may take an empty " + field.asType() + " for nothing is for somebody to say who knows them");
+            throw new Refused("whether somebody may take an empty " + Nullness.bare(field.asType()) + " for nothing is for somebody to say who knows them");
         }
         NeutralType.check(drafting.workspace(), (TypeElement) declared.asElement());
     }

@@ -56,7 +56,7 @@ public final class NeutralObject implements EarlyRecipe {
     private static void check(Drafting drafting) {
         Nothing fact = (Nothing) drafting.finding().detail();
         if (!(drafting.workspace().routine(fact.source()).getReturnType() instanceof DeclaredType declared)) {
-            throw new Refused("whether a caller may take an empty " + drafting.workspace().routine(fact.source()).getReturnType() + " for nothing is for somebody to say who knows them");
+            throw new Refused("whether a caller may take an empty " + Nullness.bare(drafting.workspace().routine(fact.source()).getReturnType()) + " for nothing is for somebody to say who knows them");
         }
         NeutralType.check(drafting.workspace(), (TypeElement) declared.asElement());
     }

@@ -1,18 +1,13 @@
 package driftwood.refactor.java.recipe.nothing;
 
-import com.sun.source.tree.BinaryTree;
-import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import driftwood.refactor.java.decision.Completion;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Moving;
@@ -49,61 +44,11 @@ record OptionalLocal(Workspace workspace, TreePath local, List<TreePath> asked, 
             if (Moving.isWritten(use)) {
                 return Optional.empty();
             }
-            (isComparison(use.getParentPath().getLeaf()) ? made.asked : made.taken).add(use);
+            (Guards.isComparison(use.getParentPath().getLeaf()) ? made.asked : made.taken).add(use);
         }
-        boolean known = !made.asked.isEmpty() && made.taken.stream().allMatch(made::isThere);
+        Guards guards = new Guards(each -> made.asked.stream().anyMatch(one -> one.getParentPath().getLeaf() == each));
+        boolean known = !made.asked.isEmpty() && made.taken.stream().allMatch(each -> guards.isThere(each, local.getParentPath()));
         return known ? Optional.of(made) : Optional.empty();
-    }
-
-    private static boolean isComparison(Tree tree) {
-        return tree instanceof BinaryTree both && (tree.getKind() == Tree.Kind.EQUAL_TO || tree.getKind() == Tree.Kind.NOT_EQUAL_TO)
-                && (both.getLeftOperand().getKind() == Tree.Kind.NULL_LITERAL || both.getRightOperand().getKind() == Tree.Kind.NULL_LITERAL);
-    }
-
-    /** Whether a use is reached only where there is a value. */
-    private boolean isThere(TreePath use) {
-        for (TreePath at = use; at.getParentPath() != null && at.getLeaf() != local.getParentPath().getLeaf(); at = at.getParentPath()) {
-            Tree child = at.getLeaf();
-            Tree around = at.getParentPath().getLeaf();
-            if (isArm(around, child) || around instanceof BlockTree block && isLeftBefore(block, child)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether a part of a decision is reached only where there is a value. */
-    private boolean isArm(Tree decision, Tree arm) {
-        if (decision instanceof IfTree choice) {
-            return arm == choice.getThenStatement() && says(choice.getCondition(), true) || arm == choice.getElseStatement() && says(choice.getCondition(), false);
-        }
-        if (decision instanceof ConditionalExpressionTree choice) {
-            return arm == choice.getTrueExpression() && says(choice.getCondition(), true) || arm == choice.getFalseExpression() && says(choice.getCondition(), false);
-        }
-        return decision instanceof BinaryTree both && arm == both.getRightOperand() && (both.getKind() == Tree.Kind.CONDITIONAL_AND && says(both.getLeftOperand(), true)
-                || both.getKind() == Tree.Kind.CONDITIONAL_OR && says(both.getLeftOperand(), false));
-    }
-
-    /** Whether a statement before, in the same block, leaves where there is nothing. */
-    private boolean isLeftBefore(BlockTree block, Tree child) {
-        for (StatementTree each : block.getStatements().subList(0, block.getStatements().indexOf(child))) {
-            if (each instanceof IfTree choice && choice.getElseStatement() == null && says(choice.getCondition(), false)
-                    && !Completion.canComplete(List.of(new TreePath(local, choice.getThenStatement())))) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether a condition that comes to a truth means that there is a value. */
-    private boolean says(ExpressionTree condition, boolean truth) {
-        if (condition instanceof ParenthesizedTree inside) {
-            return says(inside.getExpression(), truth);
-        }
-        if (condition instanceof BinaryTree both && (both.getKind() == Tree.Kind.CONDITIONAL_AND && truth || both.getKind() == Tree.Kind.CONDITIONAL_OR && !truth)) {
-            return says(both.getLeftOperand(), truth) || says(both.getRightOperand(), truth);
-        }
-        return asked.stream().anyMatch(each -> each.getParentPath().getLeaf() == condition) && (condition.getKind() == Tree.Kind.NOT_EQUAL_TO) == truth;
     }
 
     /** Whether a use is what a return statement gives back, or one way of it. */
@@ -132,6 +77,7 @@ record OptionalLocal(Workspace workspace, TreePath local, List<TreePath> asked, 
         Unit unit = workspace.unit(local);
         VariableTree declared = (VariableTree) local.getLeaf();
         TreePath type = declared.getType() == null ? null : new TreePath(local, declared.getType());
+        Nullness.forget(drafting, local, declared.getModifiers());
         if (type != null && workspace.from(type) >= 0 && !workspace.text(type).equals("var")) {
             drafting.script().replace(unit.file(), workspace.from(type), workspace.to(type), optional + "<" + workspace.text(type) + ">");
         }

@@ -1,11 +1,10 @@
 package driftwood.refactor.java.recipe.nothing;
 
-import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
@@ -25,6 +24,7 @@ import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -84,7 +84,7 @@ public final class OptionalResult implements Recipe {
 
         void write() {
             List<Call> plain = calls.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && OptionalDefault.of(workspace, each).isEmpty()
-                    && !isHandedOn(each)).toList();
+                    && !isHandedOn(each) && !isAskedBefore(each)).toList();
             if (!plain.isEmpty() && plain.size() == calls.size()) {
                 throw new Refused("every caller would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
             }
@@ -105,6 +105,8 @@ public final class OptionalResult implements Recipe {
                     local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())), isWithin(each.path()));
                 } else if (instead.isPresent()) {
                     instead.get().write(drafting);
+                } else if (isAskedBefore(each)) {
+                    drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".get()");
                 } else if (plain.contains(each)) {
                     drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".orElse(null)");
                 }
@@ -118,6 +120,7 @@ public final class OptionalResult implements Recipe {
             MethodTree tree = (MethodTree) path.getLeaf();
             TreePath type = new TreePath(path, tree.getReturnType());
             String optional = drafting.imports().platform("java.util.Optional", unit);
+            Nullness.forget(drafting, path, tree.getModifiers());
             drafting.script().insert(unit.file(), workspace.from(type), optional + "<");
             drafting.script().insert(unit.file(), workspace.to(type), ">");
             String said = Comments.before(workspace, path);
@@ -182,10 +185,6 @@ public final class OptionalResult implements Recipe {
                     .anyMatch(each -> each.is(workspace.element(value)));
         }
 
-        private static boolean isNull(ExpressionTree tree) {
-            return tree.getKind() == Tree.Kind.NULL_LITERAL;
-        }
-
         /** A call whose result one of these routines returns as it is. */
         private boolean isHandedOn(Call call) {
             TreePath at = call.path().getParentPath();
@@ -208,9 +207,18 @@ public final class OptionalResult implements Recipe {
 
         /** The comparison with null that a call stands in; empty where it stands in none. */
         private static Optional<TreePath> comparison(Call call) {
-            boolean compared = call.path().getParentPath().getLeaf() instanceof BinaryTree both && (both.getKind() == Tree.Kind.EQUAL_TO || both.getKind() == Tree.Kind.NOT_EQUAL_TO)
-                    && (isNull(both.getLeftOperand()) || isNull(both.getRightOperand()));
-            return compared ? Optional.of(call.path().getParentPath()) : Optional.empty();
+            return Guards.isComparison(call.path().getParentPath().getLeaf()) ? Optional.of(call.path().getParentPath()) : Optional.empty();
+        }
+
+        /** Whether the same call, as it is written, was asked before whether there is one, and this one's result is asked for something. */
+        private boolean isAskedBefore(Call call) {
+            if (!(call.path().getParentPath().getLeaf() instanceof MemberSelectTree)) {
+                return false;
+            }
+            String text = workspace.text(call.path());
+            Set<Tree> asked = new HashSet<>();
+            calls.stream().filter(each -> each != call && workspace.text(each.path()).equals(text)).forEach(each -> comparison(each).ifPresent(one -> asked.add(one.getLeaf())));
+            return !asked.isEmpty() && new Guards(asked::contains).isThere(call.path(), new TreePath(call.path().getCompilationUnit()));
         }
 
         private void ask(Call call, TreePath compared) {

@@ -1,9 +1,13 @@
 package driftwood.refactor.java.recipe.nothing;
 
+import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.EnhancedForLoopTree;
 import com.sun.source.tree.IfTree;
+import com.sun.source.tree.InstanceOfTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreeScanner;
@@ -25,7 +29,26 @@ final class Present {
     static boolean is(Workspace workspace, TreePath value) {
         String text = value.getLeaf().toString();
         Element named = workspace.element(value);
-        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isAsked(value, text);
+        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isAsked(value, text) || isOfAType(value);
+    }
+
+    /** Whether it stands in a choice that was made by its type: nothing is of no type. */
+    private static boolean isOfAType(TreePath value) {
+        Tree inner = value.getLeaf();
+        while (inner instanceof TypeCastTree || inner instanceof ParenthesizedTree) {
+            inner = inner instanceof TypeCastTree cast ? cast.getExpression() : ((ParenthesizedTree) inner).getExpression();
+        }
+        TreePath around = value.getParentPath();
+        TreePath child = value;
+        while (around.getLeaf() instanceof ParenthesizedTree) {
+            child = around;
+            around = around.getParentPath();
+        }
+        Tree condition = around.getLeaf() instanceof ConditionalExpressionTree choice && choice.getTrueExpression() == child.getLeaf() ? choice.getCondition() : null;
+        while (condition instanceof ParenthesizedTree bare) {
+            condition = bare.getExpression();
+        }
+        return condition instanceof InstanceOfTree asked && asked.getExpression().toString().equals(inner.toString());
     }
 
     /** Lists of nothing are no habit: the variable of a loop is taken to be there. */

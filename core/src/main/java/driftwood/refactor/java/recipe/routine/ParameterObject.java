@@ -30,6 +30,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -72,6 +73,7 @@ public final class ParameterObject implements Recipe {
         private final TypeElement owner;
         private final Set<ExecutableElement> family;
         private final List<Call> calls;
+        private final FlagOptions flags;
         private final List<Integer> gathered;
         private final String type;
         private final String parameter;
@@ -86,10 +88,12 @@ public final class ParameterObject implements Recipe {
             Calls all = new Calls(workspace);
             this.family = all.family(routine);
             this.calls = all.of(family);
-            this.gathered = cluster();
+            this.flags = FlagOptions.of(routine, IntStream.range(0, routine.getParameters().size()).filter(this::isPart).boxed().toList());
+            this.gathered = flags.isEmpty() ? cluster() : flags.places();
             String named = routine.getKind() == ElementKind.CONSTRUCTOR ? owner.getSimpleName().toString() : Words.upper(routine.getSimpleName().toString().replaceFirst("^(get|set|do|make|create|build)(?=[A-Z])", ""));
-            this.type = drafting.typeName("parameter object", owner, named + "Details", named + "Terms", named + "Request");
-            String proposed = type.endsWith("Details") ? "details" : Words.lower(type);
+            this.type = flags.isEmpty() ? drafting.typeName("parameter object", owner, named + "Details", named + "Terms", named + "Request")
+                    : drafting.typeName("parameter object", owner, named + "Options", named + "Flags", named + "Settings");
+            String proposed = type.endsWith("Details") ? "details" : type.endsWith("Options") ? "options" : Words.lower(type);
             this.parameter = isTaken(proposed) ? "all" + type : proposed;
         }
 
@@ -147,9 +151,10 @@ public final class ParameterObject implements Recipe {
         }
 
         void write() {
-            script.stage("Add " + type + " for what is handed over together", List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parts")));
+            script.stage("Add " + type + (flags.isEmpty() ? " for what is handed over together" : ", in which each flag has a name"), List.of(workspace.place(workspace.path(routine).orElseThrow(), "its parts")));
             addType();
-            script.stage("Let " + told() + " take " + Words.one(type) + ", and its callers make one", calls.stream().map(each -> workspace.place(each.path(), "makes one")).toList());
+            script.stage("Let " + told() + " take " + Words.one(type) + ", and its callers " + (flags.isEmpty() ? "make one" : "say what they set"),
+                    calls.stream().map(each -> workspace.place(each.path(), flags.isEmpty() ? "makes one" : "says what it sets")).toList());
             family.forEach(this::change);
             calls.forEach(this::redirect);
         }
@@ -164,8 +169,8 @@ public final class ParameterObject implements Recipe {
             drafting.next(Evidence.fresh(beside.file().replaceFirst("[^/]*$", type + ".java"), "one part more of " + type));
             Map<String, String> parts = new LinkedHashMap<>();
             String comment = Comments.before(workspace, workspace.path(routine).orElseThrow());
-            StringBuilder said = new StringBuilder("/**\n * What ").append(routine.getKind() == ElementKind.CONSTRUCTOR ? Words.one(owner.getSimpleName()) + " is made of"
-                    : routine.getSimpleName() + "() is told").append(".\n");
+            StringBuilder said = new StringBuilder("/**\n * ").append(flags.isEmpty() ? "What " : "How ").append(routine.getKind() == ElementKind.CONSTRUCTOR
+                    ? Words.one(owner.getSimpleName()) + (flags.isEmpty() ? " is made of" : " is made") : routine.getSimpleName() + (flags.isEmpty() ? "() is told" : "() goes about it")).append(".\n");
             StringBuilder tags = new StringBuilder();
             for (int at : gathered) {
                 VariableElement each = routine.getParameters().get(at);
@@ -175,7 +180,8 @@ public final class ParameterObject implements Recipe {
             }
             said.append(tags.isEmpty() ? "" : " *" + tags + "\n").append(" */\n");
             String head = tags.isEmpty() ? said.toString().replace("/**\n * ", "/** ").replace(".\n */\n", ". */\n") : said.toString();
-            file.write(head + ValueType.code(drafting, Drafting.openness(routine), type, parts));
+            String openness = Drafting.openness(routine);
+            file.write(head + ValueType.code(drafting, openness, type, parts, flags.isEmpty() ? "" : flags.members(openness, type)));
         }
 
         private void change(ExecutableElement each) {
@@ -248,11 +254,13 @@ public final class ParameterObject implements Recipe {
 
         private void redirect(Call call) {
             drafting.callSite(call.path());
-            drafting.next(workspace.place(call.path(), "what it hands over: the compiler asks for it"));
             Unit site = workspace.unit(call.path());
             String file = site.file();
             String made = typeIn(site);
-            if (gathered.get(gathered.size() - 1) - gathered.get(0) == gathered.size() - 1) {
+            if (flags.isEmpty()) {
+                drafting.next(workspace.place(call.path(), "what it hands over: the compiler asks for it"));
+            }
+            if (flags.isEmpty() && gathered.get(gathered.size() - 1) - gathered.get(0) == gathered.size() - 1) {
                 TreePath last = call.arguments().get(gathered.get(gathered.size() - 1));
                 int first = workspace.from(call.arguments().get(gathered.get(0)));
                 boolean begins = site.text().substring(site.lineStart(first), first).isBlank();
@@ -260,23 +268,17 @@ public final class ParameterObject implements Recipe {
                 script.insert(file, workspace.to(last), ")");
                 return;
             }
-            List<String> arguments = new ArrayList<>();
-            List<String> parts = new ArrayList<>();
-            int place = -1;
-            for (int i = 0; i < call.arguments().size(); i++) {
-                TreePath each = call.arguments().get(i);
-                String text = script.text(file, workspace.from(each), workspace.to(each));
-                if (gathered.contains(i)) {
-                    place = place < 0 ? arguments.size() : place;
-                    parts.add(text);
-                } else {
-                    arguments.add(text);
-                }
-            }
-            arguments.add(place, "new " + made + "(" + String.join(", ", parts) + ")");
             int open = site.text().indexOf('(', workspace.to(call.name()));
             int close = call.path().getLeaf() instanceof NewClassTree creation && creation.getClassBody() != null
                     ? site.text().lastIndexOf(')', workspace.from(new TreePath(call.path(), creation.getClassBody()))) : workspace.to(call.path()) - 1;
+            Arguments given = new Arguments(workspace, script, call, open, close);
+            given.refuseOtherOrder(gathered);
+            List<String> arguments = new ArrayList<>();
+            List<String> parts = new ArrayList<>();
+            for (int i = 0; i < call.arguments().size(); i++) {
+                (gathered.contains(i) ? parts : arguments).add(given.text(i, routine.getParameters().get(i).getSimpleName().toString()));
+            }
+            arguments.add(gathered.get(0), flags.isEmpty() ? "new " + made + "(" + String.join(", ", parts) + ")" : flags.handed(site, workspace.from(call.arguments().get(gathered.get(0))), made, parts, parameter));
             script.replace(file, open + 1, close, String.join(", ", arguments));
         }
     }
