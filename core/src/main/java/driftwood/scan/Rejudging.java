@@ -75,7 +75,6 @@ final class Rejudging {
     /** Empty where something could not be judged. @param parts whether what changed declares parts of types */
     private Optional<List<Ruling>> rulings(List<Ruling> before, Shift shift, boolean parts) {
         List<Optional<List<Verdict>>> moved = new ArrayList<>(Collections.nCopies(detectors.size(), Optional.empty()));
-        // driftwood: leave hard-coded-instantiation because threads are for one piece of work
         new Workers("move", options.threads(), 0).share(detectors.size(), at -> moved.set(at, moved(detectors.get(at), before.get(at), shift, parts)));
         Map<Detector, Ruling> now = new HashMap<>();
         List<Detector> whole = new ArrayList<>();

@@ -57,6 +57,18 @@ class FitTest {
         assertThat(fits("telescoping-constructor", few)).startsWith("factory-method");
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "int a, boolean b, boolean c, boolean d, boolean e, int f  | int z | b, c, d and e are flags: as options with names, a caller says only those that it sets",
+        "int a, int b, long c, String d, int e, boolean f          | int a, int b, long c | a, b and c go through other routines together as well, and can have a name",
+        "int a, int b, long c, String d, int e, boolean f          | int b, long d | what belongs together of a, b, c and 3 more can have a name; no other routine here takes them together",
+        "int a, int g, int h, int i, int j, boolean b, boolean c, boolean d | int z | what belongs together of a, g, h and 5 more can have a name; no other routine here takes them together"})
+    void whatBecomesOneObjectIsSaid(String parameters, String beside, String because) {
+        String source = "package quay; class Dues { int of(" + parameters + ") { return 1; } int other(" + beside + ") { return 2; } }";
+        Scan.Result result = Given.scan("long-parameter-list", source);
+        assertThat(Patterns.fits(result.findings().get(0), result.program()).get(0).because()).isEqualTo(because);
+    }
+
     @Test
     void callersThatOnlySkipWantANullObjectAndDecidersAnOptionalValue() {
         String source = "package quay; class Roster { Pilot find(int n) { return n > 1 ? null : new Pilot(); } } class Pilot { void go() { } int n() { return 1; } }";
