@@ -96,7 +96,7 @@ public final class CreationRoutine implements Recipe {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
             this.choosing = choosing;
-            this.place = DecisionPlace.of(workspace, choosing.chain(), true);
+            this.place = place();
             this.home = place.home();
             this.homePath = place.path();
             this.unit = place.unit();
@@ -110,6 +110,18 @@ public final class CreationRoutine implements Recipe {
             boolean taken = home.getEnclosedElements().stream().anyMatch(each -> each.getKind() == ElementKind.METHOD && each.getSimpleName().contentEquals(proposed));
             this.name = drafting.name("creator", taken ? proposed + "For" + Words.upper(place.word()) : proposed);
             this.code = new CreationCode(drafting, unit, decision, outcome, name);
+        }
+
+        /** Where the arms that create begin: before them other arms may do something else, or hold a decision of their own. */
+        private DecisionPlace place() {
+            if (drafting.finding().line() != choosing.chain().line()) {
+                try {
+                    return DecisionPlace.of(workspace, choosing.chain().routine(), drafting.finding().line(), true);
+                } catch (Refused e) {
+                    // No decision begins there: it is taken from its beginning.
+                }
+            }
+            return DecisionPlace.of(workspace, choosing.chain(), true);
         }
 
         private Outcome outcome(Decision each) {
