@@ -44,7 +44,7 @@ final class FactoryMethod implements Computed {
 
             @Override
             public Optional<Fit> visitLadder(Ladder ladder) {
-                return Optional.of(fitLadder(ladder));
+                return ladder.ladder().size() < 2 ? Optional.empty() : Optional.of(fitLadder(ladder));
             }
         });
     }

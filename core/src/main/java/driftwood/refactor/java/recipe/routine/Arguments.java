@@ -1,21 +1,15 @@
 package driftwood.refactor.java.recipe.routine;
 
-import com.sun.source.tree.LiteralTree;
-import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Comments;
-import driftwood.refactor.java.ground.Moving;
+import driftwood.refactor.java.ground.Purity;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
-import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.Modifier;
 
 /** What a call hands over: as it is written, with the comments beside it, and whether it may be worked out in another order. */
 final class Arguments {
@@ -88,36 +82,10 @@ final class Arguments {
 
     /** @throws Refused where some of them cannot be worked out before those that stand between them */
     void refuseOtherOrder(List<Integer> gathered) {
-        int last = gathered.get(gathered.size() - 1);
-        List<Integer> between = new ArrayList<>();
-        for (int i = gathered.get(0); i < last; i++) {
-            if (!gathered.contains(i)) {
-                between.add(i);
-            } else if (!between.isEmpty() && !isSteady(call.arguments().get(i))) {
-                refuse(between);
-            }
-        }
-        if (!isSteady(call.arguments().get(last))) {
-            refuse(between);
-        }
-    }
-
-    private void refuse(List<Integer> between) {
-        if (!between.stream().map(call.arguments()::get).allMatch(this::isSteady)) {
-            throw new Refused("at " + unit.file() + ":" + unit.line(workspace.from(call.path())) + " its arguments would be worked out in another order than today");
-        }
-    }
-
-    /** Whether it comes to the same whenever it is worked out, and does nothing else: a literal, a constant, a local that is never set again. */
-    private boolean isSteady(TreePath value) {
-        if (value.getLeaf() instanceof ParenthesizedTree inside) {
-            return isSteady(new TreePath(value, inside.getExpression()));
-        }
-        Element named = workspace.element(value);
-        boolean local = named != null && Set.of(ElementKind.LOCAL_VARIABLE, ElementKind.PARAMETER, ElementKind.EXCEPTION_PARAMETER).contains(named.getKind());
-        boolean constant = named != null && (named.getKind() == ElementKind.ENUM_CONSTANT
-                || named.getKind() == ElementKind.FIELD && named.getModifiers().containsAll(Set.of(Modifier.STATIC, Modifier.FINAL)));
-        return value.getLeaf() instanceof LiteralTree || value.getLeaf().toString().equals("this") || constant
-                || local && workspace.uses().of(named).stream().noneMatch(Moving::isWritten);
+        List<TreePath> after = new ArrayList<>(gathered.stream().map(call.arguments()::get).toList());
+        List<TreePath> others = new ArrayList<>(call.arguments());
+        others.removeAll(after);
+        others.addAll(gathered.get(0), after);
+        Purity.refuseReordered(workspace, call.arguments(), others);
     }
 }
