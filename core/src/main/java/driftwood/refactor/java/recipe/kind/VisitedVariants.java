@@ -12,6 +12,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.type.TypeMirror;
 
 /**
  * visitor: variants hand themselves over to an object with one routine for each kind; what is done for them stays where it
@@ -55,15 +57,23 @@ public final class VisitedVariants implements EarlyRecipe {
                 DecisionPlace other = DecisionPlace.of(drafting.workspace(), each.symbol(), each.line(), false);
                 Variants told = Variants.of(drafting.workspace(), other.decision(), branching.common());
                 if (told.arms().keySet().equals(kinds.arms().keySet()) && told.areAll() == kinds.areAll()) {
-                    all.add(new Visiting(drafting, other, told));
+                    Visiting more = new Visiting(drafting, other, told);
+                    // Where other exceptions are thrown, the visitor's routines are no way out.
+                    if (texts(more.thrown()).equals(texts(all.get(0).thrown()))) {
+                        all.add(more);
+                    }
                 }
             } catch (Refused e) {
                 // It is a finding of its own, and says then why it stays.
                 continue;
             }
         }
-        VisitorType visitor = new VisitorType(drafting, kinds);
+        VisitorType visitor = new VisitorType(drafting, kinds, all.get(0).thrown());
         visitor.write();
         all.forEach(each -> each.write(visitor));
+    }
+
+    private static Set<String> texts(Set<TypeMirror> types) {
+        return types.stream().map(Object::toString).collect(Collectors.toSet());
     }
 }

@@ -15,6 +15,7 @@ import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.decision.Thrown;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Moving;
@@ -53,12 +54,14 @@ final class Visiting {
         if (kinds.areConstants()) {
             throw new Refused("constants of an enum have behaviour of their own: a visitor would only hide the switch");
         }
-        if (!outcome.thrown().isEmpty()) {
-            throw new Refused("an arm throws " + outcome.thrown().iterator().next() + ", which the routines of a visitor cannot");
-        }
         if (outcome.needsOld()) {
             throw new Refused("an arm works on with " + outcome.target() + ", which an object in its place cannot set");
         }
+    }
+
+    /** Checked exceptions that its arms throw. */
+    Set<TypeMirror> thrown() {
+        return outcome.thrown();
     }
 
     void write(VisitorType visitor) {
@@ -89,7 +92,8 @@ final class Visiting {
         if (!outcome.gives() && (arm == null || Completion.canComplete(arm.body()) || arm.body().get(arm.body().size() - 1).getLeaf() instanceof ReturnTree)) {
             code += (code.isEmpty() ? "" : "\n") + "return null;";
         }
-        return "@Override\npublic " + answer(unit) + " " + name + "(" + drafting.imports().name(kind.asType(), unit) + " " + parameter + ")" + Code.block(code);
+        return "@Override\npublic " + answer(unit) + " " + name + "(" + drafting.imports().name(kind.asType(), unit) + " " + parameter + ")"
+                + drafting.imports().thrown(arm == null ? Set.of() : Thrown.by(workspace, arm.body()), unit) + Code.block(code);
     }
 
     /** What the visited one is called: as the arm calls it, where it does. */
