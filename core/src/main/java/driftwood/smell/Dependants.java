@@ -27,6 +27,8 @@ public final class Dependants {
     private final Map<String, Set<String>> files = new HashMap<>();
     /** The types asked for, by their simple names; of a name that several types of the project have, those. */
     private final Map<String, Set<String>> bySimpleName = new HashMap<>();
+    /** By the texts of types met so far: the same ones come again and again. */
+    private final Map<String, List<Set<String>>> inner = new HashMap<>();
     private final Set<String> ambiguous = new HashSet<>();
     private final Map<String, String> homes = new HashMap<>();
     private final Set<String> hidden = new HashSet<>();
@@ -121,11 +123,14 @@ public final class Dependants {
         Set<String> whole = bySimpleName.get(text);
         if (whole != null) {
             lean(whole, outline);
-        } else if (!text.chars().allMatch(Character::isJavaIdentifierPart)) {
-            for (String each : NO_NAME.split(text)) {
-                lean(bySimpleName.getOrDefault(each, Set.of()), outline);
-            }
+        } else {
+            inner.computeIfAbsent(text, this::asked).forEach(each -> lean(each, outline));
         }
+    }
+
+    /** The types asked for whose names stand within a text. */
+    private List<Set<String>> asked(String text) {
+        return NO_NAME.splitAsStream(text).map(bySimpleName::get).filter(Objects::nonNull).toList();
     }
 
     private void lean(Set<String> types, Outline outline) {

@@ -27,7 +27,7 @@ import java.util.stream.Stream;
  *
  * @param name    of the file
  * @param said    smell, pattern; refused (part of the reason), names, leaves (what the scan says afterwards, and why), meant,
- *                code (what the files say in the end, between bars)
+ *                code (what the files say in the end, between bars, \\n for the end of a line)
  * @param sources by relative path
  */
 record RecipeCase(String name, Map<String, String> said, Map<String, String> sources) {
@@ -91,7 +91,7 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
     }
 
     List<String> code() {
-        return Stream.of(said.getOrDefault("code", "").split(" \\| ")).toList();
+        return Stream.of(said.getOrDefault("code", "").replace("\\n", "\n").split(" \\| ")).toList();
     }
 
     /** The patch of all stages, applied by git in an empty folder, gives the same files. */

@@ -29,7 +29,7 @@ public final class Comments {
     /** What a doc comment says of a parameter, on one line; empty where it says nothing. */
     public static String ofParameter(String comment, String name) {
         Matcher said = Pattern.compile("@param\\s+" + Pattern.quote(name) + "\\s+((?:[^@*]|\\*(?!/)|(?<=\\{)@)*)").matcher(comment);
-        return said.find() ? said.group(1).replaceAll("\\s*\\r?\\n\\s*\\*?\\s*", " ").replaceFirst("^\\*\\s*", "").strip() : "";
+        return said.find() ? said.group(1).replaceAll("(?:\\s*\\r?\\n\\s*\\*?)+\\s*", " ").replaceFirst("^\\*\\s*", "").strip() : "";
     }
 
     /** A doc comment without what it says of a parameter; empty where nothing else was in it. */

@@ -118,6 +118,13 @@ public final class NewFile {
             return "";
         }
         String before = text.substring(0, drafting.workspace().from(beside.tree().getPackage(), beside.tree()));
-        return before.strip().startsWith("/**") ? "" : before.replace("\r", "").strip() + "\n" + (before.replace("\r", "").endsWith("\n\n") ? "\n" : "");
+        return before.strip().startsWith("/**") ? "" : named(before.replace("\r", "").strip()) + "\n" + (before.replace("\r", "").endsWith("\n\n") ? "\n" : "");
+    }
+
+    /** With the name of the new file where the comment has that of the file beside, and lines as long as it above and below. */
+    private String named(String comment) {
+        String old = beside.file().substring(beside.file().lastIndexOf('/') + 1);
+        String now = simpleName + ".java";
+        return comment.contains(old) ? comment.replaceAll("(?m)(?<=[ *])([-=])\\1{" + (old.length() - 1) + "}$", "$1".repeat(now.length())).replace(old, now) : comment;
     }
 }
