@@ -93,9 +93,10 @@ record OptionalDefault(Workspace workspace, Call call, TreePath question, TreePa
         return (set || local.getKind() == ElementKind.PARAMETER) && workspace.uses().of(local).stream().noneMatch(Moving::isWritten);
     }
 
-    void write(Drafting drafting) {
+    /** @param optional whether what stands in place of nothing is an optional value from now on */
+    void write(Drafting drafting, boolean optional) {
         Unit unit = workspace.unit(question);
-        String text = workspace.text(instead);
+        String text = workspace.text(instead) + (optional ? ".orElse(null)" : "");
         drafting.script().insert(unit.file(), workspace.to(call.path()), instead.getLeaf() instanceof LiteralTree ? ".orElse(" + text + ")" : ".orElseGet(() -> " + text + ")");
         int from = workspace.from(question);
         int to = workspace.to(question);

@@ -19,6 +19,7 @@ import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Detail.Nothing;
 import driftwood.smell.Evidence;
@@ -94,8 +95,12 @@ public final class OptionalResult implements Recipe {
             boolean all = plain.isEmpty();
             drafting.script().stage("Let " + source.getSimpleName() + "() answer an Optional" + (all ? ", and its callers ask whether there is one" : "; its callers ask whether there is one, or take null out of it as before"), places);
             family.forEach(this::change);
+            List<OptionalDefault> defaults = calls.stream().flatMap(each -> OptionalDefault.of(workspace, each).stream()).toList();
             for (Call each : calls) {
                 drafting.callSite(each.path());
+                if (defaults.stream().anyMatch(one -> Uses.isWithin(each.path(), one.question()))) {
+                    continue;
+                }
                 Optional<TreePath> compared = comparison(each);
                 Optional<OptionalLocal> local = OptionalLocal.of(workspace, each);
                 Optional<OptionalDefault> instead = OptionalDefault.of(workspace, each);
@@ -104,7 +109,7 @@ public final class OptionalResult implements Recipe {
                 } else if (local.isPresent()) {
                     local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())), isWithin(each.path()));
                 } else if (instead.isPresent()) {
-                    instead.get().write(drafting);
+                    instead.get().write(drafting, calls.stream().anyMatch(one -> one.path().getLeaf() == instead.get().instead().getLeaf()));
                 } else if (isAskedBefore(each)) {
                     drafting.script().insert(workspace.unit(each.path()).file(), workspace.to(each.path()), ".get()");
                 } else if (plain.contains(each)) {
