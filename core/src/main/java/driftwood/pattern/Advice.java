@@ -4,6 +4,7 @@ import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
+import driftwood.program.Program;
 import driftwood.program.Symbol;
 import driftwood.smell.Detail.Part;
 import driftwood.smell.Detail.Place;
@@ -65,9 +66,10 @@ public record Advice(Only only, double score, String because, Map<String, String
 
     private static final double PER_DOUBLING = 0.05;
 
-    /** Whether it can be said of a finding at all. */
-    boolean suits(Finding finding) {
-        return only.is(Symbol.of(finding.symbol()));
+    /** Whether it can be said of a finding at all: the constructor of an abstract type is called by its subtypes, and nobody creates one by it. */
+    boolean suits(Finding finding, Program program) {
+        Symbol place = Symbol.of(finding.symbol());
+        return only.is(place) && (only != Only.CONSTRUCTORS || program.type(place.type()).filter(each -> !each.isConcrete()).isEmpty());
     }
 
     Fit fit(String pattern, Gathered gathered) {

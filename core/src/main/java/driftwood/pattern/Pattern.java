@@ -44,7 +44,7 @@ public record Pattern(String key, String what, String whenNot, List<String> role
         }
         Optional<Advice> advice = answering.to(finding);
         return finding.detail() instanceof Gathered gathered && advice.isPresent()
-                ? advice.filter(each -> each.suits(finding)).map(each -> each.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
+                ? advice.filter(each -> each.suits(finding, program)).map(each -> each.fit(key, gathered)) : computed.flatMap(code -> code.fit(finding, program));
     }
 
     /**

@@ -79,6 +79,13 @@ class FitTest {
     }
 
     @Test
+    void nobodyBuildsAnAbstractType() {
+        String body = " class Stay { final int a, b, c, d, e, f; Stay(int a, int b, int c, int d, int e, int f) { this.a = a; this.b = b; this.c = c; this.d = d; this.e = e; this.f = f; } }";
+        assertThat(fits("long-parameter-list", "package quay;" + body)).contains("builder");
+        assertThat(fits("long-parameter-list", "package quay; abstract" + body)).containsExactly("parameter-object");
+    }
+
+    @Test
     void aFinalTypeHasNoNullObject() {
         assertThat(fits("null-check", "package quay; final class Pilot { static Pilot find(int n) { return n > 1 ? null : new Pilot(); } void go() { } "
                 + "static void f() { Pilot p = find(1); if (p != null) { p.go(); } } }")).containsExactly("optional-value");
