@@ -62,7 +62,11 @@ public final class Dependants {
                 }
             }
         }
-        outlines.stream().filter(each -> !each.test()).forEach(this::look);
+        for (Outline outline : outlines) {
+            if (!outline.test()) {
+                look(outline);
+            }
+        }
         for (Outline outline : outlines) {
             outline.types().stream().map(type -> files.get(type.name())).filter(Objects::nonNull).forEach(known -> known.remove(outline.file()));
         }
