@@ -1,12 +1,14 @@
 package driftwood.refactor.java.recipe.kind;
 
 import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Completion;
@@ -29,6 +31,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.PrimitiveType;
 import javax.lang.model.type.TypeMirror;
 
@@ -53,6 +57,10 @@ final class Visiting {
         this.outcome = Outcome.of(workspace, decision, known).ending(workspace, decision, kinds.areAll());
         if (kinds.areConstants()) {
             throw new Refused("constants of an enum have behaviour of their own: a visitor would only hide the switch");
+        }
+        if (workspace.element(decision.subject()) instanceof VariableElement asked && decision.all().stream().flatMap(each -> each.body().stream())
+                .anyMatch(each -> workspace.uses().of(asked, each).stream().anyMatch(Moving::isWritten))) {
+            throw new Refused("an arm replaces " + asked.getSimpleName() + " itself");
         }
         if (outcome.needsOld()) {
             throw new Refused("an arm works on with " + outcome.target() + ", which an object in its place cannot set");
@@ -145,10 +153,26 @@ final class Visiting {
                 TypeMirror type = workspace.trees().getTypeMirror(value);
                 return workspace.types().isSameType(type, wanted) ? Optional.empty() : Optional.of("return (" + wanted + ") (" + new Rewriting(workspace, this::anew).of(value) + ");");
             }
-            if (isAsked(path) && isSame(path)) {
+            if (isAsked(path) && isSame(path) && !mayBeAnother(path)) {
                 return Optional.of(parameter);
             }
             return new Within(workspace, place.home(), name -> name.startsWith("visit")).anew(path);
+        }
+
+        /** Whether a field that was asked may hold another object by now: a routine of this object was called before. */
+        private boolean mayBeAnother(TreePath path) {
+            boolean[] called = new boolean[1];
+            if (workspace.element(decision.subject()) instanceof VariableElement asked && asked.getKind().isField() && !asked.getModifiers().contains(Modifier.FINAL)) {
+                arm.body().forEach(each -> new TreePathScanner<Void, Void>() {
+                    @Override
+                    public Void visitMethodInvocation(MethodInvocationTree call, Void nothing) {
+                        String name = call.getMethodSelect().toString();
+                        called[0] |= (!name.contains(".") || name.startsWith("this.")) && workspace.to(getCurrentPath()) <= workspace.from(path);
+                        return super.visitMethodInvocation(call, nothing);
+                    }
+                }.scan(each, null));
+            }
+            return called[0];
         }
 
         /** A cast to the kind, or what is no cast: a cast to something else stays. */
