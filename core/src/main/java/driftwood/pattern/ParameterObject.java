@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** parameter-object for a long list: flags become options with names; what goes through several routines together becomes a value. */
-final class ParameterObject implements Computed {
+public final class ParameterObject implements Computed {
     private static final int FEWEST = 3;
     /** As many parameters as nobody complains of. */
     private static final int LEFT = 5;
@@ -71,7 +71,12 @@ final class ParameterObject implements Computed {
     /** The flags of a routine; none where they are too few, or too much would be left beside them. */
     private static List<String> flags(RoutineOutline routine) {
         List<String> flags = routine.parameters().stream().filter(each -> TRUTHS.contains(each.type().text()) && !each.variadic()).map(ParameterOutline::name).toList();
-        return flags.size() >= FEWEST && routine.parameters().size() - flags.size() + 1 <= LEFT ? flags : List.of();
+        return areOptions(flags.size(), routine.parameters().size()) ? flags : List.of();
+    }
+
+    /** Whether so many flags among so many parameters are better options: enough of them, and little left beside them. */
+    public static boolean areOptions(int flags, int parameters) {
+        return flags >= FEWEST && parameters - flags + 1 <= LEFT;
     }
 
     /** The most that another routine of the type takes as well; none where that is little, or leaves much. */

@@ -17,6 +17,7 @@ import driftwood.refactor.Refused;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -60,6 +61,11 @@ public final class Purity {
      * of the platform's plain values do no more, nor constructors that only store what they get.
      */
     public static boolean mayActOutside(Workspace workspace, TreePath expression) {
+        return anyActs(expression, each -> (each.getLeaf().getKind() == Tree.Kind.NEW_CLASS || each.getLeaf().getKind() == Tree.Kind.METHOD_INVOCATION) && !isPlain(workspace, each));
+    }
+
+    /** Whether something is set, or one of the calls and creations in it acts. @param made asked for each part */
+    private static boolean anyActs(TreePath expression, Predicate<TreePath> made) {
         boolean[] acts = new boolean[1];
         new TreePathScanner<Void, Void>() {
             @Override
@@ -79,8 +85,8 @@ public final class Purity {
 
             private void look(TreePath path) {
                 Tree tree = path.getLeaf();
-                boolean made = tree.getKind() == Tree.Kind.NEW_CLASS || tree.getKind() == Tree.Kind.METHOD_INVOCATION;
-                acts[0] |= made ? !isPlain(workspace, path) : tree instanceof CompoundAssignmentTree || ACTING.contains(tree.getKind());
+                boolean sets = tree.getKind() != Tree.Kind.NEW_CLASS && tree.getKind() != Tree.Kind.METHOD_INVOCATION && ACTING.contains(tree.getKind());
+                acts[0] |= sets || tree instanceof CompoundAssignmentTree || made.test(path);
             }
         }.scan(expression, null);
         return acts[0];
@@ -120,30 +126,8 @@ public final class Purity {
 
     /** Whether working an expression out may change something: to ask an object for what it holds does not. */
     private static boolean acts(Workspace workspace, TreePath expression) {
-        boolean[] acts = new boolean[1];
-        new TreePathScanner<Void, Void>() {
-            @Override
-            public Void scan(TreePath path, Void nothing) {
-                look(path);
-                return super.scan(path, nothing);
-            }
-
-            @Override
-            public Void scan(Tree tree, Void nothing) {
-                if (tree == null || tree.getKind() == Tree.Kind.LAMBDA_EXPRESSION || tree.getKind() == Tree.Kind.MEMBER_REFERENCE) {
-                    return null;
-                }
-                look(new TreePath(getCurrentPath(), tree));
-                return super.scan(tree, nothing);
-            }
-
-            private void look(TreePath path) {
-                Tree tree = path.getLeaf();
-                acts[0] |= tree.getKind() == Tree.Kind.METHOD_INVOCATION ? !(workspace.element(path) instanceof ExecutableElement routine && isAnswer(workspace, routine))
-                        : tree.getKind() == Tree.Kind.NEW_CLASS ? !isPlain(workspace, path) : tree instanceof CompoundAssignmentTree || ACTING.contains(tree.getKind());
-            }
-        }.scan(expression, null);
-        return acts[0];
+        return anyActs(expression, each -> each.getLeaf().getKind() == Tree.Kind.METHOD_INVOCATION ? !(workspace.element(each) instanceof ExecutableElement routine && isAnswer(workspace, routine))
+                : each.getLeaf().getKind() == Tree.Kind.NEW_CLASS && !isPlain(workspace, each));
     }
 
     /** Whether a routine only gives back what is there; of a library's those of plain values, and those that make one. */

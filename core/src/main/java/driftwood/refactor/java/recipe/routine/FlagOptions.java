@@ -16,15 +16,12 @@ import javax.lang.model.type.TypeKind;
  * @param names  of them, in the same order
  */
 record FlagOptions(List<Integer> places, List<String> names) {
-    private static final int FEWEST = 3;
-    /** As many parameters as nobody complains of. */
-    private static final int LEFT = 5;
-
     /** Those of a routine; of no place where they are too few, or too much would be left beside them. @param parts which parameters can be part of a value */
     static FlagOptions of(ExecutableElement routine, List<Integer> parts) {
         List<Integer> places = parts.stream().filter(each -> routine.getParameters().get(each).asType().getKind() == TypeKind.BOOLEAN).toList();
-        boolean helps = places.size() >= FEWEST && routine.getParameters().size() - places.size() + 1 <= LEFT;
-        return helps ? new FlagOptions(places, places.stream().map(each -> routine.getParameters().get(each).getSimpleName().toString()).toList()) : new FlagOptions(List.of(), List.of());
+        return driftwood.pattern.ParameterObject.areOptions(places.size(), routine.getParameters().size())
+                ? new FlagOptions(places, places.stream().map(each -> routine.getParameters().get(each).getSimpleName().toString()).toList())
+                : new FlagOptions(List.of(), List.of());
     }
 
     boolean isEmpty() {
