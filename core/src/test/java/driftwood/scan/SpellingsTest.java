@@ -32,6 +32,8 @@ class SpellingsTest {
     @CsvSource(delimiter = '|', textBlock = """
             Sketch.php | fopen('php://memory', 'w+')        | 0
             Sketch.php | fopen('php://temp', 'w+')          | 0
+            Sketch.php | fopen('php://output', 'w')         | 0
+            Sketch.php | fopen('php://stderr', 'w')         | 0
             Sketch.php | fopen('sketch.txt', 'w+')          | 1
             Sketch.php | new PDO('sqlite::memory:')         | 0
             Sketch.php | new PDO('sqlite:quay.db')          | 1

@@ -4,6 +4,7 @@ import com.sun.source.tree.CompilationUnitTree;
 import com.sun.source.util.JavacTask;
 import com.sun.source.util.TaskEvent;
 import com.sun.source.util.TaskListener;
+import com.sun.source.util.Trees;
 import java.io.File;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -13,6 +14,7 @@ import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -37,6 +39,9 @@ import javax.tools.ToolProvider;
 public final class Compilation {
     private static final int MOST_ERRORS = 1000;
     private static final String MEMORY = "memory";
+    /** How the compiler tells that a package, a type or what belongs to one is not there. */
+    private static final Set<String> UNKNOWN = Set.of("compiler.err.doesnt.exist", "compiler.err.cant.resolve", "compiler.err.cant.resolve.location",
+            "compiler.err.cant.resolve.location.args", "compiler.err.static.imp.only.classes.and.interfaces");
     /** Knows what is in libraries and in the platform: one plan asks for many compilations. */
     private static final ThreadLocal<StandardJavaFileManager> FILES = ThreadLocal.withInitial(() ->
             ToolProvider.getSystemJavaCompiler().getStandardFileManager(null, Locale.ROOT, StandardCharsets.UTF_8));
@@ -134,15 +139,26 @@ public final class Compilation {
         return source == null || !MEMORY.equals(source.toUri().getScheme()) ? "" : source.toUri().getPath().substring(1);
     }
 
-    /** The errors, in order. */
+    /** The errors, in order, but those of annotations that are in no library at hand. */
     public List<Trouble> troubles() {
         List<Trouble> errors = new ArrayList<>();
+        Map<String, MarkPlaces> marks = new HashMap<>();
         for (Diagnostic<? extends JavaFileObject> each : told.getDiagnostics()) {
-            if (each.getKind() == Diagnostic.Kind.ERROR) {
+            if (each.getKind() == Diagnostic.Kind.ERROR && !isOfUnknownMark(each, marks)) {
                 errors.add(new Trouble(path(each.getSource()), each.getMessage(Locale.ROOT), each.getLineNumber()));
             }
         }
         return errors;
+    }
+
+    private boolean isOfUnknownMark(Diagnostic<? extends JavaFileObject> error, Map<String, MarkPlaces> marks) {
+        String path = path(error.getSource());
+        if (path.isEmpty() || !UNKNOWN.contains(error.getCode())) {
+            return false;
+        }
+        MarkPlaces places = marks.computeIfAbsent(path, file -> units.stream().filter(each -> path(each.getSourceFile()).equals(file)).findFirst()
+                .map(each -> MarkPlaces.of(each, Trees.instance(task).getSourcePositions())).orElse(null));
+        return places != null && places.holds(error.getPosition());
     }
 
     /** Ends the compilation once all that was given is attributed: what is only read for it is much, and comes in between. */

@@ -130,10 +130,12 @@ public final class SubclassExplosion implements Detector {
         List<Cell> best = List.of();
         int shared = 0;
         for (Map.Entry<String, List<Cell>> split : bySplit.entrySet()) {
-            List<Cell> dense = dense(once(dense(split.getValue())));
+            List<Cell> all = dense(once(dense(split.getValue())));
+            boolean crossed = isCrossed(all, program);
+            List<Cell> dense = crossed ? all : dense(all.stream().filter(each -> isRepeated(each, all, shapes)).toList());
             boolean better = dense.size() > best.size() || dense.size() == best.size() && split.getKey().length() > shared;
             if (dense.size() >= CELLS && better && !hasPlain(dense, Cell::column) && !hasPlain(dense, Cell::row)
-                    && !isRequests(dense) && repeats(dense, shapes, isCrossed(dense, program) ? 1 : 2)) {
+                    && !isRequests(dense) && repeats(dense, shapes, crossed ? 1 : 2)) {
                 best = dense;
                 shared = split.getKey().length();
             }
@@ -207,16 +209,25 @@ public final class SubclassExplosion implements Detector {
         });
     }
 
+    /** Whether two are in one row or one column. */
+    private static boolean isBeside(Cell one, Cell other) {
+        return one.row().equals(other.row()) != one.column().equals(other.column());
+    }
+
+    /** Whether a cell has a body of one beside it: what repeats nothing has the names of the grid only. */
+    private static boolean isRepeated(Cell cell, List<Cell> all, Map<String, Map<String, List<Shape>>> shapes) {
+        return all.stream().anyMatch(each -> isBeside(cell, each) && shared(shapes.get(cell.type().name()), shapes.get(each.type().name())) >= 1);
+    }
+
     /** Whether bodies are repeated in enough rows, or columns, and in one of them so that it matters. */
     private static boolean repeats(List<Cell> cells, Map<String, Map<String, List<Shape>>> shapes, int enough) {
         Set<String> lines = new TreeSet<>();
         Set<String> heavy = new TreeSet<>();
         for (Cell one : cells) {
             for (Cell other : cells) {
-                boolean sameRow = one.row().equals(other.row());
-                if (one != other && sameRow != one.column().equals(other.column())) {
+                if (isBeside(one, other)) {
                     int weight = shared(shapes.get(one.type().name()), shapes.get(other.type().name()));
-                    String line = sameRow ? "row " + one.row() : "column " + one.column();
+                    String line = one.row().equals(other.row()) ? "row " + one.row() : "column " + one.column();
                     if (weight >= 1) {
                         lines.add(line);
                     }

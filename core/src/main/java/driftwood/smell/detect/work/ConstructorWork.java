@@ -173,7 +173,7 @@ public final class ConstructorWork implements Detector {
     private static String says(Effect effect) {
         return switch (effect.kind()) {
             case EFFECT_IN_LOOP -> "acts on others in a loop: " + effect.what();
-            case OWN_IN_LOOP -> "works in a loop: " + effect.what() + "()";
+            case OWN_IN_LOOP -> "calls its own " + effect.what() + "() in a loop";
             case EFFECT_IN_BRANCH -> "acts on others under a condition: " + effect.what();
             case RESOURCE -> "reaches outside: " + effect.what();
             case HANDS_ITSELF_OUT -> "hands itself out: " + effect.what();

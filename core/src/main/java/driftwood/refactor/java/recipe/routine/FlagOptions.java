@@ -2,6 +2,7 @@ package driftwood.refactor.java.recipe.routine;
 
 import driftwood.pattern.Words;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.ValueType;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -28,15 +29,19 @@ record FlagOptions(List<Integer> places, List<String> names) {
         return places.isEmpty();
     }
 
-    /** The members of a type that holds them: one where none is set, and for each a copy in which it is. */
-    String members(String openness, String type) {
-        StringBuilder text = new StringBuilder("    /** None of them. */\n    ").append(openness).append("static final ").append(type).append(" NONE = new ").append(type)
-                .append(names.stream().map(each -> "false").collect(Collectors.joining(", ", "(", ");\n")));
+    /** The members of a type that holds them: one where none is set, and for each a copy in which it is. None where it is empty. */
+    ValueType.Members members(String openness, String type) {
+        if (isEmpty()) {
+            return ValueType.Members.NONE;
+        }
+        String none = "    /** None of them. */\n    " + openness + "static final " + type + " NONE = new " + type
+                + names.stream().map(each -> "false").collect(Collectors.joining(", ", "(", ");\n"));
+        StringBuilder text = new StringBuilder();
         for (String each : names) {
             text.append("\n    ").append(openness).append(type).append(' ').append(step(each)).append("(boolean ").append(each).append(") {\n        return new ").append(type)
                     .append('(').append(String.join(", ", names)).append(");\n    }\n");
         }
-        return text.toString();
+        return new ValueType.Members(none, text.toString());
     }
 
     private static String step(String name) {

@@ -181,7 +181,7 @@ public final class ParameterObject implements Recipe {
             said.append(tags.isEmpty() ? "" : " *" + tags + "\n").append(" */\n");
             String head = tags.isEmpty() ? said.toString().replace("/**\n * ", "/** ").replace(".\n */\n", ". */\n") : said.toString();
             String openness = Drafting.openness(routine);
-            file.write(head + ValueType.code(drafting, openness, type, parts, flags.isEmpty() ? "" : flags.members(openness, type)));
+            file.write(head + ValueType.code(drafting, openness, type, parts, flags.members(openness, type)));
         }
 
         private void change(ExecutableElement each) {
