@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** The routines of a project that give null for "nothing", with those that only hand it on. */
 final class Sources {
@@ -32,6 +33,10 @@ final class Sources {
     /** Lines of a routine that only gives nothing, after its first. */
     private static final int EMPTY = 2;
     private static final Pattern MAP = Pattern.compile(".*Map|.*[dD]ict|.*Mapping");
+    private static final Pattern COLLECTION = Pattern.compile(MAP.pattern() + "|.*(Queue|Deque|List|Set|Collection|Iterator|Dictionary|Hashtable|Cache)");
+    /** What the platform's collections declare that may give nothing. */
+    private static final Pattern OF_COLLECTION = Pattern.compile("get|put|remove|poll(First|Last)?|peek(First|Last)?|replace|putIfAbsent|merge|compute\\w*|"
+            + "(floor|ceiling|higher|lower|first|last)(Key|Entry)?|comparator");
 
     /** A parser or converter that says by its name that it may not come to anything. */
     private static final Pattern TRYING = Pattern.compile("(to|as|parse|try|read|convert|decode)([A-Z]\\w*)?OrNull");
@@ -164,7 +169,7 @@ final class Sources {
             return false;
         }
         RoutineOutline root = program.rootOf(routine);
-        if (root.traits().overrides() || isNobodys(routine)) {
+        if (root.traits().overrides() || isNobodys(routine) || isOfCollection(root)) {
             return false;
         }
         Source source = sources.computeIfAbsent(root.symbol(), key -> new Source(root.symbol(), seen.file(), routine,
@@ -177,6 +182,14 @@ final class Sources {
         }
         source.routines().add(routine.symbol());
         return true;
+    }
+
+    /** Whether it is what the platform's own collections promise, though nothing in the project says so. */
+    private boolean isOfCollection(RoutineOutline root) {
+        boolean asked = !root.name().matches("get|remove") || root.parameters().size() == 1;
+        TypeOutline owner = asked && OF_COLLECTION.matcher(root.name()).matches() ? program.type(root.owner()).orElse(null) : null;
+        return owner != null && Stream.concat(Stream.of(owner), program.ancestors(owner).stream()).anyMatch(type -> type.supertypes().stream()
+                .anyMatch(each -> COLLECTION.matcher(each.simpleName()).matches() && program.resolve(each, type).isEmpty()));
     }
 
     /** Whether it is an abstract class's empty answer, and whatever can be made of the class has one of its own. */

@@ -7,6 +7,8 @@ import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class NullCheckTest {
     private static final String ROSTER = """
@@ -221,6 +223,36 @@ class NullCheckTest {
                     void f() { String s = get(); if (s != null) { s.length(); } }
                 }
                 """)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            implements Map<String, Berth>           | public Berth get(Object key)             | get("a")      | 0
+            implements Map<String, Berth>           | public Berth remove(Object key)          | remove("a")   | 0
+            extends Names                           | public Berth get(Object key)             | get("a")      | 0
+            implements Deque<Berth>                 | public Berth peekFirst()                 | peekFirst()   | 0
+            implements Map<String, Berth>           | public Berth get(String harbour, int at) | get("a", 1)   | 1
+            implements Map<String, Berth>           | public Berth berthAt(String key)         | berthAt("a")  | 1
+            extends Quays                           | public Berth get(Object key)             | get("a")      | 1
+            implements Supplier<Berth>              | public Berth remove(String key)          | remove("a")   | 1
+            """)
+    void whatTheCollectionsOfThePlatformPromiseIsNotASource(String kind, String routine, String call, int findings) {
+        assertThat(messages("""
+                package quay;
+                import java.util.*;
+                import java.util.function.Supplier;
+                class Berths %1$s {
+                    private final Map<String, Berth> held = new HashMap<>();
+                    %2$s { return held.isEmpty() ? null : held.values().iterator().next(); }
+                }
+                abstract class Names implements Map<String, Berth> { }
+                class Quays { }
+                class Berth { void moor() { } }
+                class Pilot {
+                    void a(Berths all) { Berth one = all.%3$s; if (one != null) { one.moor(); } }
+                    void b(Berths all) { Berth one = all.%3$s; if (one != null) { one.moor(); } }
+                }
+                """.formatted(kind, routine, call))).as(kind + " " + routine).hasSize(findings);
     }
 
     @Test
