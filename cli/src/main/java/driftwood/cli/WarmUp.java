@@ -1,11 +1,15 @@
 package driftwood.cli;
 
 import driftwood.store.Scratch;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.commons.io.FileUtils;
 
@@ -14,6 +18,8 @@ import org.apache.commons.io.FileUtils;
  * needs. Prints nothing; failures do not matter.
  */
 final class WarmUp {
+    private static final Pattern PLANNED = Pattern.compile("\\.java:\\d+: type-switch (ts-\\w{6})");
+
     private WarmUp() {
     }
 
@@ -28,10 +34,22 @@ final class WarmUp {
             change(folder);
             Main.run(new String[] {"scan", "--format", "json", folder.toString()}, silent);
             Main.run(new String[] {"scan", folder.toString()}, silent);
+            plan(folder, silent);
             new Help(100).overview(commands);
             FileUtils.deleteQuietly(folder.toFile());
         } catch (IOException e) {
             return;
+        }
+    }
+
+    /** A finding is explained and planned: that asks the compiler, and loads most of it. */
+    private static void plan(Path folder, Console silent) {
+        ByteArrayOutputStream told = new ByteArrayOutputStream();
+        Main.run(new String[] {"scan", "--format", "lines", folder.toString()}, silent.into(new PrintStream(told, false, StandardCharsets.UTF_8)));
+        Matcher id = PLANNED.matcher(told.toString(StandardCharsets.UTF_8));
+        if (id.find()) {
+            Main.run(new String[] {"explain", id.group(1), "--project", folder.toString()}, silent);
+            Main.run(new String[] {"plan", id.group(1), "--project", folder.toString()}, silent);
         }
     }
 

@@ -15,6 +15,8 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import org.apache.commons.io.FileUtils;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -50,34 +52,47 @@ class RefactorIT {
             """);
 
     @TempDir
+    static Path planned;
+    private static String plan;
+
+    @TempDir
     Path folder;
-    private String plan;
 
     private Run run(String... arguments) throws Exception {
         return Built.driftwood(folder, arguments);
     }
 
     private void git(String... words) throws Exception {
+        git(folder, words);
+    }
+
+    private static void git(Path folder, String... words) throws Exception {
         Process git = new ProcessBuilder(Stream.concat(Stream.of("git", "-c", "user.name=Ida", "-c", "user.email=ida@quay.invalid"), Stream.of(words)).toList())
                 .directory(folder.toFile()).redirectErrorStream(true).start();
         String said = new String(git.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(git.waitFor()).as(said).isZero();
     }
 
-    @BeforeEach
-    void plan() throws Exception {
-        Path quay = Files.createDirectories(folder.resolve("quay"));
+    /** One project with one plan: each walk has a copy of it. */
+    @BeforeAll
+    static void plan() throws Exception {
+        Path quay = Files.createDirectories(planned.resolve("quay"));
         for (Map.Entry<String, String> each : SOURCES.entrySet()) {
             Files.writeString(quay.resolve(each.getKey()), each.getValue());
         }
-        git("init", "-q");
-        git("add", "quay");
-        git("commit", "-qm", "start");
-        JsonNode found = new ObjectMapper().readTree(run("scan", "--format", "json").out());
+        git(planned, "init", "-q");
+        git(planned, "add", "quay");
+        git(planned, "commit", "-qm", "start");
+        JsonNode found = new ObjectMapper().readTree(Built.driftwood(planned, "scan", "--format", "json").out());
         String id = found.at("/findings/0/id").asText();
-        Run planned = run("plan", id);
-        assertThat(planned.out()).as(planned.err()).contains("printDetailed()", "Next: driftwood refactor " + id + "-separate-routines");
+        Run told = Built.driftwood(planned, "plan", id);
+        assertThat(told.out()).as(told.err()).contains("printDetailed()", "Next: driftwood refactor " + id + "-separate-routines");
         plan = id + "-separate-routines";
+    }
+
+    @BeforeEach
+    void copy() throws Exception {
+        FileUtils.copyDirectory(planned.toFile(), folder.toFile());
     }
 
     private Map<String, String> sources() throws Exception {
