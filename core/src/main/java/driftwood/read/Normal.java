@@ -45,7 +45,7 @@ public final class Normal {
     /** {@code a += b}, {@code a ??= b}. @param operator as written, its equals sign last */
     public static Node assigned(int start, int end, Node target, String operator, Node value) {
         if (target instanceof Conditional choice && choice.isSafe()) {
-            return assigned(start, end, choice.then(), operator, value);
+            return new Conditional(start, end, choice.condition(), assigned(start, end, choice.then(), operator, value), choice.otherwise());
         }
         if (operator.equals("??=") || operator.equals("||=")) {
             return new Assignment(start, end, target, "=", orElse(start, end, target, value));

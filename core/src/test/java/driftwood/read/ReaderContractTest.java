@@ -2,35 +2,17 @@ package driftwood.read;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import driftwood.Given;
-import driftwood.source.Language;
-import driftwood.source.SourceFinder;
-import driftwood.source.SourceText;
-import driftwood.tree.Routine;
-import driftwood.tree.Search;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
-import org.junit.jupiter.api.io.TempDir;
 
 /**
  * What every reader makes of the constructs that detectors look at: a row a construct, a column a language, and the tree
  * that all of them must give. A language that has no such construct has a dash there.
  */
 class ReaderContractTest {
-    /** The body of a routine f with parameters v and w goes where the % stands. */
-    private static final Map<String, String> AROUND = Map.of("java", "class Desk { Object f(Object v, Object w) { % } }",
-            "python", "class Desk:\n    def f(self, v, w):\n        %\n", "csharp", "class Desk { object f(object v, object w) { % } }",
-            "javascript", "class Desk { f(v, w) { % } }", "typescript", "class Desk { f(v: any, w?: string): any { % } }", "php", "<?php class Desk { function f($v, $w) { % } }",
-            "ruby", "class Desk\n    def f(v, w)\n        %\n    end\nend\n",
-            "kotlin", "class Desk {\n    fun f(v: Any?, w: Any?): Any? {\n        %\n    }\n}\n");
-    private static final Map<String, String> FILE = Map.of("java", "Desk.java", "python", "desk.py", "csharp", "Desk.cs",
-            "javascript", "desk.js", "typescript", "desk.ts", "php", "Desk.php", "ruby", "desk.rb", "kotlin", "Desk.kt");
-
     /** In the code, {@code ~} begins a new line and {@code >} one that is further in. */
     private static final String ROWS = """
             construct           | java                               | python                             | csharp                             | javascript                         | typescript                         | php                                | ruby                               | kotlin                             | tree
@@ -72,9 +54,6 @@ class ReaderContractTest {
             lambda              | return x -> w;                     | return lambda x: w                 | return x => w;                     | return x => w;                     | return x => w;                     | return fn($x) => $w;               | return ->(x) { w }                 | return { x -> w }                  | Return(Lambda([x] w))
             """;
 
-    @TempDir
-    Path root;
-
     @TestFactory
     Stream<DynamicTest> everyLanguageGivesTheSameTree() {
         List<String[]> rows = ROWS.lines().map(each -> each.strip().split("\\s* \\| \\s*")).toList();
@@ -88,23 +67,10 @@ class ReaderContractTest {
                 if (code.equals("-")) {
                     continue;
                 }
-                tests.add(DynamicTest.dynamicTest(row[0] + " in " + language, () -> assertThat(read(language, code))
+                tests.add(DynamicTest.dynamicTest(row[0] + " in " + language, () -> assertThat(Constructs.body(language, code))
                         .isEqualTo(wanted.replace("%", language.equals("python") ? "this " : ""))));
             }
         }
         return tests.stream();
-    }
-
-    private String read(String key, String code) throws Exception {
-        Language language = Language.ofKey(key).orElseThrow();
-        String shift = "\n        ";
-        String body = code.replace("~>>", shift + "        ").replace("~>", shift + "    ").replace("~", shift);
-        Path file = Given.write(root.resolve(FILE.get(key)), AROUND.get(key).replace("%", body));
-        List<FileTree> trees = new ArrayList<>();
-        new Readers().of(language).read(List.of(SourceText.read(new SourceFinder(root).find(List.of(file)).files().get(0))), trees::add);
-        assertThat(trees.get(0).unread()).isEmpty();
-        Routine routine = Search.all(trees.get(0).unit(), Routine.class).stream().filter(each -> each.name().equals("f")).findFirst().orElseThrow();
-        String text = TreeText.of(routine.body().orElseThrow());
-        return text.substring(1, text.length() - 1);
     }
 }

@@ -46,6 +46,8 @@ final class TreeText {
             Object value = component.getAccessor().invoke(node);
             if (value instanceof Optional<?> perhaps) {
                 return perhaps.map(TreeText::told);
+            } else if (component.getName().equals("filled") && ((List<?>) value).isEmpty()) {
+                return Optional.empty();
             } else if (value instanceof Boolean is) {
                 return is ? Optional.of(component.getName()) : Optional.empty();
             } else if (node instanceof Arm && component.getName().equals("body")) {

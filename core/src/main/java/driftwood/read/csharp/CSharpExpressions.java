@@ -103,7 +103,8 @@ abstract class CSharpExpressions extends Expressions {
     private Node bound(Cst access, Node receiver) {
         Cst last = access.inner().get(access.inner().size() - 1);
         if (last.is("element_binding_expression")) {
-            return new Index(access.start(), access.end(), receiver, new Absent(access.end(), access.end()));
+            List<Node> asked = expressions(last.inner());
+            return new Index(access.start(), access.end(), receiver, asked.isEmpty() ? new Absent(access.end(), access.end()) : asked.get(0));
         }
         return new Member(access.start(), access.end(), receiver, last.part("name").map(this::text).map(CSharpTypes::plain).orElse(""));
     }
@@ -136,13 +137,13 @@ abstract class CSharpExpressions extends Expressions {
         // driftwood: leave type-switch because the grammar fixes the forms of a call
         return switch (function.kind()) {
             case "identifier", "generic_name" -> text(function).equals("nameof") ? new Literal(start, end, LiteralKind.STRING, text(node))
-                    : new Call(start, end, Optional.empty(), CSharpTypes.plain(text(function)), arguments);
-            case "member_access_expression" -> named(node, part(function, "expression"), function.part("name").map(this::text).orElse(""), arguments);
+                    : named(node, Optional.empty(), text(function), arguments);
+            case "member_access_expression" -> named(node, Optional.of(part(function, "expression")), function.part("name").map(this::text).orElse(""), arguments);
             case "conditional_access_expression" -> {
                 Node receiver = part(function, "condition");
                 Cst last = function.inner().get(function.inner().size() - 1);
                 String name = last.part("name").map(this::text).orElse("");
-                Node call = named(node, receiver, name, arguments);
+                Node call = named(node, Optional.of(receiver), name, arguments);
                 yield name.equals("Invoke") ? call : Normal.ifAny(start, end, receiver, call);
             }
             default -> {
@@ -154,23 +155,40 @@ abstract class CSharpExpressions extends Expressions {
     }
 
     /** {@code x.Equals(y)} and {@code x.GetType()} stay calls; {@code ReferenceEquals} is a comparison. */
-    private Node named(Cst node, Node receiver, String written, List<Node> arguments) {
+    private Node named(Cst node, Optional<Node> receiver, String written, List<Node> arguments) {
         String name = CSharpTypes.plain(written);
         if (name.equals("ReferenceEquals") && arguments.size() == 2) {
             return Normal.equality(node.start(), node.end(), arguments.get(0), arguments.get(1), false);
         }
-        return new Call(node.start(), node.end(), Optional.of(receiver), name, arguments);
+        return new Call(node.start(), node.end(), receiver, name, arguments);
     }
 
     Node creation(Cst node) {
-        TypeRef type = node.part("type").map(this::type).orElse(TypeRef.NONE);
-        return new Creation(node.start(), node.end(), type, arguments(node), Optional.empty(), false);
+        return creation(node, node.part("type").map(this::type).orElse(TypeRef.NONE));
+    }
+
+    private Creation creation(Cst node, TypeRef type) {
+        return new Creation(node.start(), node.end(), type, arguments(node), Optional.empty(), false,
+                braces(node).map(Cst::inner).orElse(List.of()).stream().map(this::filled).toList());
+    }
+
+    /** What stands in braces behind a creation. */
+    static Optional<Cst> braces(Cst creation) {
+        return creation.part("initializer").or(() -> creation.inner().stream().filter(each -> each.is("initializer_expression")).findFirst());
+    }
+
+    /** {@code Name = n} within braces is a member by its name; all else is an element. */
+    private Node filled(Cst node) {
+        return isMember(node) ? new Named(node.start(), node.end(), text(node.part("left").orElseThrow()), part(node, "right")) : expression(node);
+    }
+
+    static boolean isMember(Cst node) {
+        return node.is("assignment_expression") && node.part("left").filter(each -> each.is("identifier")).isPresent();
     }
 
     /** {@code new(...)} makes what is declared around it. */
     Node creationOf(Cst node, TypeRef wanted) {
-        return node.is("implicit_object_creation_expression")
-                ? new Creation(node.start(), node.end(), wanted, arguments(node), Optional.empty(), false) : expression(node);
+        return node.is("implicit_object_creation_expression") ? creation(node, wanted) : expression(node);
     }
 
     Node array(Cst node) {
@@ -198,7 +216,19 @@ abstract class CSharpExpressions extends Expressions {
             return Normal.orElse(start, end, left, right);
         }
         boolean unequal = operator.equals("!=");
-        return operator.equals("==") || unequal ? Normal.equality(start, end, left, right, unequal) : new Binary(start, end, operator, left, right);
+        if (!unequal && !operator.equals("==")) {
+            return new Binary(start, end, operator, left, right);
+        }
+        Optional<Node> exact = exactly(node, left, right).or(() -> exactly(node, right, left));
+        return exact.isEmpty() ? Normal.equality(start, end, left, right, unequal) : unequal ? Normal.negated(start, end, exact.get()) : exact.get();
+    }
+
+    /** {@code x.GetType() == typeof(Tug)} asks for the exact type of x. */
+    private static Optional<Node> exactly(Cst node, Node asked, Node type) {
+        boolean exact = asked instanceof Call call && call.name().equals("GetType") && call.arguments().isEmpty() && call.receiver().isPresent()
+                && type instanceof Literal literal && literal.kind() == LiteralKind.TYPE && literal.text().startsWith("typeof(");
+        return exact ? Optional.of(Normal.exactlyOf(node.start(), node.end(), ((Call) asked).receiver().orElseThrow(),
+                new TypeRef(((Literal) type).text().replaceAll("^typeof\\(|\\)$", "")))) : Optional.empty();
     }
 
     Node unary(Cst node) {

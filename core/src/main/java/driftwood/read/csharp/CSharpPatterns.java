@@ -6,9 +6,13 @@ import driftwood.tree.*;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /** What C# asks of a value by a pattern, and the arms that begin with one. */
 final class CSharpPatterns {
+    /** Patterns that ask for nothing. */
+    private static final Set<String> NAMES = Set.of("var_pattern", "discard", "declaration_pattern");
     private final CSharpExpressions reader;
 
     CSharpPatterns(CSharpExpressions reader) {
@@ -26,7 +30,7 @@ final class CSharpPatterns {
             case "declaration_pattern" -> Normal.ofType(subject.start(), end, subject, pattern.part("type").map(reader::type).orElse(TypeRef.NONE),
                     pattern.part("name").filter(each -> each.is("identifier")).map(reader::text));
             case "type_pattern" -> Normal.ofType(subject.start(), end, subject, reader.type(pattern), Optional.empty());
-            case "recursive_pattern" -> recursive(subject, pattern);
+            case "recursive_pattern" -> Normal.all(start, end, Stream.concat(Stream.of(recursive(subject, pattern)), parts(subject, pattern)).toList()).orElseThrow();
             case "negated_pattern" -> Normal.negated(start, end, test(subject, inner.get(0)));
             case "parenthesized_pattern" -> test(subject, inner.get(0));
             case "or_pattern" -> Normal.any(start, end, inner.stream().map(each -> test(subject, each)).toList()).orElseThrow();
@@ -53,6 +57,13 @@ final class CSharpPatterns {
                 : Normal.nothing(subject.start(), pattern.end(), subject, true);
     }
 
+    /** What it asks of the members of its subject, but those that only get a name. */
+    private Stream<Node> parts(Node subject, Cst pattern) {
+        return pattern.inner().stream().filter(each -> each.is("property_pattern_clause")).flatMap(each -> each.inner().stream())
+                .filter(each -> each.is("subpattern") && each.inner().size() == 2 && !NAMES.contains(each.inner().get(1).kind()))
+                .map(each -> test(new Member(each.start(), each.end(), subject, reader.text(each.inner().get(0))), each.inner().get(1)));
+    }
+
     /** An arm of a selection. @param labels its patterns; a bare underscore, or none, takes what is left */
     Arm arm(Node subject, Cst whole, List<Cst> labels, List<Node> body, boolean fallsThrough) {
         List<Node> made = new ArrayList<>();
@@ -64,8 +75,9 @@ final class CSharpPatterns {
                 made.addAll(label(subject, each));
             }
         }
-        Optional<Node> guard = whole.inner().stream().filter(each -> each.is("when_clause")).findFirst().map(reader::only);
-        return new Arm(whole.start(), whole.end(), made, rest && made.isEmpty(), guard, body, fallsThrough);
+        List<Node> guards = new ArrayList<>(labels.size() == 1 && labels.get(0).is("recursive_pattern") ? parts(subject, labels.get(0)).toList() : List.of());
+        whole.inner().stream().filter(each -> each.is("when_clause")).findFirst().map(reader::only).ifPresent(guards::add);
+        return new Arm(whole.start(), whole.end(), made, rest && made.isEmpty(), Normal.all(whole.start(), whole.end(), guards), body, fallsThrough);
     }
 
     /** Constants stand for themselves, alternatives for several labels. */
@@ -73,7 +85,7 @@ final class CSharpPatterns {
         if (pattern.is("or_pattern")) {
             return pattern.inner().stream().flatMap(each -> label(subject, each).stream()).toList();
         }
-        Node test = test(subject, pattern);
+        Node test = pattern.is("recursive_pattern") ? recursive(subject, pattern) : test(subject, pattern);
         if (test instanceof EqualityTest equal && !equal.negated()) {
             return List.of(equal.right());
         }

@@ -63,11 +63,17 @@ abstract class CSharpStatements extends CSharpExpressions {
         }
         String name = declarator.part("name").map(this::text).orElse("");
         List<Node> all = new ArrayList<>();
-        all.add(new Local(statement.start(), statement.end(), name, type, value.map(each -> creationOf(each, type))
+        all.add(new Local(statement.start(), statement.end(), name, type, value.map(each -> bare(creationOf(each, type)))
                 .or(() -> declarator.has("=") ? Optional.of(self(declarator)) : Optional.empty())));
-        value.flatMap(each -> each.part("initializer")).ifPresent(members -> members.inner().stream().filter(each -> each.is("assignment_expression"))
-                .forEach(each -> all.add(set(name, each))));
+        value.filter(each -> each.kind().endsWith("object_creation_expression")).flatMap(CSharpExpressions::braces)
+                .ifPresent(members -> members.inner().stream().filter(CSharpExpressions::isMember).forEach(each -> all.add(set(name, each))));
         return all;
+    }
+
+    /** A creation without the members that are set behind it, one by one. */
+    private static Node bare(Node value) {
+        return value instanceof Creation made ? new Creation(made.start(), made.end(), made.type(), made.arguments(), made.body(), made.array(),
+                made.filled().stream().filter(each -> !(each instanceof Named)).toList()) : value;
     }
 
     /** {@code new Tug { Name = n }} sets a member right after the creation. */

@@ -104,6 +104,13 @@ abstract class EcmaClasses extends EcmaStatements {
     }
 
     /** A method, or a function that belongs to a module. @param owner name of the class around, empty for a function */
+    /** A function that makes instances. */
+    Routine constructor(Cst function, String name) {
+        Taken taken = parameters(function);
+        return new Routine(function.start(), function.end(), name, RoutineKind.CONSTRUCTOR, Traits.NONE, List.of(), TypeRef.NONE,
+                taken.parameters(), function.part("body").map(each -> taken.before(block(each))));
+    }
+
     Routine routine(Cst node, String name, String owner) {
         Set<Mark> marks = marks(node);
         boolean constructor = name.equals("constructor") && !owner.isEmpty();

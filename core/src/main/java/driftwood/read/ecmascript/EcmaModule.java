@@ -23,8 +23,7 @@ final class EcmaModule extends EcmaClasses {
     private final EcmaImports imports;
     private final List<Node> members = new ArrayList<>();
     private final List<Cst> loose = new ArrayList<>();
-    /** Routines given to the prototype of a function, by its name. */
-    private final Map<String, List<Routine>> prototypes = new LinkedHashMap<>();
+    private final EcmaPrototypes prototypes = new EcmaPrototypes();
     private final Map<String, Cst> functions = new LinkedHashMap<>();
 
     EcmaModule(SourceText source, Cst root) {
@@ -51,7 +50,7 @@ final class EcmaModule extends EcmaClasses {
 
     Unit unit() {
         root.inner().forEach(this::top);
-        prototypes.forEach(this::prototype);
+        prototypes.types(functions, this).forEach(members::add);
         functions.forEach((name, node) -> members.add(routine(node, name, "")));
         if (!loose.isEmpty()) {
             Block body = new Block(loose.get(0).start(), loose.get(loose.size() - 1).end(), statements(loose));
@@ -115,6 +114,16 @@ final class EcmaModule extends EcmaClasses {
         }
     }
 
+    /** Whether all that an object holds are functions of its own and names, and one is a function. */
+    private boolean isOfFunctions(Cst object) {
+        return object.is("object") && object.inner().stream().anyMatch(each -> functionOf(each).isPresent()) && object.inner().stream().allMatch(each ->
+                functionOf(each).isPresent() || each.is("shorthand_property_identifier") || each.is("pair") && each.part("value").filter(one -> one.is("identifier")).isPresent());
+    }
+
+    private static Optional<Cst> functionOf(Cst member) {
+        return member.is("method_definition") ? Optional.of(member) : member.is("pair") ? member.part("value").filter(each -> FUNCTIONS.contains(each.kind())) : Optional.empty();
+    }
+
     private Optional<String> required(Cst value) {
         boolean requires = value.is("call_expression") && value.part("function").map(this::text).orElse("").equals("require");
         return requires ? value.part("arguments").filter(each -> each.inner().size() == 1 && each.inner().get(0).is("string"))
@@ -124,8 +133,19 @@ final class EcmaModule extends EcmaClasses {
     /** {@code exports.f = function}, {@code Tug.prototype.tow = function}: what is given a function has a routine. */
     private void assigned(Cst statement) {
         Cst only = statement.inner().isEmpty() ? statement : statement.inner().get(0);
+        if (only.is("internal_module") || only.is("module")) {
+            top(only);
+            return;
+        }
+        if (prototypes.takes(only, this)) {
+            return;
+        }
         Optional<Cst> target = only.is("assignment_expression") ? only.part("left").filter(each -> each.is("member_expression")) : Optional.empty();
         Optional<Cst> value = only.part("right");
+        if (target.isPresent() && text(target.get()).equals("module.exports") && value.filter(this::isOfFunctions).isPresent()) {
+            value.get().inner().forEach(each -> functionOf(each).ifPresent(one -> functions.putIfAbsent(each.part("key").or(() -> each.part("name")).map(this::text).orElse(""), one)));
+            return;
+        }
         if (target.isEmpty() || value.filter(each -> FUNCTIONS.contains(each.kind()) || each.is("class")).isEmpty()) {
             loose.add(statement);
             return;
@@ -134,30 +154,10 @@ final class EcmaModule extends EcmaClasses {
         String name = target.get().part("property").map(this::text).orElse("");
         if (value.get().is("class")) {
             members.add(type(value.get(), value.get().part("name").map(this::text).orElse(name.equals("exports") ? module : name)));
-        } else if (owner.endsWith(".prototype")) {
-            String type = owner.substring(0, owner.length() - ".prototype".length());
-            prototypes.computeIfAbsent(type, key -> new ArrayList<>()).add(routine(value.get(), name, type));
         } else if (owner.matches("[\\w$]+(\\.exports)?")) {
             functions.putIfAbsent(name, value.get());
         } else {
             loose.add(statement);
         }
-    }
-
-    /** A function whose prototype is given routines is a class. */
-    private void prototype(String name, List<Routine> routines) {
-        Cst function = functions.remove(name);
-        List<Node> all = new ArrayList<>();
-        List<Routine> own = new ArrayList<>(routines);
-        if (function != null) {
-            Taken taken = parameters(function);
-            own.add(0, new Routine(function.start(), function.end(), name, RoutineKind.CONSTRUCTOR, Traits.NONE, List.of(), TypeRef.NONE,
-                    taken.parameters(), function.part("body").map(each -> taken.before(block(each)))));
-        }
-        all.addAll(own);
-        all.addAll(new AssignedFields(new TypeRef("boolean"), assignment -> Told.NOTHING).of(own, Set.of()));
-        Node first = own.get(0);
-        members.add(new TypeDeclaration(first.start(), own.get(own.size() - 1).end(), name, TypeKind.CLASS, Traits.NONE, List.of(), List.of(), List.of(),
-                List.of(), all));
     }
 }

@@ -11,6 +11,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Kotlin's expressions. Its grammar names no parts: they are known by their order. */
 abstract class KotlinExpressions extends Expressions {
@@ -186,6 +188,9 @@ abstract class KotlinExpressions extends Expressions {
         return new Throw(node.start(), node.end(), Optional.of(error));
     }
 
+    private static final Pattern CLASS_OF = Pattern.compile("([a-z]\\w*)(?:::class(?:\\.java)?|\\??\\.javaClass)");
+    private static final Pattern CLASS = Pattern.compile("([A-Z][\\w.]*)::class(?:\\.java)?");
+
     private static boolean isClass(String name) {
         return !name.isEmpty() && Character.isUpperCase(name.charAt(0)) && !name.equals("TODO");
     }
@@ -195,7 +200,18 @@ abstract class KotlinExpressions extends Expressions {
     }
 
     Node equality(Cst node) {
-        return Normal.equality(node.start(), node.end(), part(node, 0), part(node, 1), operator(node).startsWith("!"));
+        boolean unequal = operator(node).startsWith("!");
+        Optional<Node> exact = exactly(node);
+        return exact.isEmpty() ? Normal.equality(node.start(), node.end(), part(node, 0), part(node, 1), unequal)
+                : unequal ? Normal.negated(node.start(), node.end(), exact.get()) : exact.get();
+    }
+
+    /** {@code x::class == Tug::class}, {@code x.javaClass == Tug::class.java} ask for the exact type of x. */
+    private Optional<Node> exactly(Cst node) {
+        Matcher asked = CLASS_OF.matcher(text(node.inner().get(0)));
+        Matcher type = CLASS.matcher(node.inner().size() > 1 ? text(node.inner().get(1)) : "");
+        return asked.matches() && type.matches() ? Optional.of(Normal.exactlyOf(node.start(), node.end(),
+                new Name(node.start(), node.start() + asked.end(1), asked.group(1).intern()), new TypeRef(type.group(1)))) : Optional.empty();
     }
 
     /** {@code 0 until 3} is a call of until. */
@@ -250,7 +266,8 @@ abstract class KotlinExpressions extends Expressions {
     }
 
     TypeRef parent(Cst specifier) {
-        return toldBy(find(specifier, "constructor_invocation").flatMap(each -> find(each, "user_type")).or(() -> find(specifier, "user_type")).orElse(specifier)).type();
+        return toldBy(find(specifier, "constructor_invocation").flatMap(each -> find(each, "user_type")).or(() -> find(specifier, "user_type"))
+                .or(() -> find(specifier, "explicit_delegation").flatMap(each -> find(each, "user_type"))).orElse(specifier)).type();
     }
 
     /** A choice whose value is used. */

@@ -15,6 +15,8 @@ final class KotlinSpelling {
     private static final Pattern BODY_BEFORE = Pattern.compile("[^\\n]*?[^\\s{,(>;]\\s*(//[^\\n]*|/\\*[^\\n]*\\*/\\s*)?\\n");
     /** A text at the end of an arm, behind else. */
     private static final Pattern LAST_TEXT = Pattern.compile("(?m)->[^\\n]*\\belse[ \\t]+(\"(?:[^\"\\\\\\n$]|\\\\.)*\")[ \\t]*$");
+    /** A type within another, both closed on one line. */
+    private static final Pattern CLOSED = Pattern.compile("(?m)^[^\\n\"']*\\b(?:object|class|interface)\\b[^\\n\"']*\\{[^\\n\"']*\\} \\}[ }]*$");
     private static final Pattern TEXT = Pattern.compile("\"(?:[^\"\\\\]|\\\\.)*\"");
     /** Further back than that nobody begins what is assigned. */
     private static final int FAR = 400;
@@ -33,6 +35,9 @@ final class KotlinSpelling {
         if (plain.contains("else \"")) {
             plain = LAST_TEXT.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group().substring(0, found.start(1) - found.start())
                     + "_".repeat(found.group(1).length()) + found.group().substring(found.end(1) - found.start())));
+        }
+        if (plain.contains("} }")) {
+            plain = CLOSED.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(found.group().replaceAll("(?<=\\}) (?=\\})", "\n")));
         }
         return separated(indexed(plain));
     }

@@ -41,7 +41,7 @@ abstract class KotlinStatements extends KotlinExpressions {
                 ? find(body, "statements").map(Cst::inner).orElseGet(() -> body.inner().stream().filter(each -> !isType(each)
                 && !(body.is("catch_block") && each.is("simple_identifier"))).toList()) : List.of(body);
         List<Node> all = new ArrayList<>();
-        inner.forEach(each -> all.add(statement(each)));
+        inner.stream().filter(each -> !each.is("label")).forEach(each -> all.add(statement(each)));
         if (all.isEmpty() && body.has("null")) {
             all.add(new Evaluate(body.start(), body.end(), nothing(body)));
         }
@@ -84,14 +84,14 @@ abstract class KotlinStatements extends KotlinExpressions {
             made = behind(target.start(), made, each);
         }
         String operator = operator(node);
-        return new Evaluate(node.start(), node.end(), new Assignment(node.start(), node.end(), made, operator.length() > 1 ? operator.substring(0, operator.length() - 1)
-                : operator, part(node, 1)));
+        return new Evaluate(node.start(), node.end(), Normal.assigned(node.start(), node.end(), made, operator, part(node, 1)));
     }
 
     /** What is assigned to, with one part more. What is spelled otherwise for the grammar is what it is. */
     private Node behind(int start, Node made, Cst part) {
         if (part.is("navigation_suffix")) {
-            return new Member(start, part.end(), made, part.inner().isEmpty() ? "" : text(part.inner().get(0)));
+            String name = part.inner().isEmpty() ? "" : text(part.inner().get(0));
+            return part.has("?.") ? Normal.memberIfAny(start, part.end(), made, name) : new Member(start, part.end(), made, name);
         }
         // A word of the grammar's own has no place of its own: what is made so far ends before it.
         if (text.startsWith("(", part.named() ? part.start() : made.end())) {

@@ -25,9 +25,19 @@ abstract class PythonExpressions {
     private final Nesting conditionals = new Nesting("conditional expressions", 1000);
     private final Map<String, String> known = new HashMap<>();
 
+    /** How a class calls itself in the routine that is read, and its name; empty in all others. */
+    private String itself = "";
+    private String owner = "";
+
     PythonExpressions(String text, Set<String> functions) {
         this.text = text;
         this.functions = functions;
+    }
+
+    /** In what is read next a name stands for a class. */
+    void within(String name, String type) {
+        itself = name;
+        owner = type;
     }
 
     /** Whether a name is a local or parameter here: what is called on it is a routine, however it is spelled. */
@@ -201,6 +211,9 @@ abstract class PythonExpressions {
         }
         List<Node> arguments = expressions(given);
         if (callee.is("identifier")) {
+            if (!itself.isEmpty() && name.equals(itself)) {
+                return new Creation(start, end, new TypeRef(owner), arguments, Optional.empty(), false);
+            }
             return isClass(name) ? new Creation(start, end, new TypeRef(name), arguments, Optional.empty(), false)
                     : new Call(start, end, Optional.empty(), name.intern(), arguments);
         }

@@ -33,7 +33,10 @@ final class PythonRoutines {
         List<Parameter> parameters = node.part("parameters").map(this::parameters).orElse(List.of());
         List<Parameter> own = bound && !parameters.isEmpty() ? parameters.subList(1, parameters.size()) : parameters;
         Cst body = node.part("body").orElse(node);
+        boolean ofType = decorators.contains("classmethod") && !parameters.isEmpty();
+        module.within(ofType ? parameters.get(0).name() : "", owner);
         Block block = module.routineBody(body, own);
+        module.within("", "");
         if (decorators.contains("abstractmethod") || onlyRefuses(block)) {
             marks.add(Mark.ABSTRACT);
         }

@@ -58,8 +58,7 @@ final class PythonRules {
             .on((to, node) -> new Jump(node.start(), node.end(), JumpKind.CONTINUE, Optional.empty()), "continue_statement")
             .on((to, node) -> to.branch(node, 0), "if_statement")
             .on(PythonStatements::loop, "for_statement")
-            .on((to, node) -> new Loop(node.start(), node.end(), LoopKind.WHILE,
-                    List.of(to.expression(node.part("condition").orElse(node))), to.body(node)), "while_statement")
+            .on(PythonStatements::whileLoop, "while_statement")
             .on(PythonStatements::attempt, "try_statement")
             .on(PythonStatements::with, "with_statement")
             .on((to, node) -> to.patterns.match(node), "match_statement")

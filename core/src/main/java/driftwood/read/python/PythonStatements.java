@@ -171,7 +171,17 @@ abstract class PythonStatements extends PythonExpressions {
             locals.know(local.name());
         }
         List<Node> header = List.of(variable, expression(node.part("right").orElse(node)));
-        return new Loop(node.start(), node.end(), LoopKind.EACH, header, body(node));
+        return andThen(node, new Loop(node.start(), node.end(), LoopKind.EACH, header, body(node)));
+    }
+
+    Node whileLoop(Cst node) {
+        return andThen(node, new Loop(node.start(), node.end(), LoopKind.WHILE, List.of(expression(node.part("condition").orElse(node))), body(node)));
+    }
+
+    /** A loop and its else, which comes behind it. */
+    private Node andThen(Cst node, Loop loop) {
+        Optional<Cst> last = node.inner().stream().filter(each -> each.is("else_clause")).findFirst();
+        return last.isEmpty() ? loop : new Block(node.start(), node.end(), List.of(loop, body(last.get())));
     }
 
     Node attempt(Cst node) {

@@ -29,8 +29,8 @@ final class RubyCalls {
         List<Cst> given = node.part("arguments").map(Cst::inner).orElse(List.of());
         int start = node.start();
         int end = node.end();
-        if (name.equals("new") && (receiver.isEmpty() ? !reader.owner().isEmpty() : isType(receiver.get(), reader))) {
-            return new Creation(start, end, receiver.isEmpty() ? new TypeRef(reader.owner()) : type(receiver.get(), reader), arguments(reader, node), Optional.empty(), false);
+        if (name.equals("new") && (isOwn(receiver, reader) ? !reader.owner().isEmpty() : isType(receiver.get(), reader))) {
+            return new Creation(start, end, isOwn(receiver, reader) ? new TypeRef(reader.owner()) : type(receiver.get(), reader), arguments(reader, node), Optional.empty(), false);
         }
         if (receiver.isPresent()) {
             Optional<Node> asked = asked(reader, node, receiver.get(), name, given);
@@ -48,6 +48,11 @@ final class RubyCalls {
         Node call = new Call(start, end, object, name, arguments(reader, node));
         boolean safe = object.isPresent() && node.has("&.") || node.part("operator").map(reader::text).orElse("").equals("&.");
         return safe ? Normal.ifAny(start, end, object.orElseThrow(), call) : call;
+    }
+
+    /** {@code new} in a class's own routines, {@code self.class.new} in those of its instances. */
+    private static boolean isOwn(Optional<Cst> receiver, RubyExpressions reader) {
+        return receiver.isEmpty() || receiver.filter(each -> reader.text(each).equals("self.class")).isPresent();
     }
 
     private static Optional<Node> asked(RubyExpressions reader, Cst node, Cst receiver, String name, List<Cst> given) {

@@ -7,6 +7,7 @@ import driftwood.read.sitter.Cst;
 import driftwood.read.sitter.Expressions;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -38,7 +39,19 @@ abstract class RubyExpressions extends Expressions {
     /** A bare word is a local that has been given something, or a call of an own routine. */
     Node word(Cst node) {
         String name = text(node);
+        if (name.equals("raise") && !locals.isKnown(name)) {
+            return new Throw(node.start(), node.end(), Optional.empty());
+        }
         return name.isBlank() || locals.isKnown(name) ? Normal.name(node.start(), node.end(), name) : new Call(node.start(), node.end(), Optional.empty(), name, List.of());
+    }
+
+    /** {@code %w[ebb flow]}, {@code %i[ebb flow]}: texts, or names. */
+    Node words(Cst node) {
+        String written = text(node);
+        String colon = node.is("symbol_array") ? ":" : "";
+        List<Node> each = Arrays.stream(written.substring(Math.min(3, written.length()), Math.max(3, written.length() - 1)).strip().split("\\s+")).filter(one -> !one.isEmpty())
+                .<Node>map(one -> new Literal(node.start(), node.end(), LiteralKind.STRING, colon + one)).toList();
+        return new Sequence(node.start(), node.end(), "list", each);
     }
 
     Node constant(Cst node) {

@@ -28,7 +28,7 @@ final class RubyRules {
             .on(RubyExpressions::index, "element_reference")
             .on(RubyExpressions::pair, "pair")
             .on((to, node) -> new Sequence(node.start(), node.end(), "list", to.expressions(node.inner())), "array", "right_assignment_list")
-            .on((to, node) -> new Sequence(node.start(), node.end(), "list", java.util.List.of()), "string_array", "symbol_array")
+            .on(RubyExpressions::words, "string_array", "symbol_array")
             .on((to, node) -> new Sequence(node.start(), node.end(), "hash", to.expressions(node.inner())), "hash")
             .on(RubyExpressions::conditional, "conditional")
             .on(RubyExpressions::binary, "binary")
@@ -38,7 +38,7 @@ final class RubyRules {
             .on(RubyExpressions::lambda, "lambda")
             .on((to, node) -> ((RubyStatements) to).chosen(node), "if", "unless", "case", "case_match", "if_modifier", "unless_modifier", "begin", "while", "until", "for",
                     "return", "method", "singleton_method", "class", "module", "while_modifier", "until_modifier", "break", "next", "redo", "retry")
-            .on((to, node) -> new Yield(node.start(), node.end(), to.expressions(node.inner())), "yield")
+            .on((to, node) -> new Yield(node.start(), node.end(), to.expressions(RubyStatements.given(node))), "yield")
             .on((to, node) -> to.part(node, "body"), "rescue_modifier")
             .within("argument_list", "string_content", "escape_sequence", "bare_string", "bare_symbol", "heredoc_body", "heredoc_content", "heredoc_end", "block_parameters",
                     "lambda_parameters", "block_body", "uninterpreted", "operator", "setter", "left_assignment_list", "rest_assignment", "destructured_left_assignment",

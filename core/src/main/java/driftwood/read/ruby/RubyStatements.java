@@ -68,9 +68,14 @@ abstract class RubyStatements extends RubyExpressions {
     }
 
     Node back(Cst node) {
-        List<Cst> values = node.inner().stream().flatMap(each -> each.is("argument_list") ? each.inner().stream() : java.util.stream.Stream.of(each)).toList();
+        List<Cst> values = given(node);
         return new Return(node.start(), node.end(), values.isEmpty() ? Optional.empty() : Optional.of(values.size() == 1 ? expression(values.get(0))
                 : new Sequence(node.start(), node.end(), "list", expressions(values))));
+    }
+
+    /** What stands behind a word, with or without a list around it. */
+    static List<Cst> given(Cst node) {
+        return node.inner().stream().flatMap(each -> each.is("argument_list") ? each.inner().stream() : java.util.stream.Stream.of(each)).toList();
     }
 
     private Node condition(Cst node) {
@@ -86,6 +91,10 @@ abstract class RubyStatements extends RubyExpressions {
     /** {@code do_this if that}. */
     Node modified(Cst node) {
         Block body = node.part("body").map(each -> new Block(each.start(), each.end(), List.of(statement(each)))).orElseThrow();
+        if (node.is("while_modifier") || node.is("until_modifier")) {
+            boolean first = node.part("body").filter(each -> each.is("begin")).isPresent();
+            return new Loop(node.start(), node.end(), first ? LoopKind.UNTIL : LoopKind.WHILE, List.of(condition(node)), body);
+        }
         return new If(node.start(), node.end(), condition(node), body, Optional.empty());
     }
 

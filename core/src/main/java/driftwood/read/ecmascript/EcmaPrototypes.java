@@ -1,0 +1,98 @@
+package driftwood.read.ecmascript;
+
+import driftwood.read.AssignedFields;
+import driftwood.read.AssignedFields.Told;
+import driftwood.read.sitter.Cst;
+import driftwood.tree.*;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The classes of a module that are written as functions: what is given to their prototypes is theirs. */
+final class EcmaPrototypes {
+    private static final Set<String> FUNCTIONS = Set.of("function_expression", "arrow_function", "generator_function", "method_definition");
+    private static final String END = ".prototype";
+
+    /** Routines by the name of the function. */
+    private final Map<String, List<Routine>> routines = new LinkedHashMap<>();
+    private final Map<String, TypeRef> parents = new LinkedHashMap<>();
+
+    /** Takes a statement's expression where it gives a prototype something. @return whether it did */
+    boolean takes(Cst node, EcmaClasses reader) {
+        return node.is("assignment_expression") ? isAssigned(node, reader) : node.is("call_expression") && isCopied(node, reader);
+    }
+
+    /** {@code Tug.prototype.tow = function}, {@code Tug.prototype = {...}}, {@code Tug.prototype = Object.create(Boat.prototype)}. */
+    private boolean isAssigned(Cst node, EcmaClasses reader) {
+        String target = node.part("left").filter(each -> each.is("member_expression")).map(reader::text).orElse("");
+        Optional<Cst> value = node.part("right");
+        if (target.endsWith(END) && value.isPresent()) {
+            return isMembers(target, value.get(), reader) || isParent(target, reader.text(value.get()));
+        }
+        int at = target.lastIndexOf('.');
+        if (value.filter(each -> FUNCTIONS.contains(each.kind())).isEmpty() || !target.substring(0, Math.max(0, at)).endsWith(END)) {
+            return false;
+        }
+        add(type(target.substring(0, at)), target.substring(at + 1), value.get(), reader);
+        return true;
+    }
+
+    /** {@code Object.assign(Tug.prototype, {...})}, {@code util.inherits(Tug, Boat)}. */
+    private boolean isCopied(Cst node, EcmaClasses reader) {
+        String called = node.part("function").map(reader::text).orElse("");
+        List<Cst> given = node.part("arguments").map(Cst::inner).orElse(List.of());
+        if (given.size() == 2 && called.matches("(util\\.)?inherits") && given.stream().allMatch(each -> each.is("identifier") || each.is("member_expression"))) {
+            parents.put(reader.text(given.get(0)), new TypeRef(reader.text(given.get(1))));
+            return true;
+        }
+        String target = given.size() < 2 || !called.matches("Object\\.assign|(\\w+\\.)?(extend|mixin)") ? "" : reader.text(given.get(0));
+        return target.endsWith(END) && isMembers(target, given.get(given.size() - 1), reader);
+    }
+
+    private boolean isMembers(String target, Cst object, EcmaClasses reader) {
+        List<Cst> members = object.is("object") ? object.inner() : List.of();
+        for (Cst each : members) {
+            Optional<Cst> function = each.is("method_definition") ? Optional.of(each) : each.part("value").filter(one -> FUNCTIONS.contains(one.kind()));
+            function.ifPresent(one -> add(type(target), each.part("key").or(() -> each.part("name")).map(reader::text).orElse(""), one, reader));
+        }
+        return routines.containsKey(type(target)) && !members.isEmpty();
+    }
+
+    private boolean isParent(String target, String value) {
+        String made = value.replaceFirst("^Object\\.create\\(\\s*([\\w$.]+)\\.prototype\\b(?s:.*)|^new ([\\w$.]+)\\(.*\\)$", "$1$2");
+        boolean parent = !made.equals(value) && !made.isEmpty();
+        if (parent) {
+            parents.put(type(target), new TypeRef(made));
+        }
+        return parent;
+    }
+
+    private static String type(String target) {
+        return target.endsWith(END) ? target.substring(0, target.length() - END.length()) : target;
+    }
+
+    private void add(String type, String name, Cst function, EcmaClasses reader) {
+        routines.computeIfAbsent(type, key -> new ArrayList<>()).add(reader.routine(function, name, type));
+    }
+
+    /** The classes. @param functions of the module, by name; those that make instances are taken out */
+    List<TypeDeclaration> types(Map<String, Cst> functions, EcmaClasses reader) {
+        parents.keySet().stream().filter(functions::containsKey).forEach(each -> routines.computeIfAbsent(each, key -> new ArrayList<>()));
+        List<TypeDeclaration> types = new ArrayList<>();
+        routines.forEach((name, given) -> {
+            List<Routine> own = new ArrayList<>(given);
+            Cst function = functions.remove(name);
+            if (function != null) {
+                own.add(0, reader.constructor(function, name));
+            }
+            List<Node> all = new ArrayList<>(own);
+            all.addAll(new AssignedFields(new TypeRef("boolean"), assignment -> Told.NOTHING).of(own, Set.of()));
+            types.add(new TypeDeclaration(own.get(0).start(), own.get(own.size() - 1).end(), name, TypeKind.CLASS, Traits.NONE, List.of(),
+                    Optional.ofNullable(parents.get(name)).map(List::of).orElse(List.of()), List.of(), List.of(), all));
+        });
+        return types;
+    }
+}

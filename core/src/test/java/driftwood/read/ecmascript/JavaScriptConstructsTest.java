@@ -1,0 +1,127 @@
+package driftwood.read.ecmascript;
+
+import driftwood.read.Constructs;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+
+/** What is written in this language alone, or differently from others, and what becomes of it. */
+class JavaScriptConstructsTest {
+    private static final String BODIES = """
+            type of | return typeof v === 'string';
+                Return(TypeTest(v string))
+            undefined | return v === undefined;
+                Return(NullTest(v))
+            type of undefined | return typeof v === 'undefined';
+                Return(NullTest(v))
+            safe member | return v?.depth;
+                Return(Conditional(NullTest(v negated told) Member(v depth) NULL))
+            safe call | v?.tow(w);
+                Evaluate(Conditional(NullTest(v negated told) Call(v tow [w]) NULL))
+            otherwise | return v ?? w;
+                Return(Conditional(NullTest(v negated) v w))
+            set where nothing is | this.depth ??= v;
+                Evaluate(Assignment(Member(this depth) = Conditional(NullTest(Member(this depth) negated) Member(this depth) v)))
+            taken apart | const { depth, name: n = 4 } = v; return n;
+                Unpacked([v Local(depth) Local(n)]) Return(n)
+            taken apart array | const [a, ...rest] = v; return a;
+                Unpacked([v Local(a) Local(rest)]) Return(a)
+            options with defaults | return go({ depth: 4, ...v });
+                Return(Call(go [Sequence(object [Named(depth INTEGER:4) v])]))
+            array | return [v, ...w];
+                Return(Sequence(list [v w]))
+            template | return `ebb ${v} of ${w.depth}`;
+                Return(Binary(+ Binary(+ STRING:ebb  of  v) Member(w depth)))
+            arrow | return x => x.go();
+                Return(Lambda([x] Call(x go [])))
+            arrow with a body | return (x, y) => { return x.go(y); };
+                Return(Lambda([x y] {Return(Call(x go [y]))}))
+            function expression | return function (x) { return x.go(); };
+                Return(Lambda([x] {Return(Call(x go []))}))
+            creation | return new Tug(v, w);
+                Return(Creation(Tug [v w]))
+            creation of a member | return new v.Tug(w);
+                Return(Creation(v.Tug [w]))
+            super | super.f(v);
+                Evaluate(Call(super f [v]))
+            each over elements | v.forEach(x => w.go(x));
+                Evaluate(Call(v forEach [Lambda([x] Call(w go [x]))]))
+            for in | for (const k in v) { w.go(k); }
+                Loop(EACH [Local(k) v] {Evaluate(Call(w go [k]))})
+            for loop | for (let i = 0; i < 4; i++) { v.go(i); }
+                Loop(COUNTED [Local(i INTEGER:0) Binary(< i INTEGER:4) Assignment(i + INTEGER:1)] {Evaluate(Call(v go [i]))})
+            loop at least once | do { v.go(); } while (w);
+                Loop(UNTIL [w] {Evaluate(Call(v go []))})
+            switch on true | switch (true) { case v > 4: return w; default: return v; }
+                If(Binary(> v INTEGER:4) {Return(w)} {Return(v)})
+            switch on texts | switch (v.kind) { case 'tug': return w; case 'barge': case 'lighter': return v; }
+                Match(Member(v kind) [Arm([STRING:tug] {Return(w)}) Arm([STRING:barge] {} fallsThrough) Arm([STRING:lighter] {Return(v)})])
+            discriminated | if (v.kind === 'tug') { return w; } else if (v.kind === 'barge') { return v; }
+                If(EqualityTest(Member(v kind) STRING:tug) {Return(w)} If(EqualityTest(Member(v kind) STRING:barge) {Return(v)}))
+            awaited | return await v.go();
+                Return(Call(v go []))
+            caught | try { v.go(); } catch (e) { w.go(e); } finally { v.end(); }
+                Try([] {Evaluate(Call(v go []))} [{Local(e) Evaluate(Call(w go [e]))}] {Evaluate(Call(v end []))})
+            caught without a name | try { v.go(); } catch { w.go(); }
+                Try([] {Evaluate(Call(v go []))} [{Evaluate(Call(w go []))}])
+            thrown | throw v;
+                Throw(v)
+            deleted | delete v.depth;
+                Evaluate(Unary(delete Member(v depth)))
+            both kinds of nothing | return v == null;
+                Return(NullTest(v))
+            truth of not | if (!v) { return w; } return v;
+                If(Unary(! v) {Return(w)}) Return(v)
+            double not | return !!v;
+                Return(Unary(! Unary(! v)))
+            increased | v.depth++;
+                Evaluate(Assignment(Member(v depth) + INTEGER:1))
+            computed member | return v[w];
+                Return(Index(v w))
+            yielded | yield v;
+                Evaluate(Yield([v]))
+            private member | return this.#depth;
+                Return(Member(this #depth))
+            """;
+
+    private static final String FILES = """
+            class | class Tug extends Boat { #depth = 4; static count = 0; name; constructor(name, depth = 4) { super(name); this.name = name; } get deep() { return true; } set deep(v) { } static of() { return new Tug(); } async go() { } *all() { } }
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Field(#depth INTEGER:4) Field(count INTEGER:0) Field(name) Routine(Tug CONSTRUCTOR [] [name depth] {Evaluate(Call(super [name])) Evaluate(Assignment(Member(this name) = name))}) Routine(deep METHOD [] [] {Return(BOOLEAN:true)}) Routine(setDeep METHOD [] [v] {}) Routine(of METHOD [] [] {Return(Creation(Tug []))}) Routine(go METHOD [] [] {}) Routine(all METHOD [] [] {})])])
+            prototype | function Tug(name) { this.name = name; }\\nTug.prototype.go = function (v) { return v; };\\nTug.of = function () { return new Tug(); };
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Field(name)]) Routine(of METHOD [] [] {Return(Creation(Tug []))})])
+            prototype at once | function Tug(name) { this.name = name; }\\nTug.prototype = { go: function (v) { return v; }, stop() { } };
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Routine(stop METHOD [] [] {}) Field(name)])])
+            inherits the old way | function Tug() { Boat.call(this); }\\nTug.prototype = Object.create(Boat.prototype);
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Routine(Tug CONSTRUCTOR [] [] {Evaluate(Call(Boat call [this]))})])])
+            constant function | const deep = (v, w = 4) => v > w;
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v w] {Return(Binary(> v w))})])
+            function | function deep(v, { depth, name = 'a' }, ...rest) { return 4; }
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v options rest] {Unpacked([options Local(depth) Local(name)]) Return(INTEGER:4)})])
+            exported | export default class Tug { }\\nexport const deep = v => v;\\nexport function low(v) { return v; }
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] []) Routine(deep METHOD [] [v] {Return(v)}) Routine(low METHOD [] [v] {Return(v)})])
+            common module | module.exports = { deep(v) { return v; }, low: function (v) { return v; } };\\nexports.high = v => v;
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)}) Routine(low METHOD [] [v] {Return(v)}) Routine(high METHOD [] [v] {Return(v)})])
+            object of functions | const desk = { moor(v) { return v; }, leave: v => v, depth: 4 };
+                TypeDeclaration(desk CLASS [] [] [] [] [Field(desk object Sequence(object [Named(moor Lambda([v] {Return(v)})) Named(leave Lambda([v] v)) Named(depth INTEGER:4)]))])
+            class as a value | const Tug = class extends Boat { go() { } };
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Routine(go METHOD [] [] {})])])
+            documented | /** @param {Tug} v @returns {number|null} */\\nfunction deep(v) { return null; }
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] number [v] {Return(NULL)})])
+            top level code | const tug = new Tug();\\ntug.go();
+                TypeDeclaration(desk CLASS [] [] [] [] [Field(tug Tug Creation(Tug [])) Routine(INITIALISER [] [] {Evaluate(Call(tug go []))})])
+            assigned at once | function Tug(name) { this.name = name; }\\nObject.assign(Tug.prototype, { go(v) { return v; } });
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Field(name)])])
+            inherits by a helper | function Tug() { }\\nutil.inherits(Tug, Boat);\\nTug.prototype.go = function () { };
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Routine(Tug CONSTRUCTOR [] [] {}) Routine(go METHOD [] [] {})])])
+            """;
+
+    @TestFactory
+    Stream<DynamicTest> expressionsAndStatements() {
+        return Constructs.bodies("javascript", BODIES);
+    }
+
+    @TestFactory
+    Stream<DynamicTest> declarations() {
+        return Constructs.files("javascript", FILES);
+    }
+}
