@@ -116,7 +116,11 @@ final class Answers {
     /** @return how much was printed in silence so far */
     private long quiet(boolean on) {
         standIns.quiet(on);
-        return printed.stream().mapToLong(each -> each.quiet(on)).sum();
+        long unheard = 0;
+        for (Capture each : printed) {
+            unheard += each.quiet(on);
+        }
+        return unheard;
     }
 
     /** Does something that nobody shall hear. */

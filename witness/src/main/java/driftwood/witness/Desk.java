@@ -36,6 +36,9 @@ final class Desk {
     /** What was written since the last call, by name. Links are not followed; a folder is told only where it is empty. */
     List<Outcome.Writing> take() {
         List<Path> all = below();
+        if (all.isEmpty()) {
+            return List.of();
+        }
         List<Outcome.Writing> written = new ArrayList<>();
         List<Path> told = all.stream().filter(each -> !isFilled(each)).sorted().toList();
         for (Path each : told.subList(0, Math.min(MOST_FILES, told.size()))) {

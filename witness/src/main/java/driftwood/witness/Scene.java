@@ -130,9 +130,21 @@ final class Scene {
 
     /** Whether a later step uses what has this name. */
     private boolean isCalled(String name) {
-        return script.steps().stream().anyMatch(each -> each.of().equals(name)
-                || each.act() instanceof Make.Call call && call.arguments().stream().anyMatch(argument ->
-                argument instanceof Make.Same same && same.name().equals(name)));
+        for (Script.Step each : script.steps()) {
+            if (each.of().equals(name) || each.act() instanceof Make.Call call && isHanded(call, name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isHanded(Make.Call call, String name) {
+        for (Make each : call.arguments()) {
+            if (each instanceof Make.Same same && same.name().equals(name)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void hand(String name, Object object) {

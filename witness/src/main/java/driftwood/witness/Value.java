@@ -22,4 +22,21 @@ public record Value(String kind, String text, List<String> names, List<Value> pa
     public static Value many(String kind, List<Value> parts) {
         return new Value(kind, "", List.of(), List.copyOf(parts));
     }
+
+    /** Written out: what the platform would make of the parts takes longer to link than most processes have to compare. */
+    @Override
+    public boolean equals(Object other) {
+        return this == other || other instanceof Value value && kind.equals(value.kind) && text.equals(value.text)
+                && names.equals(value.names) && parts.equals(value.parts);
+    }
+
+    @Override
+    public String toString() {
+        return "Value[kind=" + kind + ", text=" + text + ", names=" + names + ", parts=" + parts + "]";
+    }
+
+    @Override
+    public int hashCode() {
+        return ((kind.hashCode() * 31 + text.hashCode()) * 31 + names.hashCode()) * 31 + parts.hashCode();
+    }
 }

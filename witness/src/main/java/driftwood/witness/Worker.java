@@ -2,7 +2,6 @@ package driftwood.witness;
 
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
-import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 
@@ -16,7 +15,8 @@ final class Worker {
     /** For a thread that is given up to notice, in milliseconds. */
     private static final long GRACE = 20;
 
-    private final SynchronousQueue<Job> jobs = new SynchronousQueue<>();
+    /** Handed over by a plain wait: a queue that both sides spin on for a while costs as much as most cases. */
+    private Job next;
     private final Thread thread = new Thread(null, this::work, "case", 1 << 20);
 
     /** A case to run, and what came of it. */
@@ -79,7 +79,7 @@ final class Worker {
     Outcome run(ClassLoader loader, Supplier<Outcome> run, long limit) {
         Job job = new Job(loader, run);
         try {
-            jobs.put(job);
+            hand(job);
             boolean runs = job.awaits(limit);
             long given = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos((Witness.PATIENCE - 1) * limit);
             while (runs && System.nanoTime() < given && time(thread) - job.begun() < TimeUnit.MILLISECONDS.toNanos(limit)) {
@@ -102,16 +102,34 @@ final class Worker {
         return time < 0 ? Long.MAX_VALUE : time;
     }
 
+    private synchronized void hand(Job job) {
+        next = job;
+        notifyAll();
+    }
+
+    private synchronized Job taken() throws InterruptedException {
+        while (next == null) {
+            wait();
+        }
+        Job job = next;
+        next = null;
+        return job;
+    }
+
     private void work() {
         while (true) {
             Job job;
             try {
-                job = jobs.take();
+                job = taken();
             } catch (InterruptedException e) {
                 continue;
             }
-            thread.setName("case");
-            thread.setPriority(Thread.NORM_PRIORITY);
+            if (!thread.getName().equals("case")) {
+                thread.setName("case");
+            }
+            if (thread.getPriority() != Thread.NORM_PRIORITY) {
+                thread.setPriority(Thread.NORM_PRIORITY);
+            }
             thread.setUncaughtExceptionHandler(null);
             thread.setContextClassLoader(job.loader);
             job.begin();
