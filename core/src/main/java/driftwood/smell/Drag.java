@@ -31,13 +31,18 @@ public record Drag(double value, double weight, List<String> reasons) {
         return new Builder(reach, files, size);
     }
 
+    /** What so many places that must be edited together add. */
+    public static double reaching(int places) {
+        return PER_REACH * log2(1 + Math.max(1, places));
+    }
+
     /** Collects risks and gives the drag. */
     public static final class Builder {
         private final List<String> reasons = new ArrayList<>();
         private double sum;
 
         private Builder(int reach, int files, int size) {
-            sum = PER_REACH * log2(1 + Math.max(1, reach)) + PER_SPREAD * log2(Math.max(1, files))
+            sum = reaching(reach) + PER_SPREAD * log2(Math.max(1, files))
                     + PER_SIZE * log2(1 + Math.max(0, size));
             reasons.add(reach == 1 ? "1 place to edit" : reach + " places in " + files
                     + (files == 1 ? " file to edit together" : " files to edit together"));

@@ -22,11 +22,15 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
     private static final Set<String> VALUES = Set.of("String", "string", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
             "Double", "Float", "Number", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
+    /** Where no object can stand for what is missing, more guards than these weigh no more: each ends in a way of its own. */
+    private static final int SOME = 4;
     private static final Pattern LINK = Pattern.compile("(?i:get_?)?(?i:next|prev|previous|parent|owner|prototype|enclosing|outer)([A-Z_].*)?");
 
     /** What a routine may not give. @param owner declares it */
     static Missing of(RoutineOutline routine, TypeOutline owner, Program program) {
-        boolean open = routine.typeParameters().contains(routine.returns().text());
+        RoutineOutline first = program.rootOf(routine);
+        boolean open = routine.typeParameters().contains(routine.returns().text()) || program.type(first.owner()).filter(each ->
+                each.typeParameters().contains(first.returns().text())).isPresent();
         Missing missing = of(routine.returns(), owner, program);
         boolean next = LINK.matcher(routine.name()).matches() && program.resolve(routine.returns(), owner)
                 .filter(each -> each.equals(owner) || program.ancestors(owner).contains(each)).isPresent();
@@ -51,9 +55,10 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
 
     /** Weighs a finding. @param guards places that ask for nothing @param careful whether everybody asks */
     Drag.Builder weighed(Drag.Builder drag, int guards, boolean careful) {
-        return drag.risk(isValue, -2.0, "what is missing is a value, or of any type: no object can stand for it")
+        double beyond = Math.max(0, Drag.reaching(guards) - Drag.reaching(SOME));
+        return drag.risk(isValue, -2.0 - beyond, "what is missing is a value, or of any type: no object can stand for it")
                 .risk(isChecked, isValue ? -0.8 : -1.4, "the compiler refuses whoever does not ask")
-                .risk(isLink, -1.0, "it links to another of its kind, and links end somewhere")
+                .risk(isLink, isValue ? -1.0 : -1.0 - beyond, "it links to another of its kind, and links end somewhere")
                 .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.8, "few places ask, and all of them do");
     }
 }
