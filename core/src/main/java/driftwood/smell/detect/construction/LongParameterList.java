@@ -114,7 +114,13 @@ public final class LongParameterList implements Detector {
 
     /** Nearly all are called the same but for a number: the cells of a matrix, the points of a curve. */
     private static boolean isNumbered(RoutineOutline routine) {
-        return routine.parameters().size() - routine.parameters().stream().filter(each -> each.name().matches("[a-z]{1,3}_?\\d{1,2}")).count() <= 1;
+        return routine.parameters().size() - routine.parameters().stream().filter(each -> each.name().matches("([a-z]{1,3}_?|_)\\d{1,2}")).count() <= 1;
+    }
+
+    /** All are called as in a formula, by a letter or two: who calls it has the formula before him. */
+    private static boolean isFormula(RoutineOutline routine) {
+        return routine.parameters().stream().allMatch(each -> each.name().matches("[A-Za-z]\\w?") && !each.type().simpleName().equals("String"))
+                && routine.parameters().stream().map(ParameterOutline::type).distinct().count() <= 2;
     }
 
     /** The parent's constructor gets nearly all of it handed on. */
@@ -192,6 +198,7 @@ public final class LongParameterList implements Detector {
                 .risk(burdened == 1 && count <= SIZE, -0.8, "only one place calls it")
                 .risk(count <= SIZE && neighbours.isEmpty() && isTyped(routine), -0.5, "no neighbours of one type: the compiler notices what is swapped")
                 .risk(isNumbered(routine), -1.2, "its parameters are numbered: a row of values, which nobody takes for one another")
+                .risk(isFormula(routine) && !isNumbered(routine), -1.2, "its parameters are the letters of a formula")
                 .risk(count <= 2 * SIZE && isOfBuffers(routine), -0.7, "ranges of a buffer, handed on where objects would cost")
                 .risk(burdened > 0 && count > required && required <= BURDEN, -0.6, "what is new can have a default: callers need not change")
                 .risk(!neighbours.isEmpty(), Math.min(0.6, 0.2 * neighbours.size()),

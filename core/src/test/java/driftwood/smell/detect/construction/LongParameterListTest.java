@@ -1,7 +1,13 @@
 package driftwood.smell.detect.construction;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import driftwood.Given;
 import driftwood.smell.detect.SmellCases;
+import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LongParameterListTest extends SmellCases {
     private static String desk(String members) {
@@ -39,5 +45,24 @@ class LongParameterListTest extends SmellCases {
     @Override
     protected String smell() {
         return "long-parameter-list";
+    }
+
+    /** The same list is dragged along less where nobody takes one part for another. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            void add(Point t1, Point t2, Point ax, Point az, Point bx, Point dx)                          | formula
+            int small(byte[] p, byte[] q, int m, byte[] x, int n, int z)                                  | formula
+            void set(long _0, long _1, long _2, long _3, long _4, long _5)                                | numbered
+            void set(double m11, double m12, double m21, double m22, double dx, double m32)               | numbered
+            void book(int a, String b, int c, String d, int e, String f)                                  |
+            void add(Point first, Point second, Point left, Point right, Point below, Point above)        |
+            void add(Point a, Vessel b, int c, Point d, Vessel e, long f)                                 |
+            """)
+    void lettersOfAFormulaAndNumbersAreNoList(String routine, String reason) {
+        List<String> reasons = Given.scan("", "package quay;\nclass Point { }\nclass Vessel { }\nabstract class Desk { abstract " + routine + "; }").findings().stream()
+                .filter(each -> each.smell().equals(smell())).flatMap(each -> each.drag().reasons().stream()).toList();
+        assertThat(reasons).as(routine).isNotEmpty();
+        assertThat(reasons.stream().anyMatch(each -> each.contains("letters of a formula"))).as(routine).isEqualTo("formula".equals(reason));
+        assertThat(reasons.stream().anyMatch(each -> each.contains("numbered"))).as(routine).isEqualTo("numbered".equals(reason));
     }
 }
