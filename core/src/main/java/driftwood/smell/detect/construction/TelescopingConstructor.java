@@ -150,7 +150,7 @@ public final class TelescopingConstructor implements Detector {
         Detail detail = new Detail.Ladder(type.name(), steps, List.copyOf(names), callers);
         String symbol = constructors ? Symbol.member(type.name(), longest.name()) : Symbol.member(type.name(), longest.name()) + "()";
         return SMELL.finding(new Spot(longest.file(), line, end, symbol),
-                drag(steps.size(), callers, type, longest, neighbours, names.size(), false), message, evidence, detail);
+                drag(steps.size(), callers, type, longest, neighbours, names, false), message, evidence, detail);
     }
 
     /** Form (b): one constructor whose optional parts callers must fill. */
@@ -189,7 +189,7 @@ public final class TelescopingConstructor implements Detector {
         Detail detail = new Detail.Ladder(type.name(), List.of(constructor), List.copyOf(names),
                 calls.outside(type, constructor));
         findings.add(SMELL.finding(Spot.of(constructor),
-                drag(1, fillers, type, constructor, neighbours, names.size(), named && nameable), message, evidence, detail));
+                drag(1, fillers, type, constructor, neighbours, names, named && nameable), message, evidence, detail));
     }
 
     private static void addCommon(List<Evidence> evidence, TypeOutline type, RoutineOutline longest,
@@ -203,7 +203,7 @@ public final class TelescopingConstructor implements Detector {
 
     // driftwood: leave long-parameter-list because the two forms have these facts in common and no type for them
     private static Drag drag(int steps, List<Caller> callers, TypeOutline type, RoutineOutline longest,
-            List<String> neighbours, int optional, boolean nameable) {
+            List<String> neighbours, Set<String> optional, boolean nameable) {
         Set<String> files = new HashSet<>(Set.of(type.file()));
         long filled = callers.stream().filter(Caller::isFilling).count();
         callers.stream().filter(Caller::isFilling).forEach(each -> files.add(each.place().file()));
@@ -213,9 +213,11 @@ public final class TelescopingConstructor implements Detector {
                                 + " of same-typed neighbours can be swapped unnoticed")
                 .risk(steps > 1 && longest.parameters().stream().allMatch(each -> CAPACITY.matcher(each.name()).matches()), -0.8,
                         "how much room a collection takes is asked for so everywhere")
-                .risk(steps > 1 && optional == 1, -0.6, "only one part is optional")
+                .risk(steps > 1 && optional.size() == 1, -0.6, "only one part is optional")
                 .risk(steps > 1 && longest.parameters().size() <= FEW, longest.parameters().size() < FEW ? -1.6 : -0.8,
                         "even the longest takes no more than " + longest.parameters().size() + " parts")
+                .risk(steps == 1 && longest.parameters().stream().filter(each -> optional.contains(each.name())).allMatch(each -> each.type().text().equals("boolean")), -0.8,
+                        "what may be left out is told by true and false everywhere: it is all flags")
                 .risk(nameable, -1.6, "callers can name what they pass, and leave out what has a default")
                 .risk(type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(type.traits().isAbstract() && longest.isConstructor(), -0.6, "only its subclasses call it")

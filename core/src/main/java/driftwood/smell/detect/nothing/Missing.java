@@ -29,12 +29,14 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
     /** What a routine may not give. @param owner declares it */
     static Missing of(RoutineOutline routine, TypeOutline owner, Program program) {
         RoutineOutline first = program.rootOf(routine);
-        boolean open = routine.typeParameters().contains(routine.returns().text()) || program.type(first.owner()).filter(each ->
-                each.typeParameters().contains(first.returns().text())).isPresent();
+        Optional<TypeOutline> declares = program.type(first.owner());
+        boolean open = routine.typeParameters().contains(routine.returns().text())
+                || declares.filter(each -> each.typeParameters().contains(first.returns().text())).isPresent();
         Missing missing = of(routine.returns(), owner, program);
         boolean next = LINK.matcher(routine.name()).matches() && program.resolve(routine.returns(), owner)
                 .filter(each -> each.equals(owner) || program.ancestors(owner).contains(each)).isPresent();
-        return new Missing(open || missing.isValue, next || missing.isLink, missing.isChecked);
+        boolean link = missing.isLink || declares.filter(each -> of(first.returns(), each, program).isLink).isPresent();
+        return new Missing(open || missing.isValue, next || link, missing.isChecked);
     }
 
     /** What a field may not hold. Where its type is not told, its name tells a link. */

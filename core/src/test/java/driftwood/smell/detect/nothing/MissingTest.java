@@ -44,7 +44,7 @@ class MissingTest {
     }
 
     @ParameterizedTest(name = "{0}#{1}: {2}")
-    @CsvSource({"quay.Pilot, 0, true", "quay.Part, 0, true", "quay.Group, 0, true", "quay.Item, 0, false"})
+    @CsvSource({"quay.Pilot, 0, true", "quay.Part, 0, true", "quay.Group, 0, true", "quay.Item, 0, true"})
     void whatIsOfTheSameKindIsALink(String type, int routine, boolean link) {
         Program program = Given.scan("", QUAY).program();
         TypeOutline owner = program.type(type).orElseThrow();
@@ -62,6 +62,17 @@ class MissingTest {
         Program program = Given.scan("", "package quay;\nclass Berth { void moor() { } }\n" + types).program();
         TypeOutline owner = program.type("quay.Desk").orElseThrow();
         assertThat(Missing.of(owner.routines().get(0), owner, program).isValue()).isEqualTo(value);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(delimiter = '|', textBlock = """
+            interface Part { Group around(); } interface Group extends Part { } abstract class Desk implements Part { public Group around() { return null; } } | true
+            interface Part { Berth around(); } interface Group extends Part { } abstract class Desk implements Part { public Berth around() { return null; } } | false
+            """)
+    void whatTheFirstDeclarationLinksToIsALink(String types, boolean link) {
+        Program program = Given.scan("", "package quay;\nclass Berth { void moor() { } }\n" + types).program();
+        TypeOutline owner = program.type("quay.Desk").orElseThrow();
+        assertThat(Missing.of(owner.routines().get(0), owner, program).isLink()).isEqualTo(link);
     }
 
     @ParameterizedTest(name = "value {0}, link {1}, checked {2}, asked in {3} places: {5}")
