@@ -23,12 +23,13 @@ final class EcmaModule extends EcmaClasses {
     private final EcmaImports imports;
     private final List<Node> members = new ArrayList<>();
     private final List<Cst> loose = new ArrayList<>();
-    private final EcmaPrototypes prototypes = new EcmaPrototypes();
+    private final EcmaPrototypes prototypes;
     private final Map<String, Cst> functions = new LinkedHashMap<>();
 
     EcmaModule(SourceText source, Cst root) {
         super(source.text());
         this.root = root;
+        this.prototypes = new EcmaPrototypes(root, this);
         String path = source.file().path();
         List<String> names = new ArrayList<>();
         for (String each : path.split("/")) {

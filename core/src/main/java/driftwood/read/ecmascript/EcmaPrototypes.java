@@ -5,6 +5,7 @@ import driftwood.read.AssignedFields.Told;
 import driftwood.read.sitter.Cst;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,18 @@ final class EcmaPrototypes {
     /** Routines by the name of the function. */
     private final Map<String, List<Routine>> routines = new LinkedHashMap<>();
     private final Map<String, TypeRef> parents = new LinkedHashMap<>();
+    /** Names of what the module declares as a class: what is added to one of them is no second class. */
+    private final Set<String> declared = new HashSet<>();
+
+    /** @param root of the module */
+    EcmaPrototypes(Cst root, EcmaClasses reader) {
+        for (Cst each : root.inner()) {
+            Cst inner = each.is("export_statement") ? each.part("declaration").or(() -> each.part("value")).orElse(each) : each;
+            if (inner.kind().startsWith("class") || inner.is("abstract_class_declaration")) {
+                inner.part("name").map(reader::text).ifPresent(declared::add);
+            }
+        }
+    }
 
     /** Takes a statement's expression where it gives a prototype something. @return whether it did */
     boolean takes(Cst node, EcmaClasses reader) {
@@ -29,14 +42,15 @@ final class EcmaPrototypes {
     private boolean isAssigned(Cst node, EcmaClasses reader) {
         String target = node.part("left").filter(each -> each.is("member_expression")).map(reader::text).orElse("");
         Optional<Cst> value = node.part("right");
-        if (target.endsWith(END) && value.isPresent()) {
+        if (target.endsWith(END) && value.isPresent() && !declared.contains(type(target))) {
             return isMembers(target, value.get(), reader) || isParent(target, reader.text(value.get()));
         }
-        int at = target.lastIndexOf('.');
-        if (value.filter(each -> FUNCTIONS.contains(each.kind())).isEmpty() || !target.substring(0, Math.max(0, at)).endsWith(END)) {
+        int at = Math.max(0, target.lastIndexOf('.'));
+        String type = type(target.substring(0, at));
+        if (value.filter(each -> FUNCTIONS.contains(each.kind())).isEmpty() || !target.substring(0, at).endsWith(END) || declared.contains(type)) {
             return false;
         }
-        add(type(target.substring(0, at)), target.substring(at + 1), value.get(), reader);
+        add(type, target.substring(at + 1), value.get(), reader);
         return true;
     }
 
@@ -49,7 +63,7 @@ final class EcmaPrototypes {
             return true;
         }
         String target = given.size() < 2 || !called.matches("Object\\.assign|(\\w+\\.)?(extend|mixin)") ? "" : reader.text(given.get(0));
-        return target.endsWith(END) && isMembers(target, given.get(given.size() - 1), reader);
+        return target.endsWith(END) && !declared.contains(type(target)) && isMembers(target, given.get(given.size() - 1), reader);
     }
 
     private boolean isMembers(String target, Cst object, EcmaClasses reader) {

@@ -111,6 +111,8 @@ class JavaScriptConstructsTest {
                 TypeDeclaration(desk CLASS [] [] [] [] [Field(tug Tug Creation(Tug [])) Routine(INITIALISER [] [] {Evaluate(Call(tug go []))})])
             assigned at once | function Tug(name) { this.name = name; }\\nObject.assign(Tug.prototype, { go(v) { return v; } });
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Field(name)])])
+            more for a class | class Tug { }\\nTug.prototype.go = function () { };\\nObject.assign(Tug.prototype, { stop() { } });
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] []) Routine(INITIALISER [] [] {Evaluate(Assignment(Member(Member(Tug prototype) go) = Lambda([] {}))) Evaluate(Call(Object assign [Member(Tug prototype) Sequence(object [Named(stop Lambda([] {}))])]))})])
             inherits by a helper | function Tug() { }\\nutil.inherits(Tug, Boat);\\nTug.prototype.go = function () { };
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Routine(Tug CONSTRUCTOR [] [] {}) Routine(go METHOD [] [] {})])])
             """;
