@@ -4,6 +4,7 @@ import driftwood.read.Normal;
 import driftwood.tree.Call;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
+import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.TypeRef;
@@ -17,7 +18,7 @@ final class JavaConditions {
 
     /** What a call asks, where it is one of the library's ways to ask for nothing, a type or equality. */
     static Optional<Node> ofCall(int start, int end, Node receiver, String name, List<Node> arguments) {
-        boolean objects = receiver instanceof Name owner && owner.name().equals("Objects");
+        boolean objects = receiver instanceof Name owner && owner.name().equals("Objects") || receiver instanceof Member whole && whole.name().equals("Objects");
         if (arguments.size() == 1) {
             Node argument = arguments.get(0);
             switch (name) {
