@@ -20,9 +20,10 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.commons.io.FileUtils;
 import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
 
-/** Small pieces of code, read: bodies of a routine f with parameters v and w, or whole files. */
-public final class Constructs {
+/** Small pieces of code in one language, read: bodies of a routine f with parameters v and w, and whole files. */
+public abstract class Constructs {
     /** The body of the routine goes where the % stands. */
     private static final Map<String, String> AROUND = Map.of("java", "class Desk { Object f(Object v, Object w) { % } }",
             "python", "class Desk:\n    def f(self, v, w):\n        %\n", "csharp", "class Desk { object f(object v, object w) { % } }",
@@ -32,20 +33,30 @@ public final class Constructs {
     private static final Map<String, String> FILE = Map.of("java", "Desk.java", "python", "desk.py", "csharp", "Desk.cs",
             "javascript", "desk.js", "typescript", "desk.ts", "php", "Desk.php", "ruby", "desk.rb", "kotlin", "Desk.kt");
 
-    private Constructs() {
+    private final String language;
+    private final String bodies;
+    private final String files;
+
+    /**
+     * Two tables.
+     *
+     * @param bodies each pair of lines: a name and code for the body, and below it the tree
+     * @param files  each pair of lines: a name and the code of a file, its lines divided by a written {@code \\n}, and below it what the file declares
+     */
+    protected Constructs(String language, String bodies, String files) {
+        this.language = language;
+        this.bodies = bodies;
+        this.files = files;
     }
 
-    /** Each pair of lines: a name and code for the body, and below it the tree. */
-    public static Stream<DynamicTest> bodies(String language, String rows) {
-        return tests(rows, code -> body(language, code));
+    @TestFactory
+    Stream<DynamicTest> expressionsAndStatements() {
+        return tests(bodies, code -> body(language, code));
     }
 
-    /** Each pair of lines: a name and the code of a file, its lines divided by a written {@code \\n}, and below it what the file declares. */
-    public static Stream<DynamicTest> files(String language, String rows) {
-        return tests(rows, code -> {
-            String text = TreeText.of(unit(language, code.replace("\\n", "\n") + "\n"));
-            return text.replaceFirst("^Unit\\(\\[] \\[(.*)]\\)$", "$1");
-        });
+    @TestFactory
+    Stream<DynamicTest> declarations() {
+        return tests(files, code -> TreeText.of(unit(language, code.replace("\\n", "\n") + "\n")).replaceFirst("^Unit\\(\\[] \\[(.*)]\\)$", "$1"));
     }
 
     private static Stream<DynamicTest> tests(String rows, java.util.function.UnaryOperator<String> reading) {

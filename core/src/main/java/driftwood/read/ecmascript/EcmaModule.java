@@ -15,7 +15,6 @@ import java.util.Set;
 /** The whole tree of one module: its functions and values, its classes, and what of it is run when it is loaded. */
 final class EcmaModule extends EcmaClasses {
     private static final Set<String> TYPES = Set.of("class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration");
-    private static final Set<String> FUNCTIONS = Set.of("function_expression", "arrow_function", "generator_function");
 
     private final Cst root;
     private final String packageName;
@@ -70,7 +69,7 @@ final class EcmaModule extends EcmaClasses {
             case "export_statement" -> {
                 imports.add(node);
                 Optional<Cst> inner = node.part("declaration").or(() -> node.part("value"));
-                inner.ifPresent(each -> top(each.is("class") ? each : each));
+                inner.ifPresent(this::top);
             }
             case "class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration" -> members.add(declaration(node));
             case "class" -> members.add(type(node, node.part("name").map(this::text).orElse(module)));
@@ -99,7 +98,7 @@ final class EcmaModule extends EcmaClasses {
             }
         } else if (!name.is("identifier")) {
             loose.add(declaration);
-        } else if (value.filter(each -> FUNCTIONS.contains(each.kind())).isPresent()) {
+        } else if (value.filter(each -> EcmaPrototypes.FUNCTIONS.contains(each.kind())).isPresent()) {
             functions.put(text(name), value.get());
         } else if (value.filter(each -> each.is("class")).isPresent()) {
             members.add(type(value.get(), text(name)));
@@ -117,12 +116,8 @@ final class EcmaModule extends EcmaClasses {
 
     /** Whether all that an object holds are functions of its own and names, and one is a function. */
     private boolean isOfFunctions(Cst object) {
-        return object.is("object") && object.inner().stream().anyMatch(each -> functionOf(each).isPresent()) && object.inner().stream().allMatch(each ->
-                functionOf(each).isPresent() || each.is("shorthand_property_identifier") || each.is("pair") && each.part("value").filter(one -> one.is("identifier")).isPresent());
-    }
-
-    private static Optional<Cst> functionOf(Cst member) {
-        return member.is("method_definition") ? Optional.of(member) : member.is("pair") ? member.part("value").filter(each -> FUNCTIONS.contains(each.kind())) : Optional.empty();
+        return object.is("object") && object.inner().stream().anyMatch(each -> EcmaPrototypes.functionOf(each).isPresent()) && object.inner().stream().allMatch(each ->
+                EcmaPrototypes.functionOf(each).isPresent() || each.is("shorthand_property_identifier") || each.is("pair") && each.part("value").filter(one -> one.is("identifier")).isPresent());
     }
 
     private Optional<String> required(Cst value) {
@@ -144,10 +139,10 @@ final class EcmaModule extends EcmaClasses {
         Optional<Cst> target = only.is("assignment_expression") ? only.part("left").filter(each -> each.is("member_expression")) : Optional.empty();
         Optional<Cst> value = only.part("right");
         if (target.isPresent() && text(target.get()).equals("module.exports") && value.filter(this::isOfFunctions).isPresent()) {
-            value.get().inner().forEach(each -> functionOf(each).ifPresent(one -> functions.putIfAbsent(each.part("key").or(() -> each.part("name")).map(this::text).orElse(""), one)));
+            value.get().inner().forEach(each -> EcmaPrototypes.functionOf(each).ifPresent(one -> functions.putIfAbsent(EcmaPrototypes.nameOf(each, this), one)));
             return;
         }
-        if (target.isEmpty() || value.filter(each -> FUNCTIONS.contains(each.kind()) || each.is("class")).isEmpty()) {
+        if (target.isEmpty() || value.filter(each -> EcmaPrototypes.FUNCTIONS.contains(each.kind()) || each.is("class")).isEmpty()) {
             loose.add(statement);
             return;
         }

@@ -14,7 +14,8 @@ import java.util.Set;
 
 /** The classes of a module that are written as functions: what is given to their prototypes is theirs. */
 final class EcmaPrototypes {
-    private static final Set<String> FUNCTIONS = Set.of("function_expression", "arrow_function", "generator_function", "method_definition");
+    /** What makes a function, as a value or as a member. */
+    static final Set<String> FUNCTIONS = Set.of("function_expression", "arrow_function", "generator_function", "method_definition");
     private static final String END = ".prototype";
 
     /** Routines by the name of the function. */
@@ -69,10 +70,18 @@ final class EcmaPrototypes {
     private boolean isMembers(String target, Cst object, EcmaClasses reader) {
         List<Cst> members = object.is("object") ? object.inner() : List.of();
         for (Cst each : members) {
-            Optional<Cst> function = each.is("method_definition") ? Optional.of(each) : each.part("value").filter(one -> FUNCTIONS.contains(one.kind()));
-            function.ifPresent(one -> add(type(target), each.part("key").or(() -> each.part("name")).map(reader::text).orElse(""), one, reader));
+            functionOf(each).ifPresent(one -> add(type(target), nameOf(each, reader), one, reader));
         }
         return routines.containsKey(type(target)) && !members.isEmpty();
+    }
+
+    /** The function that a member of an object is. */
+    static Optional<Cst> functionOf(Cst member) {
+        return member.is("method_definition") ? Optional.of(member) : member.part("value").filter(each -> FUNCTIONS.contains(each.kind()));
+    }
+
+    static String nameOf(Cst member, EcmaClasses reader) {
+        return member.part("key").or(() -> member.part("name")).map(reader::text).orElse("");
     }
 
     private boolean isParent(String target, String value) {

@@ -1,12 +1,9 @@
 package driftwood.read.csharp;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class CSharpConstructsTest {
+class CSharpConstructsTest extends Constructs {
     private static final String BODIES = """
             pattern with a name | return v is Tug t ? t.Depth : w;
                 Return(Conditional(TypeTest(v Tug t) Member(t Depth) w))
@@ -157,13 +154,7 @@ class CSharpConstructsTest {
                 TypeDeclaration(Quay CLASS [] [] [] [] [TypeDeclaration(Berth CLASS [] [] [] [] []) TypeDeclaration(Side ENUM [] [] [] [] [EnumConstant(Left [])])])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("csharp", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("csharp", FILES);
+    CSharpConstructsTest() {
+        super("csharp", BODIES, FILES);
     }
 }

@@ -1,12 +1,9 @@
 package driftwood.read.ecmascript;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class JavaScriptConstructsTest {
+class JavaScriptConstructsTest extends Constructs {
     private static final String BODIES = """
             type of | return typeof v === 'string';
                 Return(TypeTest(v string))
@@ -117,13 +114,7 @@ class JavaScriptConstructsTest {
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Routine(Tug CONSTRUCTOR [] [] {}) Routine(go METHOD [] [] {})])])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("javascript", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("javascript", FILES);
+    JavaScriptConstructsTest() {
+        super("javascript", BODIES, FILES);
     }
 }

@@ -1,12 +1,9 @@
 package driftwood.read.ecmascript;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class TypeScriptConstructsTest {
+class TypeScriptConstructsTest extends Constructs {
     private static final String BODIES = """
             as | return v as Tug;
                 Return(Cast(Tug v))
@@ -59,13 +56,7 @@ class TypeScriptConstructsTest {
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Field(crew Crew) Field(DEEP INTEGER:4) Field(name string)])])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("typescript", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("typescript", FILES);
+    TypeScriptConstructsTest() {
+        super("typescript", BODIES, FILES);
     }
 }

@@ -1,12 +1,9 @@
 package driftwood.read.java;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class JavaConstructsTest {
+class JavaConstructsTest extends Constructs {
     private static final String BODIES = """
             pattern with a name | return v instanceof Tug t ? t.depth() : w;
                 Return(Conditional(TypeTest(v Tug t) Call(t depth []) w))
@@ -111,13 +108,7 @@ class JavaConstructsTest {
                 Unit(quay [Import(java.util.List List) Import(java.lang.Math onDemand isStatic)] [TypeDeclaration(Tug CLASS [] [] [] [] [Field(names List<String>)])])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("java", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("java", FILES);
+    JavaConstructsTest() {
+        super("java", BODIES, FILES);
     }
 }

@@ -1,12 +1,9 @@
 package driftwood.read.kotlin;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class KotlinConstructsTest {
+class KotlinConstructsTest extends Constructs {
     private static final String BODIES = """
             type in when | return when (v) { is Tug -> 1~is Barge -> 2~else -> 3 }
                 Return(Match(v [Arm([TypeTest(v Tug)] {INTEGER:1}) Arm([TypeTest(v Barge)] {INTEGER:2}) Arm([] isDefault {INTEGER:3})] expression))
@@ -131,13 +128,7 @@ class KotlinConstructsTest {
                 TypeDeclaration(Quay CLASS [] [] [] [] [TypeDeclaration(Berth CLASS [] [] [] [] [Routine(Berth CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Field(name String)]) TypeDeclaration(Desk CLASS [] [] [] [] [])])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("kotlin", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("kotlin", FILES);
+    KotlinConstructsTest() {
+        super("kotlin", BODIES, FILES);
     }
 }

@@ -1,12 +1,9 @@
 package driftwood.read.php;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class PhpConstructsTest {
+class PhpConstructsTest extends Constructs {
     private static final String BODIES = """
             match | return match($v) { 1 => $w, 2, 3 => $v, default => 4 };
                 Return(Match(v [Arm([INTEGER:1] {w}) Arm([INTEGER:2 INTEGER:3] {v}) Arm([] isDefault {INTEGER:4})] expression))
@@ -115,13 +112,7 @@ class PhpConstructsTest {
                 TypeDeclaration(Desk CLASS [] [] [] [] [Routine(INITIALISER [] [] {Local(tug Creation(Tug [])) Evaluate(Call(tug go []))})])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("php", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("php", FILES);
+    PhpConstructsTest() {
+        super("php", BODIES, FILES);
     }
 }

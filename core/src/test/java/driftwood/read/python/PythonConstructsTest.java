@@ -1,12 +1,9 @@
 package driftwood.read.python;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class PythonConstructsTest {
+class PythonConstructsTest extends Constructs {
     private static final String BODIES = """
             type of several | return isinstance(v, (Tug, Barge))
                 Return(Binary(|| TypeTest(v Tug) TypeTest(v Barge)))
@@ -89,13 +86,7 @@ class PythonConstructsTest {
                 TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] int [v w x] {Return(NULL)})])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("python", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("python", FILES);
+    PythonConstructsTest() {
+        super("python", BODIES, FILES);
     }
 }

@@ -1,12 +1,9 @@
 package driftwood.read.ruby;
 
 import driftwood.read.Constructs;
-import java.util.stream.Stream;
-import org.junit.jupiter.api.DynamicTest;
-import org.junit.jupiter.api.TestFactory;
 
 /** What is written in this language alone, or differently from others, and what becomes of it. */
-class RubyConstructsTest {
+class RubyConstructsTest extends Constructs {
     private static final String BODIES = """
             classes in case | case v~when Tug then 1~when Barge then 2~else 3~end
                 Match(v [Arm([TypeTest(v Tug)] {Return(INTEGER:1)}) Arm([TypeTest(v Barge)] {Return(INTEGER:2)}) Arm([] isDefault {Return(INTEGER:3)})])
@@ -127,13 +124,7 @@ class RubyConstructsTest {
                 TypeDeclaration(Tug CLASS [] [] [] [] [Routine(deep? METHOD [] [] {Return(Binary(> Member(this depth) INTEGER:4))})])
             """;
 
-    @TestFactory
-    Stream<DynamicTest> expressionsAndStatements() {
-        return Constructs.bodies("ruby", BODIES);
-    }
-
-    @TestFactory
-    Stream<DynamicTest> declarations() {
-        return Constructs.files("ruby", FILES);
+    RubyConstructsTest() {
+        super("ruby", BODIES, FILES);
     }
 }
