@@ -6,14 +6,15 @@ import java.util.regex.Pattern;
 /** Tells code that a program wrote: nobody refactors it, its generator is changed instead. */
 public final class Generated {
     /** Raised whenever another file is told: what was remembered of it was seen otherwise. */
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
     private static final int HEAD = 1500;
     private static final int TAIL = 300;
     /** A tool that writes one file from many says at its end where the map to them lies. */
     private static final String MADE_FROM = "\n//# sourceMappingURL=";
     private static final Pattern MARK = Pattern.compile("(?is).*\\b(automatically|auto-?)\\s*generated\\b.*"
             + "|.*\\bgenerated\\s+(by|from|code|file|automatically)\\b.*(do not|don't|never)\\s+(edit|modify|change).*"
-            + "|.*(do not|don't|never)\\s+(edit|modify|change).*\\bgenerated\\b.*|.*@Generated\\b.*");
+            + "|.*(do not|don't|never)\\s+(edit|modify|change).*\\bgenerated\\b.*|.*@Generated\\b.*"
+            + "|.*\\bgenerated\\s+(by|from)\\b.*\\b(changes|modifications|edits)\\b.*\\b(lost|overwritten)\\b.*");
     /** Where a part is generated, people write the rest. */
     private static final Pattern PARTLY = Pattern.compile("(?is).*\\b((first|last|latter|second|lower|upper|following)\\s+(part|half|section|portion)"
             + "|(parts?|sections?)\\s+of\\s+(this|the)\\s+(file|module))\\b.*");

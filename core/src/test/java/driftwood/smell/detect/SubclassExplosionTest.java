@@ -30,6 +30,7 @@ class SubclassExplosionTest extends SmellCases {
                 "no repeated bodies", "package quay;\nabstract class Tariff { }\n" + tariff("DayTugTariff", "Tariff", "int a = base; return a;") + tariff("NightTugTariff", "Tariff", "nights++; return base;")
                         + tariff("DayYachtTariff", "Tariff", "base--; nights--; return 4;") + tariff("NightYachtTariff", "Tariff", "while (base > 0) { base--; } return base;"),
                 "names that form no grid", "package quay;\nabstract class Tariff { }\n" + tariff("TugTariff", "Tariff", DAY) + tariff("YachtTariff", "Tariff", DAY) + tariff("FerryTariff", "Tariff", DAY) + tariff("BargeTariff", "Tariff", DAY),
+                "a mark on two families", (GRID.replace("abstract class Tariff { }", "interface Marked { }") + "").replace("extends Tariff", "implements Marked"),
                 "data classes", "package quay;\nabstract class Msg { }\nclass DayTugMsg extends Msg { int a; }\nclass NightTugMsg extends Msg { int a; }\nclass DayYachtMsg extends Msg { int a; }\nclass NightYachtMsg extends Msg { int a; }\n",
                 "no common parent", GRID.replace(" extends Tariff", ""),
                 "only constructors", GRID.replaceAll("int quote\\(int base\\) \\{[^}]*\\}", ""));

@@ -86,11 +86,15 @@ final class Crossing {
 
     /** Three pairs change places: rows are handed over for columns, throughout. */
     static boolean isTurned(List<Argument> arguments, RoutineOutline called) {
+        return inPairs(arguments, called) >= TURNED;
+    }
+
+    /** How many arguments stand where that one's place is which stands in theirs. */
+    static long inPairs(List<Argument> arguments, RoutineOutline called) {
         int length = Math.min(arguments.size(), called.parameters().size());
-        long elsewhere = IntStream.range(0, length).filter(at -> {
+        return IntStream.range(0, length).filter(at -> {
             int target = target(arguments.get(at), called.parameters(), length);
             return target >= 0 && target != at && target(arguments.get(target), called.parameters(), length) == at;
         }).count();
-        return elsewhere >= TURNED;
     }
 }

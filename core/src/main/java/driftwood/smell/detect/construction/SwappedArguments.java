@@ -247,7 +247,7 @@ public final class SwappedArguments implements Detector {
                 new Evidence(spot.file(), spot.line(), spot.line(), String.join(", ", wrong)),
                 new Evidence(called.file(), called.line(), called.line(), "called: " + called.signature()));
         Drag drag = Drag.of(1, 1, arguments.size()).risk(true, 2.0, "almost always a defect: the compiler cannot see it")
-                .build();
+                .risk(Crossing.inPairs(arguments, called) > 2, -1.2, "two pairs change places at once: it may be meant, as the way back").build();
         Gathered detail = new RoutineFacts.Swap(called.symbol(), cycle.stream().sorted().map(at -> called.parameters().get(at).name()).toList());
         return SMELL.finding(spot, drag,
                 "calls " + called.signature() + " crosswise: " + String.join(", ", wrong), evidence, detail);

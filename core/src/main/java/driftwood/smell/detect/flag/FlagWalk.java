@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 13, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 14, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -42,12 +42,18 @@ final class FlagWalk extends Walk {
             Set<String> flags = routine.parameters().stream().filter(this::isBoolean).map(Parameter::name).collect(Collectors.toSet());
             List<Node> core = core(Search.statements(routine.body().get()), flags);
             for (int i = 0; i < routine.parameters().size(); i++) {
-                if (isBoolean(routine.parameters().get(i))) {
+                if (isBoolean(routine.parameters().get(i)) && !isPutThere(routine, i, core)) {
                     split(routine, i, core);
                 }
             }
         }
         return super.visitRoutine(routine);
+    }
+
+    /** A setter of one truth value of many, whose last parameter is the value: {@code setMoored(berth, true)}. */
+    private static boolean isPutThere(Routine routine, int at, List<Node> core) {
+        return SETTER.matcher(routine.name()).matches() && at == routine.parameters().size() - 1 && core.size() == 1 && core.get(0) instanceof If branch
+                && Search.statements(branch.then()).size() == 1 && branch.otherwise().filter(other -> Search.statements(other).size() == 1).isPresent();
     }
 
     /** The body without the declarations before and the plain return behind. */

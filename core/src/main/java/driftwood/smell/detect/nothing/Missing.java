@@ -4,9 +4,12 @@ import driftwood.program.FieldOutline;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Guard;
+import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Drag;
 import driftwood.source.Language;
 import driftwood.tree.TypeRef;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -53,6 +56,15 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
                 known.filter(each -> each.equals(owner) || program.ancestors(owner).contains(each) && !each.isInterface()
                         || program.ancestors(each).contains(owner)).isPresent(),
                 program.fileOf(owner).language().has(Language.Habit.NOTHING_CHECKED));
+    }
+
+    /** Weighs who treats nothing as an error: no object can stand for it there, and where most do, each asks for the same condition. */
+    static Drag.Builder failing(Drag.Builder drag, List<Guard> guards) {
+        int failing = (int) guards.stream().filter(each -> each.reaction() == Reaction.THROWS).count();
+        double without = Drag.reaching(guards.size() - failing) - Drag.reaching(guards.size());
+        boolean mostly = 2 * failing > guards.size();
+        return drag.risk(failing > 0 && !mostly, without - 0.6, "to " + failing + " of its callers it is an error: no one object can stand for it")
+                .risk(mostly, without - 1.4, "to most that ask it is an error: what they lack is a condition, no object");
     }
 
     /** Weighs a finding. @param guards places that ask for nothing @param careful whether everybody asks */

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * null-check: a routine or field of the project that stands for "nothing" by null, and callers that guard it, skipping
@@ -116,13 +117,11 @@ public final class NullCheck implements Detector {
         return careless;
     }
 
-    private static boolean isMixed(List<Guard> guards) {
-        long thrown = guards.stream().filter(each -> each.reaction() == Reaction.THROWS).count();
-        return thrown > 0 && thrown < guards.size();
-    }
-
     /** Where so many more callers do not check than do, what is given is nothing in some override or case that they never meet. */
     private static final int SELDOM = 4;
+
+    /** What goes through a series step by step. */
+    private static final Pattern SERIES = Pattern.compile("(get_?)?(next|Next|poll)([A-Z_]\\w*)?");
 
     private static Finding ofRoutine(Sources.Source source, List<Guard> guards, List<Place> careless, Program program) {
         RoutineOutline routine = source.routine();
@@ -136,8 +135,9 @@ public final class NullCheck implements Detector {
                 .risk(careless.isEmpty() && Sources.SAID.matcher(routine.name()).matches(), -1.0, "its name says that it may give "
                         + Language.nothingIn(source.file()))
                 .risk(!routine.returns().isPresent(), -0.8, "what it gives is of no type that has a name")
-                .risk(guards.size() == 1, careless.size() <= 1 ? -0.8 : -0.5, "only one place guards it")
-                .risk(isMixed(guards), -0.6, "to some of its callers it is an error: no one object can stand for it");
+                .risk(routine.parameters().isEmpty() && SERIES.matcher(routine.name()).matches(), -1.2, "it gives one after another, and a series ends somewhere")
+                .risk(guards.size() == 1, careless.size() <= 1 ? -0.8 : -0.5, "only one place guards it");
+        Missing.failing(weighed, guards);
         program.type(routine.owner()).ifPresent(owner -> Missing.of(routine, owner, program)
                 .weighed(weighed, guards.size(), careless.isEmpty()));
         List<Evidence> evidence = new ArrayList<>(source.yields());

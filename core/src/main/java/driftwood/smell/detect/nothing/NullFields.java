@@ -216,7 +216,8 @@ final class NullFields {
         Set<String> files = new LinkedHashSet<>(Set.of(found.owner().file()));
         guards.forEach(each -> files.add(each.place().file()));
         boolean foreign = field.type().isPresent() && program.resolve(field.type(), found.owner()).isEmpty();
-        Drag drag = Missing.of(field, found.owner(), program).weighed(Drag.of(guards.size(), files.size(), 1), guards.size(), true)
+        Drag.Builder reach = Missing.failing(Drag.of(guards.size(), files.size(), 1), guards);
+        Drag drag = Missing.of(field, found.owner(), program).weighed(reach, guards.size(), true)
                 .risk(!field.type().isPresent(), -0.6, "what it holds is of no type that has a name")
                 .risk(foreign, -0.8, "what is missing is of a foreign type: no object of ours can stand for it").build();
         List<Evidence> evidence = new ArrayList<>(List.of(reason));

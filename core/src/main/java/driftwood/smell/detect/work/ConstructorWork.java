@@ -36,6 +36,8 @@ public final class ConstructorWork implements Detector {
     /** A whole word of the name: a Report is no port, a Catalogue no log, a Handler no handle. */
     private static final Pattern RESOURCE = Pattern.compile("\\w*(?:File|Stream|Writer|Reader|Socket|Connection|Channel|Input|Output|Archive|Log|Store|Port|Pipe|Handle|Closeable|Disposable)"
             + "(?:s|ger|[A-Z]\\w{0,3})?|(?:\\w*_)?(?:file|stream|writer|reader|socket|connection|channel)");
+    /** The platform's own streams, all of which can be closed. */
+    private static final Pattern STREAM = Pattern.compile("\\w*(?:InputStream|OutputStream|Reader|Writer)");
     private static final Pattern CLOSING = Pattern.compile("(?i)close|dispose|disconnect|shutdown|release|__exit__|__del__");
     private static final Smell SMELL = new Smell("constructor-work", "cw", "Work in the constructor",
             "A constructor does more than take its values: it reads, writes, registers itself or calls what a "
@@ -130,13 +132,17 @@ public final class ConstructorWork implements Detector {
             return Stream.concat(Stream.of(type.get()), program.ancestors(type.get()).stream()).flatMap(each -> each.routines().stream())
                     .anyMatch(each -> each.name().equals(effect.what()) && each.takes(effect.arguments()) && !each.traits().isStatic());
         }
-        return effect.held() ? !isResource(type.get()) : effect.kind() != Kind.OWN_ROUTINE || isOverridden(effect, type.get(), program);
+        return effect.held() ? !isResource(type.get(), program) : effect.kind() != Kind.OWN_ROUTINE || isOverridden(effect, type.get(), program);
     }
 
-    /** A class that is an open file, connection or stream by its nature: it can be closed. */
-    private static boolean isResource(TypeOutline type) {
-        boolean closes = type.routines().stream().anyMatch(each -> each.parameters().isEmpty() && CLOSING.matcher(each.name()).matches());
-        return closes && (RESOURCE.matcher(type.simpleName()).matches() || type.supertypes().stream().anyMatch(each -> RESOURCE.matcher(each.simpleName()).matches()));
+    /** A class that is an open file, connection or stream by its nature: it can be closed, by a routine of its own or one that it inherits. */
+    private static boolean isResource(TypeOutline type, Program program) {
+        List<TypeOutline> line = Stream.concat(Stream.of(type), program.ancestors(type).stream()).toList();
+        boolean above = line.stream().flatMap(each -> each.supertypes().stream()).anyMatch(each -> RESOURCE.matcher(each.simpleName()).matches());
+        boolean closes = line.stream().flatMap(each -> each.routines().stream()).anyMatch(each -> each.parameters().isEmpty() && CLOSING.matcher(each.name()).matches());
+        boolean foreign = line.stream().anyMatch(each -> each.supertypes().stream().anyMatch(parent -> STREAM.matcher(parent.simpleName()).matches()
+                && program.resolve(parent, each).isEmpty()));
+        return (closes || foreign) && (above || RESOURCE.matcher(type.simpleName()).matches());
     }
 
     /** Only what some subclass in sight does override, or must, is a trap; the rest is a matter of taste. */

@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Effect> SEER = new Seer<>("constructor-work", 11, Effect.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 12, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.effects;

@@ -45,4 +45,12 @@ class SwappedPartsTest {
     void inCSharp(int count, String creation) throws Exception {
         assertThat(swapped("Use.cs", "record Span(int from, int to);\nclass Use {\n    Span All(int from, int to) { return " + creation + "; }\n}\n")).isEqualTo(count);
     }
+
+    @ParameterizedTest(name = "{1}: {0}")
+    @CsvSource(delimiter = '|', value = {"true|toLat, toLon, fromLat, fromLon", "false|toLat, fromLon, fromLat, toLon", "false|fromLat, toLon, toLat, fromLon"})
+    void twoPairsAtOnceMayBeMeant(boolean meant, String arguments) {
+        assertThat(driftwood.Given.only("swapped-arguments", "package quay;\nclass Chart { double between(double fromLat, double fromLon, double toLat, double toLon) { return fromLat; }\n"
+                + "double leg(double fromLat, double fromLon, double toLat, double toLon) { double far = between(" + arguments + "); return far; } }\n")
+                .drag().reasons().stream().anyMatch(each -> each.contains("it may be meant"))).isEqualTo(meant);
+    }
 }

@@ -22,6 +22,8 @@ class FlagArgumentTest extends SmellCases {
                 "the boolean day splits", desk("void fee(boolean day) { if (!day) { takings += watch(); } else { takings += length(); } }"),
                 "the boolean late splits", desk("int fee(boolean late) { int sum; if (late) { sum = watch() * 2; } else { sum = length() * 3; } return sum; }"),
                 "the boolean urgent splits", desk("int fee(Boolean urgent) { int base = length(); if (urgent) { return base * watch(); } return base * length(); }"),
+                "the boolean rush splits setFee() in two", "package quay;\nclass Desk { int sum; int length() { return 4; }\nvoid setFee(boolean rush, int base) { if (rush) { sum = length() * base; } else { sum = base; length(); } } }\n"
+                        + "class Clerk { void go(Desk d) { d.setFee(true, 4); } }\n",
                 "the boolean strict splits", desk("void fee(boolean strict) { if (takings < 0) { throw new IllegalStateException(); }\n"
                         + "if (strict) { takings += watch(); } else { takings += length(); } }"));
     }
@@ -34,6 +36,8 @@ class FlagArgumentTest extends SmellCases {
                 "no caller writes a literal", "package quay;\nclass Desk { int fee(boolean n) { if (n) { return go() * 2; } return go() * 3; } int go() { return 1; } }\n"
                         + "class Clerk { void go(Desk d, boolean n) { d.fee(n); } }\n",
                 "a setter", desk("void setNight(boolean on) { if (on) { takings += watch(); } else { takings -= watch(); } } void fee(boolean b) { setNight(b); }"),
+                "a setter of one of many", "package quay;\nclass Desk { java.util.BitSet taken = new java.util.BitSet();\n"
+                        + "void setTaken(int berth, boolean value) { if (value) taken.set(berth); else taken.clear(berth); } }\nclass Clerk { void go(Desk d) { d.setTaken(4, true); } }\n",
                 "an overriding routine", "package quay;\nimport far.Base;\nclass Desk extends Base { @Override int fee(boolean n) { if (n) { return go() * 2; } return go() * 3; } }\n"
                         + "class Clerk { void go(Desk d) { d.fee(true); } }\n",
                 "one side only throws", desk("int fee(boolean night) { if (night) { throw new IllegalStateException(); } else { return length() * 3; } }"),

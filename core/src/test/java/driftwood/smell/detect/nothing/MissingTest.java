@@ -6,7 +6,12 @@ import driftwood.Given;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
+import driftwood.smell.Detail.Guard;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Drag;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -81,5 +86,16 @@ class MissingTest {
     void theLessCanStandForItTheLessItDrags(boolean value, boolean link, boolean checked, int guards, boolean careful, double drag) {
         Drag.Builder plain = Drag.of(guards, 1, 0);
         assertThat(new Missing(value, link, checked).weighed(plain, guards, careful).build().value()).isEqualTo(drag);
+    }
+
+    @ParameterizedTest(name = "{0} skip it, to {1} it is an error: {2}")
+    @CsvSource({"8, 0, 2.5, ''", "8, 1, 1.9, to 1 of its callers it is an error", "4, 4, 1.3, to 4 of its callers", "4, 5, 0.5, to most that ask it is an error", "1, 9, 0.0, to most that ask"})
+    void whereNothingIsAnErrorNoObjectHelps(int skipping, int failing, double drag, String reason) {
+        Place place = new Place("quay/Desk.java", 4, 4, "quay.Desk#go()", "");
+        List<Guard> guards = Stream.concat(Stream.generate(() -> new Guard(place, Reaction.PASSES_OVER)).limit(skipping),
+                Stream.generate(() -> new Guard(place, Reaction.THROWS)).limit(failing)).toList();
+        Drag weighed = Missing.failing(Drag.of(guards.size(), 1, 0), guards).build();
+        assertThat(weighed.value()).isEqualTo(drag);
+        assertThat(String.join("; ", weighed.reasons())).contains(reason);
     }
 }

@@ -267,4 +267,18 @@ class NullCheckTest {
                 class Clerk { void file() { } }
                 """)).isEmpty();
     }
+
+    @ParameterizedTest(name = "{0}({1}): {2}")
+    @CsvSource(delimiter = '|', value = {"next||true", "nextPilot||true", "getNextPilot||true", "next|int at|false", "nextdoor||false", "pilot||false"})
+    void aSeriesEndsSomewhere(String name, String parameter, boolean series) {
+        String asked = name + (parameter == null ? "()" : "(3)");
+        Finding finding = Given.only("null-check", """
+                package quay;
+                class Roster { int left; Pilot %s(%s) { return left == 0 ? null : new Pilot(); } }
+                class Pilot { void board() { } }
+                """.formatted(name, parameter == null ? "" : parameter), desk("""
+                void arrive() { Pilot one = roster.%1$s; if (one != null) { one.board(); } }
+                void leave() { Pilot one = roster.%1$s; if (one != null) { one.board(); } }""".formatted(asked)));
+        assertThat(finding.drag().reasons().contains("it gives one after another, and a series ends somewhere")).isEqualTo(series);
+    }
 }
