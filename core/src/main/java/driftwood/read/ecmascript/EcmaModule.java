@@ -16,7 +16,7 @@ import java.util.Set;
 final class EcmaModule extends EcmaClasses {
     private static final Set<String> TYPES = Set.of("class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration");
 
-    private final Cst root;
+    private final List<Cst> top;
     private final String packageName;
     private final String module;
     private final EcmaImports imports;
@@ -27,8 +27,8 @@ final class EcmaModule extends EcmaClasses {
 
     EcmaModule(SourceText source, Cst root) {
         super(source.text());
-        this.root = root;
-        this.prototypes = new EcmaPrototypes(root, this);
+        this.top = EcmaWrappers.opened(root, this);
+        this.prototypes = new EcmaPrototypes(top, this);
         String path = source.file().path();
         List<String> names = new ArrayList<>();
         for (String each : path.split("/")) {
@@ -49,7 +49,7 @@ final class EcmaModule extends EcmaClasses {
     }
 
     Unit unit() {
-        root.inner().forEach(this::top);
+        top.forEach(this::top);
         prototypes.types(functions, this).forEach(members::add);
         functions.forEach((name, node) -> members.add(routine(node, name, "")));
         if (!loose.isEmpty()) {
@@ -74,13 +74,31 @@ final class EcmaModule extends EcmaClasses {
             case "class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration" -> members.add(declaration(node));
             case "class" -> members.add(type(node, node.part("name").map(this::text).orElse(module)));
             case "type_alias_declaration" -> node.part("value").filter(each -> each.is("object_type")).ifPresent(each -> members.add(declaration(node)));
-            case "function_declaration", "generator_function_declaration" -> functions.put(node.part("name").map(this::text).orElse(""), node);
+            case "function_declaration", "generator_function_declaration" -> function(node.part("name").map(this::text).orElse(""), node, node);
             case "lexical_declaration", "variable_declaration" -> node.inner().stream().filter(each -> each.is("variable_declarator")).forEach(each ->
                     value(node, each));
             case "expression_statement" -> assigned(node);
+            case "return_statement" -> handedOut(node);
             case "internal_module", "module", "ambient_declaration" -> node.part("body").map(Cst::inner).orElse(node.inner()).forEach(this::top);
             case "function_signature", "import_alias", "string", "identifier" -> { }
             default -> loose.add(node);
+        }
+    }
+
+    /** A function of the module; of two wrapped apart that have one name the second is run code. */
+    private void function(String name, Cst function, Cst statement) {
+        if (functions.putIfAbsent(name, function) != null) {
+            loose.add(statement);
+        }
+    }
+
+    /** What the function that a module is wrapped in gives back: names that it knows, or functions of its own. */
+    private void handedOut(Cst back) {
+        Optional<Cst> value = back.inner().stream().findFirst();
+        if (value.filter(this::isOfFunctions).isPresent()) {
+            value.get().inner().forEach(each -> EcmaPrototypes.functionOf(each).ifPresent(one -> functions.putIfAbsent(EcmaPrototypes.nameOf(each, this), one)));
+        } else if (value.filter(each -> !each.is("identifier")).isPresent()) {
+            loose.add(back);
         }
     }
 
@@ -99,7 +117,7 @@ final class EcmaModule extends EcmaClasses {
         } else if (!name.is("identifier")) {
             loose.add(declaration);
         } else if (value.filter(each -> EcmaPrototypes.FUNCTIONS.contains(each.kind())).isPresent()) {
-            functions.put(text(name), value.get());
+            function(text(name), value.get(), declaration);
         } else if (value.filter(each -> each.is("class")).isPresent()) {
             members.add(type(value.get(), text(name)));
         } else if (tags.size() > 1) {
@@ -150,7 +168,7 @@ final class EcmaModule extends EcmaClasses {
         String name = target.get().part("property").map(this::text).orElse("");
         if (value.get().is("class")) {
             members.add(type(value.get(), value.get().part("name").map(this::text).orElse(name.equals("exports") ? module : name)));
-        } else if (owner.matches("[\\w$]+(\\.exports)?")) {
+        } else if (owner.matches("[\\w$]+(\\.[\\w$]+)*") && !owner.endsWith(".prototype")) {
             functions.putIfAbsent(name, value.get());
         } else {
             loose.add(statement);

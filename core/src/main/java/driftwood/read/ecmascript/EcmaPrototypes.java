@@ -24,9 +24,9 @@ final class EcmaPrototypes {
     /** Names of what the module declares as a class: what is added to one of them is no second class. */
     private final Set<String> declared = new HashSet<>();
 
-    /** @param root of the module */
-    EcmaPrototypes(Cst root, EcmaClasses reader) {
-        for (Cst each : root.inner()) {
+    /** @param top what stands at the top of the module */
+    EcmaPrototypes(List<Cst> top, EcmaClasses reader) {
+        for (Cst each : top) {
             Cst inner = each.is("export_statement") ? each.part("declaration").or(() -> each.part("value")).orElse(each) : each;
             if (inner.kind().startsWith("class") || inner.is("abstract_class_declaration")) {
                 inner.part("name").map(reader::text).ifPresent(declared::add);
@@ -60,7 +60,7 @@ final class EcmaPrototypes {
         String called = node.part("function").map(reader::text).orElse("");
         List<Cst> given = node.part("arguments").map(Cst::inner).orElse(List.of());
         if (given.size() == 2 && called.matches("(util\\.)?inherits") && given.stream().allMatch(each -> each.is("identifier") || each.is("member_expression"))) {
-            parents.put(reader.text(given.get(0)), new TypeRef(reader.text(given.get(1))));
+            parents.put(type(reader.text(given.get(0))), new TypeRef(reader.text(given.get(1))));
             return true;
         }
         String target = given.size() < 2 || !called.matches("Object\\.assign|(\\w+\\.)?(extend|mixin)") ? "" : reader.text(given.get(0));
@@ -93,8 +93,10 @@ final class EcmaPrototypes {
         return parent;
     }
 
+    /** The name of the function, without what it may be kept in: {@code Quay.Tug.prototype} is that of Tug. */
     private static String type(String target) {
-        return target.endsWith(END) ? target.substring(0, target.length() - END.length()) : target;
+        String whole = target.endsWith(END) ? target.substring(0, target.length() - END.length()) : target;
+        return whole.substring(whole.lastIndexOf('.') + 1);
     }
 
     private void add(String type, String name, Cst function, EcmaClasses reader) {

@@ -4,6 +4,7 @@ import driftwood.program.Program;
 import driftwood.program.TypeOutline;
 import driftwood.smell.see.shape.Shape;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,8 +13,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Types whose names factor into words by words, with bodies that are repeated. */
@@ -51,10 +54,11 @@ final class NameGrid {
             List<Cell> all = dense(once(dense(split.getValue())));
             List<Cell> lowest = lowest(all, program);
             boolean crossed = isCrossed(lowest, program);
-            List<Cell> dense = crossed ? lowest : dense(all.stream().filter(each -> isRepeated(each, all, shapes)).toList());
+            BiPredicate<Cell, Cell> beside = crossed ? NameGrid::isBeside : besides(all, program);
+            List<Cell> dense = crossed ? lowest : dense(all.stream().filter(each -> isRepeated(each, all, beside, shapes)).toList());
             boolean better = dense.size() > best.size() || dense.size() == best.size() && split.getKey().length() > shared;
             if (dense.size() >= CELLS && better && !hasPlain(dense, Cell::column) && !hasPlain(dense, Cell::row)
-                    && !isRequests(dense) && repeats(dense, shapes, crossed ? 1 : 2)) {
+                    && !isRequests(dense) && repeats(dense, beside, shapes, crossed ? 1 : 2)) {
                 best = dense;
                 shared = split.getKey().length();
             }
@@ -124,12 +128,24 @@ final class NameGrid {
         if (cells.size() < CELLS) {
             return false;
         }
-        return Stream.<Function<Cell, String>>of(Cell::row, Cell::column).allMatch(line -> {
-            Map<String, Set<TypeOutline>> parents = new HashMap<>();
-            cells.forEach(each -> parents.computeIfAbsent(line.apply(each), key -> new HashSet<>(program.parents(each.type())))
-                    .retainAll(program.parents(each.type())));
-            return parents.values().stream().noneMatch(Set::isEmpty) && parents.values().stream().distinct().count() == parents.size();
-        });
+        return haveParents(cells, Cell::row, program) && haveParents(cells, Cell::column, program);
+    }
+
+    /** Whether what is in one line of a direction has a parent that the other lines have not. */
+    private static boolean haveParents(List<Cell> cells, Function<Cell, String> line, Program program) {
+        Map<String, Set<TypeOutline>> parents = shared(cells, line, each -> program.parents(each.type()));
+        return parents.values().stream().noneMatch(Set::isEmpty) && parents.values().stream().distinct().count() == parents.size();
+    }
+
+    /** By line, what all that is in it have above them, or are themselves. */
+    private static Map<String, Set<TypeOutline>> shared(List<Cell> cells, Function<Cell, String> line, Function<Cell, Collection<TypeOutline>> parents) {
+        Map<String, Set<TypeOutline>> shared = new HashMap<>();
+        for (Cell each : cells) {
+            Set<TypeOutline> above = new HashSet<>(parents.apply(each));
+            above.add(each.type());
+            shared.computeIfAbsent(line.apply(each), key -> new HashSet<>(above)).retainAll(above);
+        }
+        return shared;
     }
 
     /** Whether two are in one row or one column. */
@@ -137,18 +153,32 @@ final class NameGrid {
         return one.row().equals(other.row()) != one.column().equals(other.column());
     }
 
+    /** Whether two are in one line that has no class above it of its own: what is repeated under one goes up to it, and needs no second direction. */
+    private static BiPredicate<Cell, Cell> besides(List<Cell> cells, Program program) {
+        Function<Cell, Collection<TypeOutline>> above = each -> program.ancestors(each.type());
+        Set<TypeOutline> common = shared(cells, each -> "", above).getOrDefault("", Set.of());
+        Set<String> rows = withOwn(shared(cells, Cell::row, above), common);
+        Set<String> columns = withOwn(shared(cells, Cell::column, above), common);
+        return (one, other) -> isBeside(one, other) && !(one.row().equals(other.row()) ? rows.contains(one.row()) : columns.contains(one.column()));
+    }
+
+    private static Set<String> withOwn(Map<String, Set<TypeOutline>> lines, Set<TypeOutline> common) {
+        return lines.entrySet().stream().filter(each -> each.getValue().stream().anyMatch(type -> !type.isInterface() && !common.contains(type)))
+                .map(Map.Entry::getKey).collect(Collectors.toSet());
+    }
+
     /** Whether a cell has a body of one beside it: what repeats nothing has the names of the grid only. */
-    private static boolean isRepeated(Cell cell, List<Cell> all, Map<String, Map<String, List<Shape>>> shapes) {
-        return all.stream().anyMatch(each -> isBeside(cell, each) && shared(shapes.get(cell.type().name()), shapes.get(each.type().name())) >= 1);
+    private static boolean isRepeated(Cell cell, List<Cell> all, BiPredicate<Cell, Cell> beside, Map<String, Map<String, List<Shape>>> shapes) {
+        return all.stream().anyMatch(each -> beside.test(cell, each) && shared(shapes.get(cell.type().name()), shapes.get(each.type().name())) >= 1);
     }
 
     /** Whether bodies are repeated in enough rows, or columns, and in one of them so that it matters. */
-    private static boolean repeats(List<Cell> cells, Map<String, Map<String, List<Shape>>> shapes, int enough) {
+    private static boolean repeats(List<Cell> cells, BiPredicate<Cell, Cell> beside, Map<String, Map<String, List<Shape>>> shapes, int enough) {
         Set<String> lines = new TreeSet<>();
         Set<String> heavy = new TreeSet<>();
         for (Cell one : cells) {
             for (Cell other : cells) {
-                if (isBeside(one, other)) {
+                if (beside.test(one, other)) {
                     int weight = shared(shapes.get(one.type().name()), shapes.get(other.type().name()));
                     String line = one.row().equals(other.row()) ? "row " + one.row() : "column " + one.column();
                     if (weight >= 1) {

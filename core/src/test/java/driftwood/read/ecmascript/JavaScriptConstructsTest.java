@@ -112,6 +112,26 @@ class JavaScriptConstructsTest extends Constructs {
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] []) Routine(INITIALISER [] [] {Evaluate(Assignment(Member(Member(Tug prototype) go) = Lambda([] {}))) Evaluate(Call(Object assign [Member(Tug prototype) Sequence(object [Named(stop Lambda([] {}))])]))})])
             inherits by a helper | function Tug() { }\\nutil.inherits(Tug, Boat);\\nTug.prototype.go = function () { };
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Routine(Tug CONSTRUCTOR [] [] {}) Routine(go METHOD [] [] {})])])
+            wrapped and called | (function (quay, $) { 'use strict'; var Tug = function (name) { this.name = name; }; Tug.prototype = { go: function (v) { return v; } }; quay.Tug = Tug; }(Quay, jQuery));
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Field(name)]) Routine(INITIALISER [] [] {Empty() Evaluate(Assignment(Member(quay Tug) = Tug))})])
+            wrapped by an arrow | ;(() => { function deep(v) { return v; } class Tug { } })();
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] []) Routine(deep METHOD [] [v] {Return(v)}) Routine(INITIALISER [] [] {Empty()})])
+            wrapped with a sign | !function () { function deep(v) { return v; } }();
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)})])
+            wrapped and bound | (function () { function deep(v) { return v; } }).call(this);
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)})])
+            handed to another wrapper | (function (root, factory) { if (typeof define === 'function') { define(factory); } else { root.quay = factory(); } })(this, function () { function deep(v) { return v; } return { deep: deep, low: function () { } }; });
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)}) Routine(low METHOD [] [] {})])
+            loaded by a loader | define(['boat'], function (boat) { function deep(v) { return v; } return deep; });
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)})])
+            wrapped for a name | var Tug = (function () { function Tug(name) { this.name = name; } Tug.prototype.go = function () { }; return Tug; })();
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [] {}) Field(name)])])
+            kept in another | Quay.Tug = function (name) { this.name = name; };\\nQuay.Tug.prototype = new Quay.Boat();\\nQuay.Tug.prototype.go = function () { };\\nQuay.ui.show = function (v) { return v; };
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Quay.Boat] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [] {}) Field(name)]) Routine(show METHOD [] [v] {Return(v)})])
+            a calculation called at once | const depth = (function () { var sum = 4; return sum; })();
+                TypeDeclaration(desk CLASS [] [] [] [] [Field(depth Other(call [Lambda([] {Local(sum INTEGER:4) Return(sum)})]))])
+            two wrapped apart | (function () { function deep(v) { return v; } })();\\n(function () { function deep(w) { return w; } })();
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)}) Routine(INITIALISER [] [] {Local(deep Lambda([w] {Return(w)}))})])
             """;
 
     JavaScriptConstructsTest() {

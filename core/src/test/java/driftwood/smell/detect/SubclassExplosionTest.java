@@ -32,6 +32,8 @@ class SubclassExplosionTest extends SmellCases {
                 "names that form no grid", "package quay;\nabstract class Tariff { }\n" + tariff("TugTariff", "Tariff", DAY) + tariff("YachtTariff", "Tariff", DAY) + tariff("FerryTariff", "Tariff", DAY) + tariff("BargeTariff", "Tariff", DAY),
                 "a mark on two families", (GRID.replace("abstract class Tariff { }", "interface Marked { }") + "").replace("extends Tariff", "implements Marked"),
                 "data classes", "package quay;\nabstract class Msg { }\nclass DayTugMsg extends Msg { int a; }\nclass NightTugMsg extends Msg { int a; }\nclass DayYachtMsg extends Msg { int a; }\nclass NightYachtMsg extends Msg { int a; }\n",
+                "columns that have a class above them each, which can take what they repeat", "package quay;\ninterface Port { }\nabstract class Loader implements Port { }\nabstract class Saver implements Port { }\n"
+                        + tariff("TextLoader", "Loader", DAY) + tariff("ImageLoader", "Loader", DAY) + tariff("TextSaver", "Saver", NIGHT) + tariff("ImageSaver", "Saver", NIGHT),
                 "no common parent", GRID.replace(" extends Tariff", ""),
                 "only constructors", GRID.replaceAll("int quote\\(int base\\) \\{[^}]*\\}", ""));
     }
