@@ -121,12 +121,18 @@ public final class Drafting {
         for (String each : terms.chosen().containsKey(role) ? List.of(terms.chosen().get(role)).toArray(String[]::new) : proposed) {
             String name = name(role, each);
             boolean taken = workspace.elements().getTypeElement(around.isEmpty() ? name : around + "." + name) != null;
-            if (!taken && workspace.elements().getTypeElement("java.lang." + name) == null) {
+            if (!taken && !isImported(name, beside) && workspace.elements().getTypeElement("java.lang." + name) == null) {
                 return name;
             }
         }
         throw new Refused((terms.chosen().containsKey(role) ? "there is a " + terms.chosen().get(role) + " already" : "there is a " + proposed[0] + " already")
                 + "; give it another name with --name " + role + "=NAME");
+    }
+
+    /** Whether a name already means a type of another package where a type is declared. */
+    private boolean isImported(String name, TypeElement type) {
+        return workspace.path(type).map(TreePath::getCompilationUnit).stream().flatMap(each -> each.getImports().stream())
+                .anyMatch(each -> !each.isStatic() && each.getQualifiedIdentifier().toString().endsWith("." + name));
     }
 
     /** Notes that a private member must be reached from elsewhere. @return whether nobody noted it before */

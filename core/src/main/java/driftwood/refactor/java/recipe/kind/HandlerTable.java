@@ -92,6 +92,9 @@ public final class HandlerTable implements LocalRecipe {
                 throw new Refused(workspace.text(decision.subject()) + " has no type that could be a key");
             }
             this.isBound = outcome.asks();
+            if (home.getKind().isInterface()) {
+                throw new Refused(home.getSimpleName() + " is an interface: a table in it would be there for everybody");
+            }
             if (isBound && !home.getTypeParameters().isEmpty()) {
                 throw new Refused(home.getSimpleName() + " has type parameters");
             }
