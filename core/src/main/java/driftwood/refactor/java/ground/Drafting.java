@@ -18,6 +18,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
 
 /** A refactoring that a recipe is writing: what it stands on, what it writes to, and what it has to say. */
 public final class Drafting {
@@ -121,7 +122,8 @@ public final class Drafting {
         for (String each : terms.chosen().containsKey(role) ? List.of(terms.chosen().get(role)).toArray(String[]::new) : proposed) {
             String name = name(role, each);
             boolean taken = workspace.elements().getTypeElement(around.isEmpty() ? name : around + "." + name) != null;
-            if (!taken && !isImported(name, beside) && workspace.elements().getTypeElement("java.lang." + name) == null) {
+            boolean within = ElementFilter.typesIn(beside.getEnclosedElements()).stream().anyMatch(type -> type.getSimpleName().contentEquals(name));
+            if (!taken && !within && !isImported(name, beside) && workspace.elements().getTypeElement("java.lang." + name) == null) {
                 return name;
             }
         }

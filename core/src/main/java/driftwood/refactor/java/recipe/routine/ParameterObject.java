@@ -14,6 +14,7 @@ import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
+import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
 import driftwood.refactor.java.ground.Recipe;
@@ -34,6 +35,7 @@ import java.util.stream.IntStream;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -93,8 +95,13 @@ public final class ParameterObject implements Recipe {
             String named = routine.getKind() == ElementKind.CONSTRUCTOR ? owner.getSimpleName().toString() : Words.upper(routine.getSimpleName().toString().replaceFirst("^(get|set|do|make|create|build)(?=[A-Z])", ""));
             this.type = flags.isEmpty() ? drafting.typeName("parameter object", owner, named + "Details", named + "Terms", named + "Request")
                     : drafting.typeName("parameter object", owner, named + "Options", named + "Flags", named + "Settings");
-            String proposed = type.endsWith("Details") ? "details" : type.endsWith("Options") ? "options" : Words.lower(type);
-            this.parameter = isTaken(proposed) ? "all" + type : proposed;
+            String called = type.endsWith("Details") ? "details" : type.endsWith("Options") ? "options" : Words.lower(type);
+            this.parameter = isTaken(called) ? "all" + type : called;
+        }
+
+        /** What only the class itself hands over needs no file of its own, and may hold types that nobody else sees. */
+        private boolean isWithin() {
+            return flags.isEmpty() && routine.getModifiers().contains(Modifier.PRIVATE) && (owner.getNestingKind() == NestingKind.TOP_LEVEL || owner.getModifiers().contains(Modifier.STATIC));
         }
 
         private boolean isTaken(String name) {
@@ -166,7 +173,9 @@ public final class ParameterObject implements Recipe {
         private void addType() {
             Unit beside = workspace.unit(workspace.path(owner).orElseThrow());
             NewFile file = new NewFile(drafting, beside, type);
-            drafting.next(Evidence.fresh(beside.file().replaceFirst("[^/]*$", type + ".java"), "one part more of " + type));
+            TreePath around = workspace.path(owner).orElseThrow();
+            drafting.next(isWithin() ? workspace.place(around, "one part more of " + type)
+                    : Evidence.fresh(beside.file().replaceFirst("[^/]*$", type + ".java"), "one part more of " + type));
             Map<String, String> parts = new LinkedHashMap<>();
             String comment = Comments.before(workspace, workspace.path(routine).orElseThrow());
             StringBuilder said = new StringBuilder("/**\n * ").append(flags.isEmpty() ? "What " : "How ").append(routine.getKind() == ElementKind.CONSTRUCTOR
@@ -174,12 +183,16 @@ public final class ParameterObject implements Recipe {
             StringBuilder tags = new StringBuilder();
             for (int at : gathered) {
                 VariableElement each = routine.getParameters().get(at);
-                parts.put(each.getSimpleName().toString(), file.name(each.asType()));
+                parts.put(each.getSimpleName().toString(), isWithin() ? drafting.imports().name(each.asType(), beside) : file.name(each.asType()));
                 String text = Comments.ofParameter(comment, each.getSimpleName().toString());
                 tags.append(text.isEmpty() ? "" : "\n * @param " + each.getSimpleName() + " " + text);
             }
             said.append(tags.isEmpty() ? "" : " *" + tags + "\n").append(" */\n");
             String head = tags.isEmpty() ? said.toString().replace("/**\n * ", "/** ").replace(".\n */\n", ". */\n") : said.toString();
+            if (isWithin()) {
+                drafting.declarations().add(around, head + "private " + (drafting.hasRecords() ? "" : "static ") + ValueType.code(drafting, "", type, parts).strip(), Where.END);
+                return;
+            }
             String openness = Drafting.openness(routine);
             file.write(head + ValueType.code(drafting, openness, type, parts, flags.members(openness, type)));
         }
@@ -249,7 +262,7 @@ public final class ParameterObject implements Recipe {
         /** The new type as a file can name it, imported where it is needed. */
         private String typeIn(Unit unit) {
             String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
-            return drafting.imports().platform(around.isEmpty() ? type : around + "." + type, unit);
+            return isWithin() ? type : drafting.imports().platform(around.isEmpty() ? type : around + "." + type, unit);
         }
 
         private void redirect(Call call) {
