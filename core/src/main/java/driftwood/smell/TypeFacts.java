@@ -89,7 +89,7 @@ public sealed interface TypeFacts extends Gathered {
      *
      * @param types   qualified names
      * @param names   what they are called where their simple names do not tell them apart
-     * @param differs names of the routines in which they differ
+     * @param differs in what they differ: names of routines, or what else it is
      * @param places  all but the first
      */
     record Twins(List<String> types, List<String> names, List<String> differs, List<Place> places) implements TypeFacts {
@@ -100,7 +100,7 @@ public sealed interface TypeFacts extends Gathered {
 
         @Override
         public List<Part> parts() {
-            return List.of(new Part("twins", names), new Part("differs", differs.isEmpty() ? List.of("some literals") : differs));
+            return List.of(new Part("twins", names), new Part("differs", differs));
         }
     }
 

@@ -192,7 +192,8 @@ public final class NearTwinClasses implements Detector {
                 .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
         List<String> names = Listing.apart(twins);
-        Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, differing.isEmpty() ? List.of() : named(differing, own), places);
+        Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, !differing.isEmpty() ? named(differing, own)
+                : List.of(literals.isEmpty() ? "their names" : "some literals"), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count(same, "routine") + " repeated", evidence, detail);
     }

@@ -126,6 +126,17 @@ record Alike(Workspace workspace, List<TypeElement> twins, Map<TypeElement, Map<
         return clause == null ? "" : " extends " + workspace.text(new TreePath(path, clause));
     }
 
+    /** The twins as a sentence names them. */
+    String named() {
+        List<String> names = twins.stream().map(each -> each.getSimpleName().toString()).toList();
+        return String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.get(names.size() - 1);
+    }
+
+    /** Whether a twin fulfils contracts, and none that the others do not: what it has in common says them. */
+    boolean isSaid(TypeElement twin) {
+        return !contracts(twin).isEmpty() && twins.stream().allMatch(each -> contracts(each).containsAll(contracts(twin)));
+    }
+
     /** The contracts that all of them fulfil, as a parent says so; empty for none. */
     String implemented() {
         Set<String> contracts = new LinkedHashSet<>(contracts(first()));

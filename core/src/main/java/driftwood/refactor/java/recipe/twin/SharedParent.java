@@ -98,7 +98,7 @@ public final class SharedParent implements Recipe {
         }
 
         void write() {
-            drafting.script().stage("Add " + parent + " with what " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " share", twins.stream()
+            drafting.script().stage("Add " + parent + " with what " + alike.named() + " share", twins.stream()
                     .map(each -> workspace.place(workspace.path(each).orElseThrow(), "shares it")).toList());
             writeParent();
             for (TypeElement each : twins) {
@@ -127,10 +127,10 @@ public final class SharedParent implements Recipe {
                 }
             }
             boolean open = twins.stream().anyMatch(each -> !Drafting.openness(each).isEmpty());
-            String code = "/** What " + twins.stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and ")) + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + alike.extended() + alike.implemented() + " {\n" + body + "}\n";
+            String code = "/** What " + alike.named() + " have in common. */\n" + (open ? "public " : "") + "abstract class " + parent + drafting.imports().typeParameters(first.getTypeParameters(), unit).strip() + alike.extended() + alike.implemented() + " {\n" + body + "}\n";
             new NewFile(drafting, unit, parent).importing(code).write(code);
             String asked = ABSTRACT.matcher(body).results().map(each -> each.group(1) + "()").collect(Collectors.joining(", "));
-            drafting.nextType(workspace.path(first).orElseThrow(), parent, "the new " + parent + (asked.isEmpty() ? "" : ", with " + asked + ": the compiler asks for it"));
+            drafting.nextType(workspace.path(first).orElseThrow(), alike.common(), "the new " + parent + (asked.isEmpty() ? "" : ", with " + asked + ": the compiler asks for it"));
         }
 
         /** A shared member as it stands in the parent: reached from the twins where they need it. */
@@ -175,15 +175,16 @@ public final class SharedParent implements Recipe {
             Unit file = workspace.unit(path);
             ClassTree tree = (ClassTree) path.getLeaf();
             String arguments = tree.getTypeParameters().isEmpty() ? "" : tree.getTypeParameters().stream().map(each -> each.getName().toString()).collect(Collectors.joining(", ", "<", ">"));
+            int end = alike.isSaid(twin) ? workspace.to(new TreePath(path, tree.getImplementsClause().get(tree.getImplementsClause().size() - 1))) : -1;
             if (tree.getExtendsClause() != null) {
                 TreePath clause = new TreePath(path, tree.getExtendsClause());
-                drafting.script().replace(file.file(), workspace.from(clause), workspace.to(clause), parent + arguments);
+                drafting.script().replace(file.file(), workspace.from(clause), Math.max(end, workspace.to(clause)), parent + arguments);
             } else {
                 int at = file.text().indexOf(twin.getSimpleName().toString(), file.text().indexOf("class ", workspace.to(new TreePath(path, tree.getModifiers())))) + twin.getSimpleName().length();
                 for (Tree each : tree.getTypeParameters()) {
                     at = file.text().indexOf('>', workspace.to(new TreePath(path, each))) + 1;
                 }
-                drafting.script().insert(file.file(), at, " extends " + parent + arguments);
+                drafting.script().replace(file.file(), at, Math.max(end, at), " extends " + parent + arguments);
             }
             hooks.forEach(each -> drafting.declarations().add(path, each.filled(twins.indexOf(twin)), Where.END));
             members.get(twin).forEach((key, member) -> {

@@ -116,7 +116,7 @@ public final class WayHandedIn implements Recipe {
         }
 
         void write() {
-            String names = alike.twins().stream().map(TypeElement::getSimpleName).collect(Collectors.joining(" and "));
+            String names = alike.named();
             drafting.script().stage("Add " + whole + " with what " + names + " share, and " + strategy + " for what differs",
                     alike.twins().stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "shares it")).toList());
             writeStrategy(names);
