@@ -103,14 +103,15 @@ abstract class EcmaClasses extends EcmaStatements {
         return marks;
     }
 
-    /** A method, or a function that belongs to a module. @param owner name of the class around, empty for a function */
-    /** A function that makes instances. */
-    Routine constructor(Cst function, String name) {
+    /** A function that makes instances. @param apart statements of its body that make members of the class */
+    Routine constructor(Cst function, String name, List<Cst> apart) {
         Taken taken = parameters(function);
         return new Routine(function.start(), function.end(), name, RoutineKind.CONSTRUCTOR, Traits.NONE, List.of(), TypeRef.NONE,
-                taken.parameters(), function.part("body").map(each -> taken.before(block(each))));
+                taken.parameters(), function.part("body").map(each -> taken.before(apart.isEmpty() ? block(each) : new Block(each.start(), each.end(),
+                statements(each.inner().stream().filter(one -> !apart.contains(one)).toList())))));
     }
 
+    /** A method, or a function that belongs to a module. @param owner name of the class around, empty for a function */
     Routine routine(Cst node, String name, String owner) {
         Set<Mark> marks = marks(node);
         boolean constructor = name.equals("constructor") && !owner.isEmpty();

@@ -107,6 +107,7 @@ final class EcmaModule extends EcmaClasses {
         Cst name = declarator.part("name").orElse(declarator);
         Optional<Cst> value = declarator.part("value");
         Optional<String> required = value.flatMap(this::required);
+        Optional<TypeDeclaration> extended = value.flatMap(each -> EcmaExtended.of(text(name), each, this));
         List<Node> tags = declaration.has("const") ? value.map(each -> EcmaTags.of(each, this)).orElse(List.of()) : List.of();
         if (required.isPresent()) {
             if (name.is("identifier")) {
@@ -120,6 +121,8 @@ final class EcmaModule extends EcmaClasses {
             function(text(name), value.get(), declaration);
         } else if (value.filter(each -> each.is("class")).isPresent()) {
             members.add(type(value.get(), text(name)));
+        } else if (extended.isPresent()) {
+            members.add(extended.get());
         } else if (tags.size() > 1) {
             members.add(new TypeDeclaration(declarator.start(), declarator.end(), text(name), TypeKind.ENUM, Traits.of(Mark.STATIC), List.of(), List.of(), List.of(), List.of(), tags));
         } else {
@@ -158,6 +161,11 @@ final class EcmaModule extends EcmaClasses {
         Optional<Cst> value = only.part("right");
         if (target.isPresent() && text(target.get()).equals("module.exports") && value.filter(this::isOfFunctions).isPresent()) {
             value.get().inner().forEach(each -> EcmaPrototypes.functionOf(each).ifPresent(one -> functions.putIfAbsent(EcmaPrototypes.nameOf(each, this), one)));
+            return;
+        }
+        Optional<TypeDeclaration> extended = target.flatMap(each -> each.part("property")).flatMap(each -> value.flatMap(one -> EcmaExtended.of(text(each), one, this)));
+        if (extended.isPresent()) {
+            members.add(extended.get());
             return;
         }
         if (target.isEmpty() || value.filter(each -> EcmaPrototypes.FUNCTIONS.contains(each.kind()) || each.is("class")).isEmpty()) {

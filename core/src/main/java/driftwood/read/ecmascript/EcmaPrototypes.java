@@ -18,6 +18,9 @@ final class EcmaPrototypes {
     static final Set<String> FUNCTIONS = Set.of("function_expression", "arrow_function", "generator_function", "method_definition");
     private static final String END = ".prototype";
 
+    /** A function that gives an object so many routines makes a class. */
+    private static final int MEMBERS = 2;
+
     /** Routines by the name of the function. */
     private final Map<String, List<Routine>> routines = new LinkedHashMap<>();
     private final Map<String, TypeRef> parents = new LinkedHashMap<>();
@@ -99,6 +102,21 @@ final class EcmaPrototypes {
         return whole.substring(whole.lastIndexOf('.') + 1);
     }
 
+    /** The statements of a function by which an object that it makes is given routines: {@code this.tow = function () { ... };} */
+    private static List<Cst> ownRoutines(Cst function) {
+        return function.part("body").filter(each -> each.is("statement_block")).map(Cst::inner).orElse(List.of()).stream().filter(each -> each.is("expression_statement")
+                && each.inner().size() == 1 && each.inner().get(0).is("assignment_expression") && isOwn(each.inner().get(0))).toList();
+    }
+
+    private static boolean isOwn(Cst assignment) {
+        return assignment.part("left").filter(each -> each.is("member_expression")).flatMap(each -> each.part("object")).filter(each -> each.is("this")).isPresent()
+                && assignment.part("right").filter(each -> FUNCTIONS.contains(each.kind())).isPresent();
+    }
+
+    private static String nameGiven(Cst statement, EcmaClasses reader) {
+        return statement.inner().get(0).part("left").flatMap(each -> each.part("property")).map(reader::text).orElse("");
+    }
+
     private void add(String type, String name, Cst function, EcmaClasses reader) {
         routines.computeIfAbsent(type, key -> new ArrayList<>()).add(reader.routine(function, name, type));
     }
@@ -106,12 +124,19 @@ final class EcmaPrototypes {
     /** The classes. @param functions of the module, by name; those that make instances are taken out */
     List<TypeDeclaration> types(Map<String, Cst> functions, EcmaClasses reader) {
         parents.keySet().stream().filter(functions::containsKey).forEach(each -> routines.computeIfAbsent(each, key -> new ArrayList<>()));
+        functions.forEach((name, function) -> {
+            if (!declared.contains(name) && ownRoutines(function).size() >= MEMBERS) {
+                routines.computeIfAbsent(name, key -> new ArrayList<>());
+            }
+        });
         List<TypeDeclaration> types = new ArrayList<>();
         routines.forEach((name, given) -> {
             List<Routine> own = new ArrayList<>(given);
             Cst function = functions.remove(name);
             if (function != null) {
-                own.add(0, reader.constructor(function, name));
+                List<Cst> inner = ownRoutines(function);
+                inner.forEach(each -> own.add(reader.routine(each.inner().get(0).part("right").orElse(each), nameGiven(each, reader), name)));
+                own.add(0, reader.constructor(function, name, inner));
             }
             List<Node> all = new ArrayList<>(own);
             all.addAll(new AssignedFields(new TypeRef("boolean"), assignment -> Told.NOTHING).of(own, Set.of()));

@@ -94,9 +94,9 @@ final class EcmaWrappers {
     }
 
     /** {@code Quay.Tug = function () { ... }}, {@code Tug.prototype = { ... }}. */
-    private static boolean isGiven(Cst expression) {
+    private boolean isGiven(Cst expression) {
         return expression.is("assignment_expression") && expression.part("left").filter(each -> each.is("member_expression")).isPresent()
-                && expression.part("right").filter(each -> isFunction(each) || each.is("class") || each.is("object")
+                && expression.part("right").filter(each -> isFunction(each) || each.is("class") || EcmaExtended.of("", each, reader).isPresent() || each.is("object")
                 && each.inner().stream().anyMatch(one -> EcmaPrototypes.functionOf(one).isPresent())).isPresent();
     }
 }

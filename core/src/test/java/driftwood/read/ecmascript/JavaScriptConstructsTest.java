@@ -132,6 +132,14 @@ class JavaScriptConstructsTest extends Constructs {
                 TypeDeclaration(desk CLASS [] [] [] [] [Field(depth Other(call [Lambda([] {Local(sum INTEGER:4) Return(sum)})]))])
             two wrapped apart | (function () { function deep(v) { return v; } })();\\n(function () { function deep(w) { return w; } })();
                 TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(v)}) Routine(INITIALISER [] [] {Local(deep Lambda([w] {Return(w)}))})])
+            class of its own routines | function Tug(name) { this.name = name; this.go = function (v) { return v; }; this.stop = () => { this.halted = true; }; start(); }
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [] [] [] [Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name)) Evaluate(Call(start []))}) Routine(go METHOD [] [v] {Return(v)}) Routine(stop METHOD [] [] {Evaluate(Assignment(Member(this halted) = BOOLEAN:true))}) Field(name) Field(halted boolean)])])
+            one routine given | function hoist(v) { this.done = function () { return v; }; }
+                TypeDeclaration(desk CLASS [] [] [] [] [Routine(hoist METHOD [] [v] {Evaluate(Assignment(Member(this done) = Lambda([] {Return(v)})))})])
+            extended the old way | var Tug = Boat.extend({ depth: 4, initialize: function (name) { this.name = name; }, go: function (v) { return v; }, stop() { } });\\nQuay.Barge = Quay.Boat.extend({ go: function () { } });
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Field(depth INTEGER:4) Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Routine(stop METHOD [] [] {}) Field(name)]) TypeDeclaration(Barge CLASS [] [Quay.Boat] [] [] [Routine(go METHOD [] [] {})])])
+            merged, no class | var all = Util.merge({ go: function () { } });\\nvar more = $.extend({ go: function () { } });
+                TypeDeclaration(desk CLASS [] [] [] [] [Field(all Call(Util merge [Sequence(object [Named(go Lambda([] {}))])])) Field(more Call($ extend [Sequence(object [Named(go Lambda([] {}))])]))])
             """;
 
     JavaScriptConstructsTest() {
