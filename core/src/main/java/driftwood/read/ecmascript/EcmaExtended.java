@@ -10,9 +10,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Classes from before the language had any, made by a routine of the parent: {@code var Tug = Boat.extend({ tow: function () { ... } });} */
+/**
+ * Classes from before the language had any, made by a routine of the parent: {@code var Tug = Boat.extend({ tow: function () { ... } });}
+ * Or one object that holds its functions, and is named like a class: {@code var Quay = { open: function () { ... }, ... };}
+ */
 final class EcmaExtended {
     private static final Set<String> CONSTRUCTORS = Set.of("initialize", "constructor");
+
+    private static final int ROUTINES = 2;
 
     private EcmaExtended() {
     }
@@ -23,6 +28,10 @@ final class EcmaExtended {
         String parent = called.flatMap(each -> each.part("object")).map(reader::text).orElse("");
         List<Cst> given = value.part("arguments").map(Cst::inner).orElse(List.of());
         boolean extended = parent.matches("([\\w$]+\\.)*[A-Z]\\w*") && called.flatMap(each -> each.part("property")).map(reader::text).orElse("").equals("extend");
+        if (value.is("object") && name.matches("[A-Z]+[a-z]\\w*") && value.inner().stream().filter(each -> EcmaPrototypes.functionOf(each).isPresent()).count() >= ROUTINES) {
+            return Optional.of(new TypeDeclaration(value.start(), value.end(), name, TypeKind.CLASS, Traits.of(Mark.STATIC), List.of(), List.of(), List.of(), List.of(),
+                    members(value.inner(), name, reader)));
+        }
         if (!extended || given.size() != 1 || !given.get(0).is("object") || given.get(0).inner().stream().noneMatch(each -> EcmaPrototypes.functionOf(each).isPresent())) {
             return Optional.empty();
         }

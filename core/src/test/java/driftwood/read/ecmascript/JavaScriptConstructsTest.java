@@ -140,6 +140,10 @@ class JavaScriptConstructsTest extends Constructs {
                 TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Tug CLASS [] [Boat] [] [] [Field(depth INTEGER:4) Routine(Tug CONSTRUCTOR [] [name] {Evaluate(Assignment(Member(this name) = name))}) Routine(go METHOD [] [v] {Return(v)}) Routine(stop METHOD [] [] {}) Field(name)]) TypeDeclaration(Barge CLASS [] [Quay.Boat] [] [] [Routine(go METHOD [] [] {})])])
             merged, no class | var all = Util.merge({ go: function () { } });\\nvar more = $.extend({ go: function () { } });
                 TypeDeclaration(desk CLASS [] [] [] [] [Field(all Call(Util merge [Sequence(object [Named(go Lambda([] {}))])])) Field(more Call($ extend [Sequence(object [Named(go Lambda([] {}))])]))])
+            one object like a class | var Desk = { open: false, moor: function (v) { return this.find(v); }, find(v) { return null; } };\\nQuay.Office = { go: function () { }, stop: function () { } };
+                TypeDeclaration(desk CLASS [] [] [] [] [TypeDeclaration(Desk CLASS [] [] [] [] [Field(open BOOLEAN:false) Routine(moor METHOD [] [v] {Return(Call(this find [v]))}) Routine(find METHOD [] [v] {Return(NULL)})]) TypeDeclaration(Office CLASS [] [] [] [] [Routine(go METHOD [] [] {}) Routine(stop METHOD [] [] {})])])
+            one function is no class | var Desk = { moor: function (v) { return v; }, depth: 4 };
+                TypeDeclaration(desk CLASS [] [] [] [] [Field(Desk object Sequence(object [Named(moor Lambda([v] {Return(v)})) Named(depth INTEGER:4)]))])
             """;
 
     JavaScriptConstructsTest() {

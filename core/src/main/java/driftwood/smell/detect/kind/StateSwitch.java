@@ -28,6 +28,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * state-switch: two or more routines of one type branch on the same field of that type (an enum, constant or string),
@@ -55,6 +57,9 @@ public final class StateSwitch implements Detector {
                     || arm.stored().stream().anyMatch(each -> each.name().equals(field)));
         }
     }
+
+    private static final int FEW = 4;
+    private static final Pattern LETTER = Pattern.compile("(?s)([\"'`])(\\\\?.|\\\\u\\w+|\\\\x\\w+)?\\1");
 
     @Override
     public Smell smell() {
@@ -92,11 +97,17 @@ public final class StateSwitch implements Detector {
             long routines = operations.stream().map(each -> each.chain().routine()).distinct().count();
             long working = operations.stream().filter(each -> each.works(name(fields.get(symbol)))).map(each -> each.chain().routine()).distinct()
                     .count();
-            if (routines >= 2 && working >= 2) {
+            if (routines >= 2 && working >= 2 && !isLetter(operations)) {
                 findings.add(finding(fields.get(symbol), operations));
             }
         });
         return findings;
+    }
+
+    /** What was read last, letter by letter: where most values are one, the field is the place in a text, and no condition. */
+    private static boolean isLetter(List<Operation> operations) {
+        Set<String> values = operations.stream().flatMap(each -> each.values().stream()).collect(Collectors.toSet());
+        return values.size() > FEW && 2 * values.stream().filter(each -> LETTER.matcher(each).matches()).count() > values.size();
     }
 
     /** The field of the type itself, or inherited by it, that a chain is on; not a constant, not one of an enum. */

@@ -58,4 +58,20 @@ class StateSwitchTest {
         assertThat(found(push, COUNTS)).hasValueSatisfying(each -> assertThat(each.evidence()).extracting(Evidence::note)
                 .anyMatch(note -> note.startsWith("transitions: ") && note.contains(transition)));
     }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+            "+" "-" "*" "/" "n"            | false
+            "+" "-" "*" "\\n" "then" "or"  | false
+            "+" "-" "up" "down" "left"     | true
+            "+" "-" "*"                    | true
+            """)
+    void whatWasReadLastIsNoCondition(String values, boolean machine) {
+        StringBuilder arms = new StringBuilder();
+        for (String each : values.split(" ")) {
+            arms.append("case ").append(each).append(": depth++; at = at.substring(1); break; ");
+        }
+        String source = "package quay;\nclass Chart { String at = \"\"; int depth;\nvoid read() { switch (at) { " + arms + "} }\nint tell() { switch (at) { " + arms + "} return depth; } }\n";
+        assertThat(Given.scan("state-switch", source).findings().isEmpty()).isNotEqualTo(machine);
+    }
 }
