@@ -86,8 +86,8 @@ public final class OptionalResult implements Recipe {
         void write() {
             List<Call> plain = calls.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && OptionalDefault.of(workspace, each).isEmpty()
                     && !isHandedOn(each) && !isAskedBefore(each)).toList();
-            if (!plain.isEmpty() && plain.size() == calls.size()) {
-                throw new Refused("every caller would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
+            if (3 * plain.size() > 2 * calls.size()) {
+                throw new Refused((plain.size() == calls.size() ? "every caller" : plain.size() + " of " + calls.size() + " callers") + " would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
             }
             List<Evidence> places = new ArrayList<>();
             family.forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), "says that there may be nothing")));
