@@ -57,6 +57,8 @@ public final class NearTwinClasses implements Detector {
         return SMELL;
     }
 
+    private static final Pattern MIGRATION = Pattern.compile("(.*\\W)?\\w*Migration(\\W.*)?");
+
     @Override
     public List<Seer<?>> seers() {
         return List.of(ShapeWalk.SEER);
@@ -70,7 +72,7 @@ public final class NearTwinClasses implements Detector {
             byType.computeIfAbsent(seen.sighting().type(), key -> new TreeMap<>()).put(seen.sighting().key(), seen.sighting());
         }
         Map<String, List<TypeOutline>> alike = new LinkedHashMap<>();
-        byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && repeats(shapes, Set.of()))
+        byType.forEach((name, shapes) -> program.type(name).filter(type -> !type.anonymous() && !isHistory(type, program) && repeats(shapes, Set.of()))
                 .ifPresent(type -> alike.computeIfAbsent(members(type, shapes, program), key -> new ArrayList<>()).add(type)));
         // Parts of types that are twins themselves are told with them.
         List<List<TypeOutline>> groups = new ArrayList<>();
@@ -99,6 +101,11 @@ public final class NearTwinClasses implements Detector {
         List<Finding> findings = new ArrayList<>();
         groups.forEach(twins -> findings.add(finding(twins, byType, program)));
         return findings;
+    }
+
+    /** A step by which the tables of a data base became what they are: it is run once, and nobody edits it afterwards. */
+    private static boolean isHistory(TypeOutline type, Program program) {
+        return type.supertypes().stream().anyMatch(each -> MIGRATION.matcher(each.text()).matches() && program.resolve(each, type).isEmpty());
     }
 
     /** What siblings share: names of fields and routines, in any order, and the parents inside the project. */
