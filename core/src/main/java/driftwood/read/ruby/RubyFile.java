@@ -84,7 +84,8 @@ final class RubyFile extends RubyStatements {
     private TypeDeclaration type(Cst node, String name) {
         owners.push(name);
         List<TypeRef> parents = new ArrayList<>();
-        node.part("superclass").filter(each -> !each.inner().isEmpty()).map(each -> each.inner().get(0)).filter(each -> RubyCalls.isType(each, this))
+        node.part("superclass").filter(each -> !each.inner().isEmpty()).map(each -> each.inner().get(0))
+                .map(each -> each.is("element_reference") ? each.part("object").orElse(each) : each).filter(each -> RubyCalls.isType(each, this))
                 .ifPresent(each -> parents.add(RubyCalls.type(each, this)));
         RubyMembers read = new RubyMembers(this, name, parents);
         // The grammar puts a comment at the very beginning of a class before its body.

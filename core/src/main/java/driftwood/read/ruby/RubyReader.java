@@ -34,7 +34,7 @@ public final class RubyReader extends SitterReader {
 
     @Override
     public int version() {
-        return 6;
+        return 7;
     }
 
     @Override

@@ -122,6 +122,8 @@ class RubyConstructsTest extends Constructs {
                 TypeDeclaration(desk CLASS [] [] [] [] [Routine(deep METHOD [] [v] {Return(INTEGER:4)})])
             endless | class Tug\\n    def deep? = @depth > 4\\nend
                 TypeDeclaration(Tug CLASS [] [] [] [] [Routine(deep? METHOD [] [] {Return(Binary(> Member(this depth) INTEGER:4))})])
+            parent in a version | class AddBerths < Quay::Migration[4.2]\\n  def up\\n    go\\n  end\\nend
+                TypeDeclaration(AddBerths CLASS [] [Quay.Migration] [] [] [Routine(up METHOD [] [] {Return(Call(go []))})])
             """;
 
     RubyConstructsTest() {
