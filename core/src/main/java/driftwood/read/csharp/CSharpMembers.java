@@ -60,7 +60,7 @@ abstract class CSharpMembers extends CSharpStatements {
             case "event_declaration" -> List.of(new Field(node.start(), node.end(), name(node, "name"), told(node, "type").type(), traits, Optional.empty()));
             case "constructor_declaration" -> List.of(constructor(node, owner, traits));
             case "method_declaration" -> List.of(method(node, name(node, "name"), told(node, "returns"), traits, kind));
-            case "operator_declaration", "conversion_operator_declaration" -> List.of(method(node, "operator" + node.part("operator").map(this::text).orElse(""),
+            case "operator_declaration", "conversion_operator_declaration" -> List.of(method(node, operatorOf(node),
                     told(node, "type"), traits, kind));
             case "indexer_declaration" -> List.of(method(node, "this", told(node, "type"), traits, kind));
             case "destructor_declaration" -> List.of(method(node, "Finalize", Told.NOTHING, traits.and(Mark.OVERRIDES), kind));
@@ -214,5 +214,15 @@ abstract class CSharpMembers extends CSharpStatements {
         Node body = node.part("body").<Node>map(each -> each.is("arrow_expression_clause") ? only(each) : block(each))
                 .orElseGet(() -> new Block(node.end(), node.end(), List.of()));
         return new Local(node.start(), node.end(), name(node, "name"), TypeRef.NONE, Optional.of(new Lambda(node.start(), node.end(), parameters, body)));
+    }
+
+    /** What an operator is called: {@code operator+}, and by the type that a conversion gives, {@code operator:Dues}. */
+    private String operatorOf(Cst node) {
+        if (node.is("conversion_operator_declaration")) {
+            return "operator:" + node.part("type").map(each -> new TypeRef(text(each)).simpleName()).orElse("");
+        }
+        String head = text(node).substring(0, node.part("parameters").map(each -> each.start() - node.start()).orElse(0));
+        int word = head.lastIndexOf("operator");
+        return "operator" + (word < 0 ? "" : head.substring(word + "operator".length()).strip());
     }
 }

@@ -34,7 +34,7 @@ public final class CSharpReader extends SitterReader {
 
     @Override
     public int version() {
-        return 13;
+        return 14;
     }
 
     @Override

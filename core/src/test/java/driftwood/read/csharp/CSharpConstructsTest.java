@@ -152,6 +152,8 @@ class CSharpConstructsTest extends Constructs {
                 TypeDeclaration(Boat CLASS [] [] [] [] [Routine(Go METHOD [] void []) Routine(Stop METHOD [] void [] {})])
             nested | class Quay { class Berth { } enum Side { Left } }
                 TypeDeclaration(Quay CLASS [] [] [] [] [TypeDeclaration(Berth CLASS [] [] [] [] []) TypeDeclaration(Side ENUM [] [] [] [] [EnumConstant(Left [])])])
+            operators | class Dues { public static Dues operator +(Dues a, Dues b) { return a; } public static implicit operator Berth(Dues v) { return v.At; } public static explicit operator int(Dues v) { return 4; } }
+                TypeDeclaration(Dues CLASS [] [] [] [] [Routine(operator+ METHOD [] Dues [a b] {Return(a)}) Routine(operator:Berth METHOD [] Berth [v] {Return(Member(v At))}) Routine(operator:int METHOD [] int [v] {Return(INTEGER:4)})])
             """;
 
     CSharpConstructsTest() {
