@@ -101,7 +101,7 @@ public final class ParameterObject implements Recipe {
 
         /** What only the class itself hands over needs no file of its own, and may hold types that nobody else sees. */
         private boolean isWithin() {
-            return flags.isEmpty() && routine.getModifiers().contains(Modifier.PRIVATE) && (owner.getNestingKind() == NestingKind.TOP_LEVEL || owner.getModifiers().contains(Modifier.STATIC));
+            return flags.isEmpty() && owner.getKind().isClass() && routine.getModifiers().contains(Modifier.PRIVATE) && (owner.getNestingKind() == NestingKind.TOP_LEVEL || owner.getModifiers().contains(Modifier.STATIC));
         }
 
         private boolean isTaken(String name) {
