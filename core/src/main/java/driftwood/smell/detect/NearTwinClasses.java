@@ -31,6 +31,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * near-twin-classes: two or more sibling types (same parent or the same members) whose bodies are the same except for
@@ -116,10 +118,31 @@ public final class NearTwinClasses implements Detector {
         return names.toString();
     }
 
-    /** The parents of a type, imported names in full: classes of one name may be of two libraries. */
+    /** Whether each takes its one parent class from outside, and not the same one as the others. */
+    private static boolean areApart(List<TypeOutline> twins, Program program) {
+        return twins.stream().map(each -> parents(each, program)).distinct().count() > 1 && twins.stream().allMatch(each ->
+                each.kind() == TypeKind.CLASS && hasForeignClass(each, program))
+                && twins.stream().map(each -> classesAbove(each, program)).reduce(NearTwinClasses::shared).filter(Set::isEmpty).isPresent();
+    }
+
+    /** The parents of a type without their arguments, imported names in full: classes of one name may be of two libraries. */
     private static List<String> parents(TypeOutline type, Program program) {
         return type.supertypes().stream().map(each -> program.fileOf(type).imports().stream().filter(one -> !one.onDemand()
-                && one.alias().equals(each.simpleName())).map(Import::name).findFirst().orElse(each.text())).toList();
+                && one.alias().equals(each.simpleName())).map(Import::name).findFirst().orElse(each.name())).toList();
+    }
+
+    /** Whether it or a class above it names a parent that the project does not know; an interface that does so says nothing about classes. */
+    private static boolean hasForeignClass(TypeOutline type, Program program) {
+        return Stream.concat(Stream.of(type), classesAbove(type, program).stream()).anyMatch(each ->
+                each.supertypes().stream().anyMatch(parent -> program.resolve(parent, each).isEmpty()));
+    }
+
+    private static Set<TypeOutline> classesAbove(TypeOutline type, Program program) {
+        return program.ancestors(type).stream().filter(each -> each.kind() == TypeKind.CLASS).collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static Set<TypeOutline> shared(Set<TypeOutline> some, Set<TypeOutline> others) {
+        return some.stream().filter(others::contains).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private static boolean isKin(TypeOutline one, TypeOutline other, Program program) {
@@ -188,15 +211,13 @@ public final class NearTwinClasses implements Detector {
         String but = !differing.isEmpty() ? "but for " + Listing.of(named(differing, own).stream().map(NearTwinClasses::readable).toList())
                 : !literals.isEmpty() ? "but for literals in " + Listing.of(literals.stream()
                 .map(NearTwinClasses::readable).toList()) : "word for word";
-        boolean apart = twins.stream().map(each -> parents(each, program)).distinct().count() > 1 && twins.stream().allMatch(each ->
-                !each.supertypes().isEmpty() && program.hasForeignParent(each) && each.kind() == TypeKind.CLASS);
         Drag drag = Drag.of(twins.size(), files.size(), working.size())
                 .risk(true, 0.2, "a correction in one is easily forgotten in the other")
                 .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
                 .risk(working.stream().mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
-                .risk(apart, -1.5, "each extends a class from outside, so they cannot share a parent")
+                .risk(areApart(twins, program), -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
         List<String> names = Listing.apart(twins);
         Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, !differing.isEmpty() ? named(differing, own)

@@ -48,4 +48,18 @@ class NearTwinClassesTest extends SmellCases {
         String source = "package quay;\n" + invoice(one, "4", "") + invoice(other, "9", "");
         assertThat(Given.only("near-twin-classes", source).drag().value() < 0.5).isEqualTo(little);
     }
+
+    /** Only a parent class from outside, and another one each, keeps twins from sharing a parent. */
+    @ParameterizedTest
+    @CsvSource(quoteCharacter = '"', value = {
+            "extends far.TugBase, extends far.YachtBase, , true",
+            "extends Tally<Tug>, extends Tally<Yacht>, , false",
+            "extends Shared<Tug>, extends Shared<Yacht>, class Shared<T> implements far.Watching { }, false",
+            "extends Low, extends High, class Top extends far.Base { } class Low extends Top { } class High extends Top { }, false",
+            "extends Low, extends High, class Low extends far.Deck { } class High extends far.Mast { }, true",
+            "implements Low, implements High, interface Low extends far.Deck { } interface High extends far.Mast { }, false"})
+    void twinsOfParentsFromOutsideCannotShareOne(String one, String other, String above, boolean apart) {
+        String source = "package quay;\n" + invoice("TugFees " + one, "4", "") + invoice("YachtFees " + other, "9", "") + (above == null ? "" : above);
+        assertThat(Given.only("near-twin-classes", source).drag().reasons().stream().anyMatch(each -> each.contains("class from outside"))).isEqualTo(apart);
+    }
 }
