@@ -36,7 +36,7 @@ public final class Measure {
     private static final int CHANGES = 6;
     /** As in the launcher. */
     private static final List<String> FLAGS = List.of("-XX:+UseParallelGC", "-XX:TieredStopAtLevel=1",
-            "-XX:MaxNewSize=600m", "-XX:MetaspaceSize=96m", "-Xms900m");
+            "-XX:MaxNewSize=600m", "-XX:MetaspaceSize=96m", "-XX:NewSize=300m", "-Xms1600m");
 
     public static void main(String[] arguments) throws Exception {
         Path home = Path.of(arguments[0]);

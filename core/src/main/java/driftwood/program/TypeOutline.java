@@ -127,7 +127,8 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         return isThrown(simpleName()) || supertypes.stream().anyMatch(each -> isThrown(each.simpleName()));
     }
 
-    private static boolean isThrown(String name) {
+    /** Whether what is called so is thrown. @param name simple */
+    public static boolean isThrown(String name) {
         return name.endsWith("Exception") || name.endsWith("Error") || name.equals("Throwable");
     }
 }

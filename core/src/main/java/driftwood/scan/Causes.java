@@ -28,7 +28,8 @@ import java.util.stream.Stream;
  * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the types of one
  * hierarchy are one lack of a routine, chains of one routine on one value are one decision in parts, constructors that call
  * an overridable routine of one name are one habit, the same parameters that travel together are one object that is missing, however many routines they travel through, walks that ask for the same
- * container ask one question, and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
+ * container ask one question, routines of a file that take the parts of one type are misplaced together, grids of the same words are one choice,
+ * and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
     /** Fewer names may be the same by chance. */
@@ -169,8 +170,11 @@ public final class Causes {
         if (finding.detail() instanceof Branching branching && !branching.chain().subject().text().isEmpty()) {
             return List.of("asked in " + finding.symbol() + " of " + branching.chain().subject().text());
         }
+        if (finding.detail() instanceof RoutineFacts.Envy envy) {
+            return List.of("parts of " + envy.home() + " taken in " + finding.file());
+        }
         if (finding.detail() instanceof TypeFacts.Grid grid) {
-            return grid.places().stream().map(Detail.Place::symbol).toList();
+            return Stream.of(grid.places().stream().map(Detail.Place::symbol), pairs(grid.rows()), pairs(grid.columns())).flatMap(each -> each).toList();
         }
         if (!(finding.detail() instanceof TypeFacts.Twins twins)) {
             return List.of();
@@ -187,6 +191,12 @@ public final class Causes {
             alike.add(String.join(" ", packages));
         }
         return alike;
+    }
+
+    /** Two words that are one choice in one grid are that choice in another as well. */
+    private static Stream<String> pairs(List<String> words) {
+        List<String> sorted = words.stream().filter(each -> !each.isEmpty()).sorted().toList();
+        return sorted.stream().flatMap(one -> sorted.stream().filter(other -> one.compareTo(other) < 0).map(other -> "a choice of " + one + " and " + other));
     }
 
     private static String place(String smell, String file, int line) {

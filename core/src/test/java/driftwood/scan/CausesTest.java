@@ -145,6 +145,31 @@ class CausesTest {
         assertThat(groups.stream().flatMap(List::stream)).hasSize(2);
     }
 
+    /** Overloads that take the same object apart. */
+    @ParameterizedTest(name = "the second takes a {0} apart")
+    @CsvSource({"Berth, 1", "Lock, 2"})
+    void routinesThatTakeThePartsOfOneType(String second, int causes) throws Exception {
+        String body = "{ int sum = each.getDepth() * each.getLength() + each.getRate(); if (sum > 9) { sum -= each.getFee(); } return sum; }";
+        String parts = "{ private int depth, length, rate, fee; int getDepth() { return depth; } int getLength() { return length; } int getRate() { return rate; } int getFee() { return fee; } }\n";
+        assertThat(together("class Berth " + parts + "class Lock " + parts + "class Desk { int n; int dues(Berth each) " + body + "\nint fees(" + second + " each) " + body.replace("9", "4").replace("sum", "all")
+                + " }\n").stream().filter(each -> smells(each).contains("misplaced-behaviour"))).hasSize(causes);
+    }
+
+    /** Grids of the same words below different parents. */
+    @ParameterizedTest(name = "by {0} and {1}")
+    @CsvSource({"Day, Night, 1", "Wet, Dry, 2"})
+    void gridsOfTheSameWordsAreOneChoice(String one, String other, int causes) throws Exception {
+        StringBuilder source = new StringBuilder();
+        for (String[] grid : new String[][] {{"Day", "Night", "Tug", "Barge", "Tariff"}, {one, other, "Yacht", "Ferry", "Notice"}}) {
+            source.append("abstract class " + grid[4] + " { int n; abstract int quote(int n); }\n");
+            for (int i = 0; i < 4; i++) {
+                source.append("class " + grid[i / 2] + grid[2 + i % 2] + grid[4] + " extends " + grid[4] + " { int quote(int n) { int sum = n * " + (i % 2 + 2) + "; sum += 4; return sum; } "
+                        + "void more(int k) { n += k; n *= " + (i / 2 + 2) + "; n -= k; } }\n");
+            }
+        }
+        assertThat(together(source.toString()).stream().filter(each -> smells(each).contains("subclass-explosion"))).hasSize(causes);
+    }
+
     @Test
     void aGroupKeepsTheOrderAndLosesNothing() throws Exception {
         Files.writeString(root.resolve("Quay.java"), "interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot); }\n"

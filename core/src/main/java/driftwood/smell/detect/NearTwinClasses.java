@@ -1,6 +1,7 @@
 package driftwood.smell.detect;
 
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
@@ -60,6 +61,8 @@ public final class NearTwinClasses implements Detector {
     }
 
     private static final Pattern MIGRATION = Pattern.compile("(.*\\W)?\\w*Migration(\\W.*)?");
+    private static final Pattern STEPS = Pattern.compile("(?i)(.*/)?(migrations?|migrate|alembic|versions|evolutions?)/.*");
+    private static final List<Set<String>> THERE_AND_BACK = List.of(Set.of("upgrade", "downgrade"), Set.of("up", "down"));
 
     @Override
     public List<Seer<?>> seers() {
@@ -107,7 +110,9 @@ public final class NearTwinClasses implements Detector {
 
     /** A step by which the tables of a data base became what they are: it is run once, and nobody edits it afterwards. */
     private static boolean isHistory(TypeOutline type, Program program) {
-        return type.supertypes().stream().anyMatch(each -> MIGRATION.matcher(each.text()).matches() && program.resolve(each, type).isEmpty());
+        return type.supertypes().stream().anyMatch(each -> MIGRATION.matcher(each.text()).matches() && program.resolve(each, type).isEmpty())
+                || STEPS.matcher(type.file()).matches() && THERE_AND_BACK.stream().anyMatch(names ->
+                type.routines().stream().map(RoutineOutline::name).collect(Collectors.toSet()).containsAll(names));
     }
 
     /** What siblings share: names of fields and routines, in any order, and the parents inside the project. */

@@ -246,5 +246,27 @@ class ConstructorWorkClausesTest extends Clauses {
                         for i, x in enumerate(n):
                             self.index[x] = i
                 """);
+        for (boolean own : new boolean[] {true, false}) {
+            Draft draft = java(own ? "hands itself to a routine of its own class" : "hands itself to a routine of another class");
+            String source = """
+                    package quay;
+                    class Desk {
+                        static void register(Entry each) { System.out.println(each); }
+                    }
+                    class Entry {
+                        int rank;
+                        Entry(int rank) {MARK
+                            this.rank = rank;
+                            TYPE.register(this);
+                        }
+                        static void register(Entry each) { each.rank++; }
+                    }
+                    """.replace("TYPE", own ? "Entry" : "Desk").replace("MARK", own ? "" : " // <- constructor-work");
+            if (own) {
+                draft.hasNot(source);
+            } else {
+                draft.has(source);
+            }
+        }
     }
 }

@@ -468,5 +468,49 @@ class HardCodedInstantiationClausesTest extends Clauses {
                     }
                 }
                 """);
+        python("prints into what it holds").hasNot("""
+                import io
+
+
+                class Digest:
+                    def __init__(self):
+                        self.text = io.StringIO()
+
+                    def add(self, line):
+                        print(line, file=self.text)
+
+
+                class Desk:
+                    def __init__(self):
+                        self.lines = 0
+
+                    def post(self, line):
+                        self.lines += 1
+                        digest = Digest()
+                        digest.add(line)
+                        digest.add(str(self.lines))
+                """);
+        python("prints").has("""
+                import io
+
+
+                class Digest:
+                    def __init__(self):
+                        self.text = io.StringIO()
+
+                    def add(self, line):
+                        print(line)
+
+
+                class Desk:
+                    def __init__(self):
+                        self.lines = 0
+
+                    def post(self, line):
+                        self.lines += 1
+                        digest = Digest()  # <- hard-coded-instantiation
+                        digest.add(line)
+                        digest.add(str(self.lines))
+                """);
     }
 }

@@ -1,5 +1,7 @@
 package driftwood.smell.clause;
 
+import java.util.List;
+
 /** The clauses of the catalogue for near-twin-classes, each with a source that has it or has it not. */
 class NearTwinClassesClausesTest extends Clauses {
 
@@ -284,5 +286,29 @@ class NearTwinClassesClausesTest extends Clauses {
                 warn("b is old")
                 print("b")
                 """));
+        for (String folder : List.of("tides/alembic/versions", "tides/reports")) {
+            At[] steps = {at(folder + "/a1_berths.py", step("berth", folder.endsWith("s/reports"))), at(folder + "/a2_tugs.py", step("tug", false))};
+            if (folder.endsWith("versions")) {
+                python("steps of a data base's history").hasNot(steps);
+            } else {
+                python("modules that go up and down elsewhere").has(steps);
+            }
+        }
+    }
+
+    private static String step(String table, boolean first) {
+        return """
+                NAME = "TABLE"MARK
+
+
+                def upgrade(op):
+                    op.create(NAME)
+                    op.index(NAME, "TABLE_berth")
+
+
+                def downgrade(op):
+                    op.drop_index("TABLE_berth")
+                    op.drop(NAME)
+                """.replace("TABLE", table).replace("MARK", first ? "  # <- near-twin-classes" : "");
     }
 }

@@ -88,6 +88,11 @@ record Ladder(List<RoutineOutline> steps) {
         return steps.size() >= STEPS || steps.size() == 2 && longest >= MANY;
     }
 
+    /** Whether anybody else may choose a step: where all are private, the type's own creation routines choose, and they have names. */
+    boolean isOpen() {
+        return steps.stream().anyMatch(each -> !each.traits().isPrivate());
+    }
+
     /** Parameters such as e1, e2, e3 stand for a list of any length, which is no set of options. */
     private boolean isCounted() {
         Set<String> words = new HashSet<>();

@@ -97,7 +97,7 @@ public final class TelescopingConstructor implements Detector {
         List<RoutineOutline> constructors = type.constructors().stream()
                 .filter(each -> !each.traits().isDeprecated()).toList();
         Ladder ladder = Ladder.ofConstructors(type, constructors, calls);
-        if (ladder.isTelescope() && type.kind() != TypeKind.ENUM && !calls.isKeptForBuilder(type, ladder.steps().get(ladder.steps().size() - 1))) {
+        if (ladder.isTelescope() && ladder.isOpen() && type.kind() != TypeKind.ENUM && !calls.isKeptForBuilder(type, ladder.steps().get(ladder.steps().size() - 1))) {
             findings.add(ofLadder(type, ladder, calls, optional));
         } else if (type.kind() != TypeKind.RECORD && !calls.hasBuilder(type)) {
             for (RoutineOutline constructor : constructors) {

@@ -18,10 +18,11 @@ import java.util.regex.Pattern;
  * What can stand for a thing that is missing, by its type: the less there is, the less a check for nothing is worth telling.
  *
  * @param isValue a text, a number, a truth value or of no certain type: no object with the same routines can stand for it
- * @param isChecked the compiler refuses whoever does not ask
  * @param isLink  of the same kind as the type that has it, as in a list or a tree
+ * @param isChecked the compiler refuses whoever does not ask
+ * @param isError what went wrong: where nothing did, there is none
  */
-record Missing(boolean isValue, boolean isLink, boolean isChecked) {
+record Missing(boolean isValue, boolean isLink, boolean isChecked, boolean isError) {
     private static final Set<String> VALUES = Set.of("String", "string", "CharSequence", "str", "bytes", "Integer", "Long", "Short", "Byte", "Character",
             "Double", "Float", "Number", "Boolean", "BigDecimal", "BigInteger", "int", "float", "bool", "Object", "Class");
     private static final int FEW = 3;
@@ -39,14 +40,14 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
         boolean next = LINK.matcher(routine.name()).matches() && program.resolve(routine.returns(), owner)
                 .filter(each -> each.equals(owner) || program.ancestors(owner).contains(each)).isPresent();
         boolean link = missing.isLink || declares.filter(each -> of(first.returns(), each, program).isLink).isPresent();
-        return new Missing(open || missing.isValue, next || link, missing.isChecked);
+        return new Missing(open || missing.isValue, next || link, missing.isChecked, missing.isError);
     }
 
     /** What a field may not hold. Where its type is not told, its name tells a link. */
     static Missing of(FieldOutline field, TypeOutline owner, Program program) {
         Missing missing = of(field.type(), owner, program);
         boolean next = !field.type().isPresent() && LINK.matcher(field.name()).matches() && program.fileOf(owner).language().isDuckTyped();
-        return new Missing(missing.isValue, missing.isLink || next, missing.isChecked);
+        return new Missing(missing.isValue, missing.isLink || next, missing.isChecked, missing.isError);
     }
 
     /** @param type as declared @param owner the type that declares what may be missing */
@@ -55,7 +56,8 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
         return new Missing(VALUES.contains(type.simpleName()) || owner.typeParameters().contains(type.text()),
                 known.filter(each -> each.equals(owner) || program.ancestors(owner).contains(each) && !each.isInterface()
                         || program.ancestors(each).contains(owner)).isPresent(),
-                program.fileOf(owner).language().has(Language.Habit.NOTHING_CHECKED));
+                program.fileOf(owner).language().has(Language.Habit.NOTHING_CHECKED),
+                known.map(TypeOutline::isError).orElse(TypeOutline.isThrown(type.simpleName())));
     }
 
     /** Weighs who treats nothing as an error: no object can stand for it there, and where most do, each asks for the same condition. */
@@ -73,6 +75,7 @@ record Missing(boolean isValue, boolean isLink, boolean isChecked) {
         return drag.risk(isValue, -2.0 - beyond, "what is missing is a value, or of any type: no object can stand for it")
                 .risk(isChecked, isValue ? -0.8 : -1.4, "the compiler refuses whoever does not ask")
                 .risk(isLink, isValue ? -1.0 : -1.0 - beyond, "it links to another of its kind, and links end somewhere")
+                .risk(isError && !isValue, -1.4 - beyond, "it is what went wrong: that nothing did is no object")
                 .risk(guards > 1 && guards <= FEW && careful && !isValue && !isLink, -0.8, "few places ask, and all of them do");
     }
 }

@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
 
 /** Sees what constructors do beside taking their values. */
 final class ConstructorWorkWalk extends Walk {
-    static final Seer<Effect> SEER = new Seer<>("constructor-work", 12, Effect.class, file -> {
+    static final Seer<Effect> SEER = new Seer<>("constructor-work", 13, Effect.class, file -> {
         ConstructorWorkWalk walk = new ConstructorWorkWalk(file);
         walk.scan(file.unit());
         return walk.effects;
@@ -198,7 +198,7 @@ final class ConstructorWorkWalk extends Walk {
             }
             boolean self = call.arguments().stream().anyMatch(each -> each instanceof Name name
                     && name.isSelf());
-            boolean outside = call.receiver().map(each -> isOther(each) || isStatic(each) || isPart(each)).orElse(false);
+            boolean outside = call.receiver().map(each -> isOther(each) || isForeign(each) || isPart(each)).orElse(false);
             boolean bound = call.name().equals("bind") && call.receiver().map(each -> handsOut(each, false)).orElse(false);
             if (self && outside && !bound && !handedTo.contains(call) && REGISTERS.matcher(call.name()).matches()) {
                 effect(Kind.HANDS_ITSELF_OUT, file.brief(call), 0, call);
@@ -246,8 +246,9 @@ final class ConstructorWorkWalk extends Walk {
         return super.visitLocal(local);
     }
 
-    private static boolean isStatic(Node receiver) {
-        return receiver instanceof Name name && Character.isUpperCase(name.name().charAt(0));
+    /** A type other than the one at hand. */
+    private boolean isForeign(Node receiver) {
+        return receiver instanceof Name name && Character.isUpperCase(name.name().charAt(0)) && !name.name().equals(type().substring(type().lastIndexOf('.') + 1));
     }
 
     @Override

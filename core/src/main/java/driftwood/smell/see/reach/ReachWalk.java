@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
 /** Sees where code reaches outside of itself. */
 public final class ReachWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Reach> SEER = new Seer<>("reach", 12, Reach.class, file -> {
+    public static final Seer<Reach> SEER = new Seer<>("reach", 13, Reach.class, file -> {
         ReachWalk walk = new ReachWalk(file);
         walk.scan(file.unit());
         return walk.reaches;

@@ -11,6 +11,7 @@ import driftwood.tree.Import;
 import driftwood.tree.Literal;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
+import driftwood.tree.Named;
 import driftwood.tree.Node;
 import java.util.List;
 import java.util.Locale;
@@ -54,6 +55,12 @@ public final class Resources {
                 && file.file().language().outside().inMemory().stream().anyMatch(address.text()::contains);
     }
 
+    /** Whether it is told what to write to. */
+    private static boolean isGiven(Call call, FileTree file) {
+        String place = file.file().language().outside().given().get(call.name());
+        return place != null && call.receiver().isEmpty() && call.arguments().stream().anyMatch(each -> each instanceof Named named && named.name().equals(place));
+    }
+
     private static Kind kind(String key) {
         return key == null ? null : Kind.valueOf(key.toUpperCase(Locale.ROOT));
     }
@@ -65,7 +72,7 @@ public final class Resources {
 
     /** What a call reaches; empty where it reaches nothing that is known. */
     public static Optional<Resource> ofCall(Call call, FileTree file) {
-        if (!mayBe(call, file) || isInMemory(call.arguments(), file)) {
+        if (!mayBe(call, file) || isInMemory(call.arguments(), file) || isGiven(call, file)) {
             return Optional.empty();
         }
         return ofName(call.receiver().isPresent() ? dotted(call.receiver().get(), 0) + "." + call.name() : call.name(), file);

@@ -10,6 +10,7 @@ import driftwood.smell.Detail.Guard;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detail.Reaction;
 import driftwood.smell.Drag;
+import driftwood.tree.TypeRef;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -85,7 +86,16 @@ class MissingTest {
         "true, false, true, 9, true, 0.0", "false, false, false, 2, true, 0.5", "false, false, false, 2, false, 1.3", "false, false, false, 1, true, 0.8"})
     void theLessCanStandForItTheLessItDrags(boolean value, boolean link, boolean checked, int guards, boolean careful, double drag) {
         Drag.Builder plain = Drag.of(guards, 1, 0);
-        assertThat(new Missing(value, link, checked).weighed(plain, guards, careful).build().value()).isEqualTo(drag);
+        assertThat(new Missing(value, link, checked, false).weighed(plain, guards, careful).build().value()).isEqualTo(drag);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"quay.Grounded, false, 0.5", "java.io.IOException, false, 0.5", "Throwable, false, 0.5", "quay.Pilot, false, 2.7", "String, false, 2.7"})
+    void whatWentWrongIsNoObject(String type, boolean value, double drag) {
+        Program program = Given.scan("", "package quay;\nclass Pilot { } class Grounded extends RuntimeException { }").program();
+        TypeOutline owner = program.type("quay.Pilot").orElseThrow();
+        Missing missing = Missing.of(new TypeRef(type), owner, program);
+        assertThat(new Missing(value, false, false, missing.isError()).weighed(Drag.of(9, 1, 0), 9, true).build().value()).isEqualTo(drag);
     }
 
     @ParameterizedTest(name = "{0} skip it, to {1} it is an error: {2}")
