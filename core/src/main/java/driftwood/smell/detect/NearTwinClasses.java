@@ -52,6 +52,10 @@ public final class NearTwinClasses implements Detector {
             class TankerInvoice { int total() { int t = base() + 9; return t * nights; } }
             """);
 
+    private static final String OUTSIDE = "what stands outside of routines";
+    /** What shows how something is used is copied by whoever reads it, and from one place to another. */
+    private static final Pattern EXAMPLE = Pattern.compile("(?i)(.*/)?(examples?|samples?|demos?|tutorials?|snippets)/.*");
+
     /** So many statements are written again in no time. */
     private static final int FEW = 3;
 
@@ -221,11 +225,13 @@ public final class NearTwinClasses implements Detector {
                 .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
                 .risk(working.stream().mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
+                .risk(twins.stream().anyMatch(each -> EXAMPLE.matcher(each.file()).matches()), -1.5, "examples are copies by nature")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(areApart(twins, program), -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
         List<String> names = Listing.apart(twins);
-        Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, !differing.isEmpty() ? named(differing, own)
+        Gathered detail = new TypeFacts.Twins(twins.stream().map(TypeOutline::name).toList(), names, !differing.isEmpty()
+                ? named(differing, own).stream().map(each -> each.isEmpty() ? OUTSIDE : each).toList()
                 : List.of(literals.isEmpty() ? "their names" : "some literals"), places);
         return SMELL.finding(Spot.of(first), drag, Listing.of(names) + " are the same " + but + ": "
                 + Listing.count(same, "routine") + " repeated", evidence, detail);
@@ -248,6 +254,6 @@ public final class NearTwinClasses implements Detector {
     }
 
     private static String readable(String routine) {
-        return routine.isEmpty() ? "what stands outside of routines" : routine.equals("new") ? "the constructor" : routine + "()";
+        return routine.isEmpty() ? OUTSIDE : routine.equals("new") ? "the constructor" : routine + "()";
     }
 }

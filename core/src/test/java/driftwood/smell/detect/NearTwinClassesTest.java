@@ -3,7 +3,12 @@ package driftwood.smell.detect;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import driftwood.Given;
+import driftwood.scan.Scan;
+import driftwood.smell.Finding;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -61,5 +66,18 @@ class NearTwinClassesTest extends SmellCases {
     void twinsOfParentsFromOutsideCannotShareOne(String one, String other, String above, boolean apart) {
         String source = "package quay;\n" + invoice("TugFees " + one, "4", "") + invoice("YachtFees " + other, "9", "") + (above == null ? "" : above);
         assertThat(Given.only("near-twin-classes", source).drag().reasons().stream().anyMatch(each -> each.contains("class from outside"))).isEqualTo(apart);
+    }
+
+    /** Modules that differ outside of their routines, and such that show how something is used. */
+    @ParameterizedTest
+    @CsvSource({"quay/tug.py, false", "quay/examples/tug.py, true", "samples/tug.py, true", "quay/exampled/tug.py, false"})
+    void examplesAreCopiesByNature(String file, boolean little, @TempDir Path root) throws Exception {
+        String module = "RATE = %s\n\n\ndef quote(n):\n    t = n * RATE\n    t += 4\n    t -= n\n    t *= 2\n    return t\n\n\ndef bill(n):\n    t = quote(n)\n    t += 1\n    return t\n";
+        Given.write(root.resolve(file), module.formatted("4"));
+        Given.write(root.resolve("quay/yacht.py"), module.formatted("pilot(4, tide)"));
+        Finding twins = new Scan(Scan.Options.DEFAULT.only("near-twin-classes").on(1)).run(root, List.of(root)).findings().get(0);
+        assertThat(twins.message()).contains("but for what stands outside of routines");
+        assertThat(twins.detail().toString()).contains("what stands outside of routines");
+        assertThat(twins.drag().value() < 1.5).isEqualTo(little);
     }
 }
