@@ -73,8 +73,8 @@ class NearTwinClassesTest extends SmellCases {
     @CsvSource({"quay/tug.py, false", "quay/examples/tug.py, true", "samples/tug.py, true", "quay/exampled/tug.py, false"})
     void examplesAreCopiesByNature(String file, boolean little, @TempDir Path root) throws Exception {
         String module = "RATE = %s\n\n\ndef quote(n):\n    t = n * RATE\n    t += 4\n    t -= n\n    t *= 2\n    return t\n\n\ndef bill(n):\n    t = quote(n)\n    t += 1\n    return t\n";
-        Given.write(root.resolve(file), module.formatted("4"));
-        Given.write(root.resolve("quay/yacht.py"), module.formatted("4") + "\n\nenlist(bill, RATE)\n");
+        Given.write(root.resolve(file), module.formatted("4") + "\n\nenlist(bill)\n");
+        Given.write(root.resolve("quay/yacht.py"), module.formatted("4") + "\n\nfor each in tides:\n    enlist(each)\n");
         Finding twins = new Scan(Scan.Options.DEFAULT.only("near-twin-classes").on(1)).run(root, List.of(root)).findings().get(0);
         assertThat(twins.message()).contains("but for what stands outside of routines");
         assertThat(twins.detail().toString()).contains("what stands outside of routines");
