@@ -16,10 +16,17 @@ final class Names {
     private static final int REEXPORTS = 4;
 
     private final Program program;
+    private final Loose loose;
     private final Map<String, Optional<TypeOutline>> remembered = new ConcurrentHashMap<>();
 
     Names(Program program) {
         this.program = program;
+        this.loose = new Loose(program);
+    }
+
+    /** What is declared outside of types. */
+    Loose loose() {
+        return loose;
     }
 
     /** A type by the name written inside a type; empty where it is foreign or a type parameter. */
@@ -38,11 +45,11 @@ final class Names {
 
     /** The same for a supertype's name, which is not looked for among inherited types: that would go in circles. */
     Optional<TypeOutline> typeAround(String name, TypeOutline scope) {
-        return qualified(name, first -> simple(first, scope, false));
+        return qualified(name, first -> simple(first, scope, false)).or(() -> loose.type(name, scope));
     }
 
     private Optional<TypeOutline> find(String name, TypeOutline scope) {
-        return qualified(name, first -> simple(first, scope, true));
+        return qualified(name, first -> simple(first, scope, true)).or(() -> loose.type(name, scope));
     }
 
     private interface Lookup {

@@ -26,7 +26,7 @@ final class Values {
     Values(Program program, Names names) {
         this.program = program;
         this.names = names;
-        this.loose = new Loose(program);
+        this.loose = names.loose();
         this.fields = new Fields(program, loose);
     }
 

@@ -2,6 +2,7 @@ package driftwood.source;
 
 import driftwood.pack.Keyed;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -57,6 +58,8 @@ public final class Language implements Keyed {
         CHOICES_CHECKED,
         /** What stands outside of types is in sight in its whole package, and elsewhere by an import. */
         LOOSE_IN_PACKAGE,
+        /** Files that neither take from others by name nor hand out run in one scope. */
+        SCRIPTS_SHARE,
         /** The compiler takes no value that may be nothing for one that is there: whoever forgets to ask is told. */
         NOTHING_CHECKED,
         /** Nothing is declared private; what begins with an underscore is meant so. */
@@ -247,10 +250,8 @@ public final class Language implements Keyed {
     /** Whether a routine of this name answers one of these in some language. */
     public static boolean isAsked(String name, Contract... contracts) {
         for (Language language : all()) {
-            for (Contract each : contracts) {
-                if (language.routines(each).contains(name)) {
-                    return true;
-                }
+            if (Arrays.stream(contracts).anyMatch(each -> language.routines(each).contains(name))) {
+                return true;
             }
         }
         return false;

@@ -15,6 +15,10 @@ public enum Mark {
     NAMED,
     /** Not a type: a file that holds routines and values, which is asked as one. */
     MODULE,
+    /** A module that neither takes from others by name nor hands out: all such files run in one scope. */
+    SCRIPT,
+    /** A script in a function of its own, which keeps the bare names of what it declares apart. */
+    WRAPPED,
     /** A routine that is read like a field. */
     ACCESSOR,
     /** A type whose constructor and equality follow from its fields. */

@@ -15,7 +15,7 @@ final class EcmaFacts {
 
     static Language of(String key, String title, String... endings) {
         return Language.named(key, title).ending(endings).family("ecmascript")
-                .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.TRUTH, Habit.IMPLIED_NOTHING, Habit.NOTHING_BY_KEY)
+                .with(Habit.DUCK_TYPED, Habit.ALIASES, Habit.TRUTH, Habit.IMPLIED_NOTHING, Habit.NOTHING_BY_KEY, Habit.SCRIPTS_SHARE)
                 .testedBy(TESTS).notWrittenHere(FETCHED)
                 .asking(Contract.EQUALITY, "equals").asking(Contract.TEXT, "toString", "toJSON").asking(Contract.COMPARISON, "compare", "localeCompare")
                 .asking(Contract.STEP, "next", "previous", "advance")

@@ -11,10 +11,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** The whole tree of one module: its functions and values, its classes, and what of it is run when it is loaded. */
 final class EcmaModule extends EcmaClasses {
     private static final Set<String> TYPES = Set.of("class_declaration", "abstract_class_declaration", "interface_declaration", "enum_declaration");
+
+    /** What only modules say, which are loaded by others or load them. */
+    private static final Pattern LOADING = Pattern.compile("\\b(?:require|exports|define)\\b");
 
     private final List<Cst> top;
     private final String packageName;
@@ -23,12 +27,16 @@ final class EcmaModule extends EcmaClasses {
     private final List<Node> members = new ArrayList<>();
     private final List<Cst> loose = new ArrayList<>();
     private final EcmaPrototypes prototypes;
+    private final Traits traits;
     private final Map<String, Cst> functions = new LinkedHashMap<>();
 
     EcmaModule(SourceText source, Cst root) {
         super(source.text());
         this.top = EcmaWrappers.opened(root, this);
         this.prototypes = new EcmaPrototypes(top, this);
+        Traits alone = Traits.of(Mark.MODULE, Mark.STATIC);
+        boolean script = root.inner().stream().noneMatch(each -> each.is("import_statement") || each.is("export_statement")) && !LOADING.matcher(text).find();
+        this.traits = !script ? alone : top.equals(root.inner()) ? alone.and(Mark.SCRIPT) : alone.and(Mark.SCRIPT).and(Mark.WRAPPED);
         String path = source.file().path();
         List<String> names = new ArrayList<>();
         for (String each : path.split("/")) {
@@ -57,7 +65,7 @@ final class EcmaModule extends EcmaClasses {
             members.add(new Routine(body.start(), body.end(), "", RoutineKind.INITIALISER, Traits.of(Mark.STATIC), List.of(), TypeRef.NONE, List.of(),
                     Optional.of(body)));
         }
-        TypeDeclaration type = new TypeDeclaration(0, text.length(), module, TypeKind.CLASS, Traits.of(Mark.MODULE, Mark.STATIC), List.of(), List.of(), List.of(),
+        TypeDeclaration type = new TypeDeclaration(0, text.length(), module, TypeKind.CLASS, traits, List.of(), List.of(), List.of(),
                 List.of(), members);
         return new Unit(0, text.length(), packageName, imports.all(), List.of(type));
     }
