@@ -84,10 +84,9 @@ public final class Imports {
                 .reduce((a, b) -> a + " & " + b).map(bounds -> " extends " + bounds).orElse("")).collect(Collectors.joining(", ", "<", "> "));
     }
 
-    /** Variables as the parameters of a routine, without its brackets. */
+    /** Variables as the parameters of a routine, without its brackets; final where the file's are, and nothing gives them another value. */
     public String parameters(Collection<? extends VariableElement> variables, Unit unit) {
-        String fixed = unit.hasFinalParameters() ? "final " : "";
-        return variables.stream().map(each -> fixed + name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
+        return variables.stream().map(each -> (unit.hasFinalParameters() && workspace.uses().of(each).stream().noneMatch(Moving::isWritten) ? "final " : "") + name(each.asType(), unit) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
     }
 
     /** What a routine says of the exceptions that it throws, with a blank before it; empty where it throws none. */

@@ -182,6 +182,6 @@ public final class Moving implements Function<TreePath, Optional<String>> {
     public static boolean isWritten(TreePath use) {
         Tree parent = use.getParentPath().getLeaf();
         return parent instanceof AssignmentTree set && set.getVariable() == use.getLeaf()
-                || parent instanceof CompoundAssignmentTree || parent.getKind().name().contains("CREMENT");
+                || parent instanceof CompoundAssignmentTree more && more.getVariable() == use.getLeaf() || parent.getKind().name().contains("CREMENT");
     }
 }

@@ -84,10 +84,11 @@ public final class OptionalResult implements Recipe {
         }
 
         void write() {
-            List<Call> plain = calls.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && OptionalDefault.of(workspace, each).isEmpty()
-                    && !isHandedOn(each) && !isAskedBefore(each)).toList();
-            if (3 * plain.size() > 2 * calls.size()) {
-                throw new Refused((plain.size() == calls.size() ? "every caller" : plain.size() + " of " + calls.size() + " callers") + " would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
+            List<Call> asking = calls.stream().filter(each -> !isHandedOn(each)).toList();
+            List<Call> plain = asking.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && OptionalDefault.of(workspace, each).isEmpty()
+                    && !isAskedBefore(each)).toList();
+            if (2 * plain.size() > asking.size()) {
+                throw new Refused((plain.size() == asking.size() ? "every caller" : plain.size() + " of " + asking.size() + " callers") + " would take null out of it again, as at " + workspace.unit(plain.get(0).path()).file() + ":" + workspace.unit(plain.get(0).path()).line(workspace.from(plain.get(0).path())));
             }
             List<Evidence> places = new ArrayList<>();
             family.forEach(each -> places.add(workspace.place(workspace.path(each).orElseThrow(), "says that there may be nothing")));
