@@ -32,6 +32,12 @@ final class NullObject implements Computed {
         return "null-object";
     }
 
+    /** Whether what may be nothing holds any number of others, none as well: an empty one says so by itself. @param type as it is declared */
+    static boolean isContainer(String type) {
+        String simple = new TypeRef(type).simpleName();
+        return type.endsWith("[]") || COLLECTIONS.contains(simple) && !simple.equalsIgnoreCase("String");
+    }
+
     static Optional<TypeOutline> abstraction(Nothing nothing, Program program) {
         return program.type(Symbol.of(nothing.source()).type())
                 .flatMap(owner -> program.resolve(new TypeRef(nothing.yields()), owner));
@@ -48,7 +54,7 @@ final class NullObject implements Computed {
             return Optional.empty();
         }
         if (COLLECTIONS.contains(simple) || nothing.yields().endsWith("[]")) {
-            return Optional.of(new Fit(key(), 0.6, "an empty " + (nothing.yields().endsWith("[]") ? "array" : simple)
+            return Optional.of(new Fit(key(), isContainer(nothing.yields()) ? 0.7 : 0.6, "an empty " + (nothing.yields().endsWith("[]") ? "array" : simple)
                     + " can stand for nothing, if no caller tells the two apart"));
         }
         Optional<TypeOutline> type = abstraction(nothing, program);

@@ -24,6 +24,9 @@ final class OptionalValue implements Computed {
     private static final Map<Reaction, String> SAID = new EnumMap<>(Map.of(Reaction.DEFAULTS, "take a default: orElse()",
             Reaction.THROWS, "throw: orElseThrow()", Reaction.LEAVES, "leave: isEmpty()", Reaction.PASSES_OVER, "skip: ifPresent()"));
 
+    /** What it loses where an empty container would do: there are two ways then to say that there is nothing. */
+    private static final double TWICE = 0.25;
+
     @Override
     public String key() {
         return "optional-value";
@@ -37,7 +40,7 @@ final class OptionalValue implements Computed {
         }
         long deciding = nothing.guards().stream().filter(each -> each.reaction() != Reaction.PASSES_OVER).count();
         double score = 0.48 + 0.25 * deciding / Math.max(1, nothing.guards().size())
-                + (nothing.careless().isEmpty() ? 0 : 0.1);
+                + (nothing.careless().isEmpty() ? 0 : 0.1) - (NullObject.isContainer(nothing.yields()) ? TWICE : 0);
         int guards = nothing.guards().size();
         return Optional.of(new Fit(key(), score, deciding == 0
                 ? (guards == 1 ? "the caller only skips it: " : "all " + guards + " callers only skip it: ") + "ifPresent() says that"

@@ -82,6 +82,12 @@ public final class Comments {
 
     private static final Pattern RETURN = Pattern.compile("@return\\b(?:(?!\\n[ \\t]*\\*[ \\t]*@).)*", Pattern.DOTALL);
 
+    /** A doc comment whose {@code @return} says what the result is instead, where it said that it is null at times. */
+    public static String returning(String comment, String instead) {
+        return RETURN.matcher(comment).replaceAll(said -> Matcher.quoteReplacement(said.group().matches("(?s).*\\b(never|not) (\\{@code )?null\\b.*") ? said.group()
+                : said.group().replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>|\\bnull\\b", instead)));
+    }
+
     /** A doc comment whose {@code @return} says that the result is optional, where it said that it is null at times. */
     public static String optional(String comment) {
         return RETURN.matcher(comment).replaceAll(said -> Matcher.quoteReplacement(said.group()

@@ -184,10 +184,15 @@ public final class Drafting {
         return callSites.size();
     }
 
+    /** Notes a routine that answers something else from now on, as is the point: what was recorded of its answers holds no more. */
+    public void answersOtherwise(ExecutableElement routine) {
+        gone.add(Workspace.typeAround(routine).getQualifiedName() + "#" + routine.getSimpleName().toString().replace("<init>", "new") + "/" + routine.getParameters().size());
+    }
+
     /** Notes a member whose signature changes or that goes. */
     public void changes(Element member) {
         if (member instanceof ExecutableElement routine) {
-            gone.add(Workspace.typeAround(member).getQualifiedName() + "#" + member.getSimpleName().toString().replace("<init>", "new") + "/" + routine.getParameters().size());
+            answersOtherwise(routine);
         }
         Set<Modifier> modifiers = member.getModifiers();
         if (modifiers.contains(Modifier.PUBLIC) || modifiers.contains(Modifier.PROTECTED)) {

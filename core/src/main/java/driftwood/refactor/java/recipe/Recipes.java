@@ -23,6 +23,7 @@ import driftwood.refactor.java.recipe.kind.OneWay;
 import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
 import driftwood.refactor.java.recipe.kind.ValuesAsType;
 import driftwood.refactor.java.recipe.kind.VisitedVariants;
+import driftwood.refactor.java.recipe.nothing.EmptyResult;
 import driftwood.refactor.java.recipe.nothing.NeutralField;
 import driftwood.refactor.java.recipe.nothing.NeutralObject;
 import driftwood.refactor.java.recipe.nothing.OptionalResult;
@@ -47,7 +48,7 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new BehaviourOnSides(), new FlagAsType(), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new ComputedByAnother(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
+            new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new EmptyResult(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
             new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new InstancePassedIn(), new WorkBehindGuards(), new TwoDirections(), new WordAround());
 
     private Recipes() {

@@ -33,6 +33,8 @@ final class GuardsOut {
     private final GuardReader reader = new GuardReader(answers);
     /** What stands where somebody has asked before. */
     private final Set<Tree> covered = Collections.newSetFromMap(new IdentityHashMap<>());
+    /** Calls that answer the neutral object by themselves from now on. */
+    private final Set<Tree> answered = Collections.newSetFromMap(new IdentityHashMap<>());
 
     GuardsOut(Drafting drafting) {
         this.drafting = drafting;
@@ -49,6 +51,11 @@ final class GuardsOut {
         if (guard == null) {
             throw new Refused(otherwise);
         }
+        add(guard);
+    }
+
+    /** Takes a guard that is understood already. */
+    void add(Guard guard) {
         guards.add(guard);
         guard.reach().forEach(each -> new TreePathScanner<Void, Void>() {
             @Override
@@ -59,6 +66,10 @@ final class GuardsOut {
                 return super.scan(tree, nothing);
             }
         }.scan(each, null));
+    }
+
+    void answers(TreePath call) {
+        answered.add(call.getLeaf());
     }
 
     boolean isEmpty() {
@@ -91,6 +102,9 @@ final class GuardsOut {
     /** A value that may be nothing becomes the neutral object where it is. */
     void wrap(TreePath value, String none, Unit unit) {
         Tree tree = value.getLeaf();
+        if (answered.contains(tree)) {
+            return;
+        }
         if (isNull(tree)) {
             drafting.script().replace(unit.file(), workspace.from(value), workspace.to(value), none);
         } else if (tree instanceof ConditionalExpressionTree choice && (isNull(choice.getTrueExpression()) || isNull(choice.getFalseExpression()))) {

@@ -36,7 +36,7 @@ public final class NeutralObject implements EarlyRecipe {
 
     @Override
     public boolean answers(Finding finding) {
-        return finding.detail() instanceof Nothing fact && Symbol.of(fact.source()).isRoutine();
+        return finding.detail() instanceof Nothing fact && Symbol.of(fact.source()).isRoutine() && !EmptyResult.isContainer(fact.yields());
     }
 
     @Override
@@ -90,6 +90,7 @@ public final class NeutralObject implements EarlyRecipe {
             Calls all = new Calls(workspace);
             this.family = all.family(source);
             for (Call each : all.of(family)) {
+                guards.answers(each.path());
                 understand(each);
             }
             if (guards.isEmpty()) {
@@ -135,6 +136,7 @@ public final class NeutralObject implements EarlyRecipe {
 
         /** Its null becomes the neutral object. */
         private void change(ExecutableElement each, String name) {
+            drafting.answersOtherwise(each);
             TreePath path = workspace.path(each).orElseThrow();
             MethodTree tree = (MethodTree) path.getLeaf();
             if (tree.getBody() == null) {

@@ -11,6 +11,7 @@ import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreeScanner;
+import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.EnumSet;
 import java.util.Set;
@@ -20,7 +21,7 @@ import javax.lang.model.element.Modifier;
 
 /** Values that are never nothing. */
 final class Present {
-    private static final Set<Tree.Kind> MADE = EnumSet.of(Tree.Kind.NEW_CLASS, Tree.Kind.STRING_LITERAL, Tree.Kind.PLUS, Tree.Kind.LAMBDA_EXPRESSION);
+    private static final Set<Tree.Kind> MADE = EnumSet.of(Tree.Kind.NEW_CLASS, Tree.Kind.NEW_ARRAY, Tree.Kind.STRING_LITERAL, Tree.Kind.PLUS, Tree.Kind.LAMBDA_EXPRESSION);
 
     private Present() {
     }
@@ -59,8 +60,9 @@ final class Present {
     }
 
     private static boolean isMadeOnce(Workspace workspace, Element named) {
-        return named != null && named.getKind() == ElementKind.FIELD && named.getModifiers().contains(Modifier.FINAL)
-                && workspace.path(named).filter(each -> each.getLeaf() instanceof VariableTree field && field.getInitializer() != null
+        boolean once = named != null && (named.getKind() == ElementKind.FIELD && named.getModifiers().contains(Modifier.FINAL)
+                || named.getKind() == ElementKind.LOCAL_VARIABLE && workspace.uses().of(named).stream().noneMatch(Moving::isWritten));
+        return once && workspace.path(named).filter(each -> each.getLeaf() instanceof VariableTree field && field.getInitializer() != null
                 && MADE.contains(field.getInitializer().getKind())).isPresent();
     }
 
