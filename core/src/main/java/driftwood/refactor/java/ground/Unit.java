@@ -56,6 +56,11 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
         return counts[0] > counts[1];
     }
 
+    /** What a parameter begins with that is never given another value, as the others of the file do; with the space behind it, or empty. */
+    public String fixed() {
+        return hasFinalParameters() ? "final " : "";
+    }
+
     /** Offset of the first character of the line of an offset. */
     public int lineStart(int offset) {
         return text.lastIndexOf('\n', offset - 1) + 1;

@@ -99,11 +99,11 @@ public final class BuilderCode {
         String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(longest.getParameters()::contains)
                 .filter(element -> each.getLeaf().getKind() == Tree.Kind.IDENTIFIER).map(element -> from + "." + element.getSimpleName())).of(body);
         String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
-        return "private " + type.getSimpleName() + "(" + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
+        return "private " + type.getSimpleName() + "(" + unit.fixed() + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
     }
 
     public String entry(String open) {
-        String required = required((name, of) -> of + " " + name);
+        String required = required((name, of) -> unit.fixed() + of + " " + name);
         return entryComment(required.isEmpty()) + open + "static " + declared + builder + arguments + " " + entry + "(" + required + ") {\n    return new "
                 + builder + inferred + "(" + required((name, of) -> name) + ");\n}";
     }
@@ -147,11 +147,11 @@ public final class BuilderCode {
             text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(value == null || USUAL.contains(value) ? "" : " = " + value).append(";\n");
             if (!needed) {
                 String said = Comments.ofParameter(comment, name);
-                steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(arguments).append(' ').append(name).append('(').append(of).append(' ')
+                steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(arguments).append(' ').append(name).append('(').append(unit.fixed()).append(of).append(' ')
                         .append(name).append(") {\n        this.").append(name).append(" = ").append(name).append(";\n").append(parts.told().contains(i) ? "        missing.remove(\"" + name + "\");\n" : "").append("        return this;\n    }\n");
             }
         }
-        text.append(missing()).append("\n    private ").append(builder).append('(').append(required((name, of) -> of + " " + name)).append(") {\n");
+        text.append(missing()).append("\n    private ").append(builder).append('(').append(required((name, of) -> unit.fixed() + of + " " + name)).append(") {\n");
         text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
         String thrown = drafting.imports().thrown(longest.getThrownTypes(), unit);
         return text.append("\n    ").append(open).append(type.getSimpleName()).append(arguments).append(" build()").append(thrown).append(" {\n").append(check()).append("        return new ").append(type.getSimpleName()).append(inferred).append('(')

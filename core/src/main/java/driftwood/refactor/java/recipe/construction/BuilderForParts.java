@@ -150,7 +150,7 @@ public final class BuilderForParts implements Recipe {
                 String part = field.getSimpleName().toString();
                 String of = typeOf(setter);
                 text.append("    private ").append(of).append(' ').append(part).append(usual(field)).append(";\n");
-                steps.append("\n    ").append(open).append(builder).append(' ').append(part).append('(').append(of).append(' ').append(part).append(") {\n        this.")
+                steps.append("\n    ").append(open).append(builder).append(' ').append(part).append('(').append(later.unit.fixed()).append(of).append(' ').append(part).append(") {\n        this.")
                         .append(part).append(" = ").append(part).append(";\n        return this;\n    }\n");
             });
             text.append("\n    private ").append(builder).append('(').append(String.join(", ", required())).append(") {\n");
