@@ -69,6 +69,11 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         return !gone.contains(routine.called());
     }
 
+    /** Whether its objects can be made afterwards of what was handed to a constructor before: not where a part of them has become a value with a name. */
+    public boolean makes(RoutineOutline constructor) {
+        return keeps(constructor) || kinds.isEmpty();
+    }
+
     /** The files that any stage changes, in order. */
     public Set<String> files() {
         Set<String> files = new LinkedHashSet<>();

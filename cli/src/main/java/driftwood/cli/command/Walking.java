@@ -105,7 +105,7 @@ final class Walking {
             return;
         }
         // What cannot be called afterwards is no way to make or to prepare an object either.
-        Scan.Result kept = result.with(each -> each.isConstructor() || refactoring.keeps(each));
+        Scan.Result kept = result.with(each -> each.isConstructor() ? refactoring.makes(each) : refactoring.keeps(each));
         Surface surface = Affected.of(finding, refactoring, kept.program());
         Language language = Language.ofFileName(finding.file()).orElseThrow();
         Trusting.checkConfigured(line, project);
