@@ -15,6 +15,7 @@ import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.EnumSet;
 import java.util.Set;
+import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
@@ -23,6 +24,8 @@ import javax.lang.model.element.Modifier;
 final class Present {
     private static final Set<Tree.Kind> MADE = EnumSet.of(Tree.Kind.NEW_CLASS, Tree.Kind.NEW_ARRAY, Tree.Kind.STRING_LITERAL, Tree.Kind.PLUS, Tree.Kind.LAMBDA_EXPRESSION);
 
+    private static final Pattern ALWAYS = Pattern.compile("toArray|asList|collect|toList|keySet|values|entrySet|subList|copyOf(Range)?|(unmodifiable|synchronized|empty|singleton)\\w*|of");
+
     private Present() {
     }
 
@@ -30,7 +33,7 @@ final class Present {
     static boolean is(Workspace workspace, TreePath value) {
         String text = value.getLeaf().toString();
         Element named = workspace.element(value);
-        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isAsked(value, text) || isOfAType(value);
+        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isOfThePlatform(value, named) || isAsked(value, text) || isOfAType(value);
     }
 
     /** Whether it stands in a choice that was made by its type: nothing is of no type. */
@@ -50,6 +53,12 @@ final class Present {
             condition = bare.getExpression();
         }
         return condition instanceof InstanceOfTree asked && asked.getExpression().toString().equals(inner.toString());
+    }
+
+    /** Whether a routine of the platform gives it that always gives something. */
+    private static boolean isOfThePlatform(TreePath value, Element called) {
+        String owner = value.getLeaf().getKind() != Tree.Kind.METHOD_INVOCATION || called == null ? "" : called.getEnclosingElement().toString();
+        return owner.equals("java.lang.String") || owner.startsWith("java.util.") && ALWAYS.matcher(called.getSimpleName()).matches();
     }
 
     /** Lists of nothing are no habit: the variable of a loop is taken to be there. */
