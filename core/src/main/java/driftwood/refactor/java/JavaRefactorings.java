@@ -113,15 +113,15 @@ public final class JavaRefactorings implements Craft {
 
     private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names, Set<String> words) {
         try {
-            boolean records = Level.of(site.root()).hasRecords();
+            int level = Level.of(site.root()).number();
             if (recipe instanceof EarlyRecipe early) {
                 Ground home = grounds.computeIfAbsent(new Scope(Set.of(), Set.of(finding.file())), this::ground);
-                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), new Terms(names, records, Set.of())));
+                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), new Terms(names, level, Set.of())));
             }
             Set<String> files = recipe.files(finding);
             Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? words : Set.of(), files), this::ground);
             Script script = new Script(ground.texts());
-            Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(names, records, words));
+            Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(names, level, words));
             recipe.write(drafting);
             script.keep(Comments::remarks);
             List<Stage> stages = Tidy.stages(script.stages(), ground.texts());

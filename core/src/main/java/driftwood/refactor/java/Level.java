@@ -14,7 +14,6 @@ import java.util.regex.Pattern;
 record Level(int number) {
     /** What this program itself needs: without a word in the build file, code may have what the compiler at hand has. */
     private static final int USUAL = 17;
-    private static final int RECORDS = 16;
     private static final Pattern SAID = Pattern.compile("(?:<(?:maven\\.compiler\\.)?(?:release|source|target)>\\s*|sourceCompatibility\\s*=?\\s*[^\\d\\n]*|languageVersion\\D*)(?:1\\.)?(\\d+)");
 
     /** Asks the build files from a folder upwards, three levels at most. */
@@ -41,9 +40,5 @@ record Level(int number) {
         } catch (IOException e) {
             return new Level(0);
         }
-    }
-
-    boolean hasRecords() {
-        return number >= RECORDS;
     }
 }

@@ -28,6 +28,9 @@ public final class Drafting {
     private final Imports imports;
     private final Declarations declarations;
     private final ConstantBodies constants;
+    private static final int RECORDS = 16;
+    private static final int SHORT_FORMS = 9;
+
     private final Terms terms;
     private final List<String> meant = new ArrayList<>();
     private final Set<Element> opened = new LinkedHashSet<>();
@@ -41,10 +44,10 @@ public final class Drafting {
      * What is known before anything is written.
      *
      * @param chosen  names that the user gave, by role
-     * @param records whether the project's level of the language has records
+     * @param level   of the language that the project is written in, such as 8 or 17
      * @param words   names that are followed: all files with any of them are at hand
      */
-    public record Terms(Map<String, String> chosen, boolean records, Set<String> words) {
+    public record Terms(Map<String, String> chosen, int level, Set<String> words) {
     }
 
     public Drafting(Finding finding, Workspace workspace, Script script, Terms terms) {
@@ -82,7 +85,12 @@ public final class Drafting {
     }
 
     public boolean hasRecords() {
-        return terms.records();
+        return terms.level() >= RECORDS;
+    }
+
+    /** Whether the platform has {@code List.of} and {@code Objects.requireNonNullElse}, and whatever else came with them. */
+    public boolean hasShortForms() {
+        return terms.level() >= SHORT_FORMS;
     }
 
     /** The recipe begins anew with more files at hand: it came to names that it does not follow yet. */

@@ -129,7 +129,7 @@ public final class HandlersInTurn implements LocalRecipe {
             drafting.declarations().add(homePath, head + handlers, Where.END);
             String made = order.stream().map(each -> "new " + each + "()").collect(Collectors.joining(", "));
             String util = drafting.imports().platform("java.util.List", unit) + "<" + handler + ">";
-            String kept = "final " + util + " " + list + " = " + drafting.imports().platform("java.util.List", unit) + ".of(" + made + ");";
+            String kept = "final " + util + " " + list + " = " + (drafting.hasShortForms() ? drafting.imports().platform("java.util.List", unit) + ".of(" : drafting.imports().platform("java.util.Arrays", unit) + ".asList(") + made + ");";
             if (isStatic) {
                 drafting.declarations().addFirst(homePath, "private static " + kept);
             } else {

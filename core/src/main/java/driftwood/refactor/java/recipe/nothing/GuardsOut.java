@@ -111,9 +111,10 @@ final class GuardsOut {
             wrap(new TreePath(value, choice.getTrueExpression()), none, unit);
             wrap(new TreePath(value, choice.getFalseExpression()), none, unit);
         } else if (!Present.is(workspace, value) && !Present.isOfLoop(workspace, value)) {
-            String objects = drafting.imports().platform("java.util.Objects", unit);
-            drafting.script().insert(unit.file(), workspace.from(value), objects + ".requireNonNullElse(");
-            drafting.script().insert(unit.file(), workspace.to(value), ", " + none + ")");
+            boolean brief = drafting.hasShortForms();
+            String taking = drafting.imports().platform(brief ? "java.util.Objects" : "java.util.Optional", unit) + (brief ? ".requireNonNullElse(" : ".ofNullable(");
+            drafting.script().insert(unit.file(), workspace.from(value), taking);
+            drafting.script().insert(unit.file(), workspace.to(value), (brief ? ", " : ").orElse(") + none + ")");
         }
     }
 

@@ -30,8 +30,8 @@ import javax.lang.model.util.ElementFilter;
 
 /** The type of a neutral object: it answers every operation, and holds nothing. */
 final class NeutralType {
-    private static final Map<String, String> EMPTY = Map.of("java.lang.String", "\"\"", "java.util.List", "java.util.List.of()", "java.util.Collection", "java.util.List.of()",
-            "java.lang.Iterable", "java.util.List.of()", "java.util.Set", "java.util.Set.of()", "java.util.Map", "java.util.Map.of()", "java.util.Optional", "java.util.Optional.empty()",
+    private static final Map<String, String> EMPTY = Map.of("java.lang.String", "\"\"", "java.util.List", "java.util.Collections.emptyList()", "java.util.Collection", "java.util.Collections.emptyList()",
+            "java.lang.Iterable", "java.util.Collections.emptyList()", "java.util.Set", "java.util.Collections.emptySet()", "java.util.Map", "java.util.Collections.emptyMap()", "java.util.Optional", "java.util.Optional.empty()",
             "java.util.stream.Stream", "java.util.stream.Stream.empty()");
     private final Drafting drafting;
     private final Workspace workspace;

@@ -20,7 +20,7 @@ class AssemblyTest {
 
     private static Drafting drafting(Set<String> followed, String... sources) {
         Attributed given = Attributed.of(sources);
-        return new Drafting(null, given.workspace(), new Script(given.texts()), new Drafting.Terms(Map.of(), true, followed));
+        return new Drafting(null, given.workspace(), new Script(given.texts()), new Drafting.Terms(Map.of(), 17, followed));
     }
 
     private static Assembly of(Set<String> followed, String... sources) {
