@@ -225,7 +225,7 @@ public final class NearTwinClasses implements Detector {
                 .risk(twins.stream().allMatch(NearTwinClasses::isEnumeration), -0.8, "enums cannot share a parent")
                 .risk(twins.stream().noneMatch(each -> each.outer().isEmpty()), -0.6, "they are parts of other types")
                 .risk(working.stream().mapToInt(Shape::statements).sum() <= FEW, -0.8, "only a few statements are repeated")
-                .risk(twins.stream().anyMatch(each -> EXAMPLE.matcher(each.file()).matches()), -1.5, "examples are copies by nature")
+                .risk(twins.stream().anyMatch(each -> EXAMPLE.matcher(each.file()).matches()), -2.5, "examples are copies by nature")
                 .risk(isSpelledOut(twins), -1.5, "one for each primitive type or number of type parameters, which no parent can stand for")
                 .risk(areApart(twins, program), -1.5, "each extends a class from outside, so they cannot share a parent")
                 .risk(twins.stream().allMatch(TypeOutline::isError), -2.5, "errors take their place in a given hierarchy").build();
