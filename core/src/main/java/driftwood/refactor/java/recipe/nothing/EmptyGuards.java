@@ -105,7 +105,8 @@ record EmptyGuards(String name) {
         }
         boolean returns = leaves instanceof ReturnTree back && back.getExpression() != null;
         StatementTree last = rest.get(rest.size() - 1);
-        boolean same = !returns || last instanceof ReturnTree back && String.valueOf(back.getExpression()).equals(end) && (back.getExpression() instanceof IdentifierTree || back.getExpression() instanceof LiteralTree);
+        boolean same = !returns || last instanceof ReturnTree back && String.valueOf(back.getExpression()).equals(end) && !isIt(back.getExpression())
+                && (back.getExpression() instanceof IdentifierTree || back.getExpression() instanceof LiteralTree);
         boolean idle = (returns ? rest.subList(0, rest.size() - 1) : rest).stream().allMatch(this::isIdle);
         List<TreePath> reach = new ArrayList<>(List.of(at));
         rest.forEach(each -> reach.add(new TreePath(at.getParentPath(), each)));

@@ -68,7 +68,14 @@ public final class EmptyResult implements Recipe {
 
     @Override
     public void write(Drafting drafting) {
-        new Emptying(drafting, drafting.workspace().routine(((Nothing) drafting.finding().detail()).source())).write();
+        ExecutableElement source = drafting.workspace().routine(((Nothing) drafting.finding().detail()).source());
+        if (source.getReturnType() instanceof DeclaredType declared && !((TypeElement) declared.asElement()).getQualifiedName().toString().startsWith("java.")) {
+            // The project's own type of that name.
+            drafting.follow(new NeutralObject().words(drafting.finding()));
+            new NeutralObject().write(drafting);
+            return;
+        }
+        new Emptying(drafting, source).write();
     }
 
     private static final class Emptying {
