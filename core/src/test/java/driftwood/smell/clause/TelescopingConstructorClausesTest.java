@@ -378,7 +378,7 @@ class TelescopingConstructorClausesTest extends Clauses {
                 def make():
                     return Berth("", 0, 0)
                 """);
-        java("a ladder that only the type itself climbs").hasNot("""
+        String ladder = """
                 package quay;
                 class Property {
                     private final String name;
@@ -397,26 +397,8 @@ class TelescopingConstructorClausesTest extends Clauses {
                     static Property text(String name) { return new Property(name, false); }
                     static Property choice(String name, String... choices) { return new Property(name, true, "choice", choices); }
                 }
-                """.replace("PRIVATE", "private ").replace("MARK", ""));
-        java("a ladder that others climb as well").has("""
-                package quay;
-                class Property {
-                    private final String name;
-                    private final boolean inner;
-                    private final String kind;
-                    private final String[] choices;
-                    PRIVATEProperty(String name, boolean inner, String kind, String[] choices) {MARK
-                        this.name = name;
-                        this.inner = inner;
-                        this.kind = kind;
-                        this.choices = choices;
-                    }
-                    PRIVATEProperty(String name, boolean inner, String kind) { this(name, inner, kind, null); }
-                    PRIVATEProperty(String name, boolean inner) { this(name, inner, "text", null); }
-                    static Property date(String name) { return new Property(name, true, "date"); }
-                    static Property text(String name) { return new Property(name, false); }
-                    static Property choice(String name, String... choices) { return new Property(name, true, "choice", choices); }
-                }
-                """.replace("PRIVATE", "").replace("MARK", " // <- telescoping-constructor"));
+                """;
+        java("a ladder that only the type itself climbs").hasNot(ladder.replace("PRIVATE", "private ").replace("MARK", ""));
+        java("a ladder that others climb as well").has(ladder.replace("PRIVATE", "").replace("MARK", " // <- telescoping-constructor"));
     }
 }

@@ -36,12 +36,11 @@ record EmptyGuards(String name) {
     private static final Set<String> PARTS = Set.of("keySet", "values", "entrySet");
     private static final Set<String> ADDING = Set.of("addAll", "putAll", "removeAll");
     private static final Pattern EMPTY = Pattern.compile("(Collections\\.empty(List|Set|Map)|List\\.of|Set\\.of|Map\\.of)\\(\\)|new [\\w.]+\\[0\\](\\[\\])*");
-    private static final Set<Tree.Kind> LOOPS = Set.of(Tree.Kind.ENHANCED_FOR_LOOP, Tree.Kind.FOR_LOOP, Tree.Kind.WHILE_LOOP, Tree.Kind.DO_WHILE_LOOP);
 
     /** The guard that a comparison with null is part of; null where an empty container could make a difference. */
     Guard guard(TreePath test) {
         boolean there = test.getLeaf().getKind() == Tree.Kind.NOT_EQUAL_TO;
-        TreePath at = around(test);
+        TreePath at = GuardReader.around(test);
         if (at.getLeaf() instanceof BinaryTree) {
             return logical(test, at, there);
         }
@@ -55,10 +54,10 @@ record EmptyGuards(String name) {
             return null;
         }
         if (there) {
-            List<TreePath> then = statements(new TreePath(at, branch.getThenStatement()));
+            List<TreePath> then = GuardReader.statements(new TreePath(at, branch.getThenStatement()));
             return branch.getElseStatement() == null && !then.isEmpty() && then.stream().allMatch(each -> isIdle(each.getLeaf())) ? new Guard(at, then, null, List.of(at)) : null;
         }
-        return branch.getElseStatement() == null ? leaving(at, statements(new TreePath(at, branch.getThenStatement()))) : null;
+        return branch.getElseStatement() == null ? leaving(at, GuardReader.statements(new TreePath(at, branch.getThenStatement()))) : null;
     }
 
     /** {@code x != null && !x.isEmpty()}: only the question for more than nothing stays; beside any other question that one stays. */
@@ -68,9 +67,9 @@ record EmptyGuards(String name) {
         if (logic.getKind() != sign) {
             return null;
         }
-        boolean first = strip(logic.getLeftOperand()) == test.getLeaf();
-        TreePath whole = first ? at : around(at);
-        boolean chained = whole.getLeaf() instanceof BinaryTree outer && outer.getKind() == sign && (first || strip(outer.getLeftOperand()) == logic);
+        boolean first = GuardReader.strip(logic.getLeftOperand()) == test.getLeaf();
+        TreePath whole = first ? at : GuardReader.around(at);
+        boolean chained = whole.getLeaf() instanceof BinaryTree outer && outer.getKind() == sign && (first || GuardReader.strip(outer.getLeftOperand()) == logic);
         if (chained) {
             ExpressionTree question = ((BinaryTree) whole.getLeaf()).getRightOperand();
             if (there ? isFilled(question) : isEmptiness(question)) {
@@ -79,9 +78,9 @@ record EmptyGuards(String name) {
             }
         }
         ExpressionTree other = first ? logic.getRightOperand() : logic.getLeftOperand();
-        boolean idle = there && around(at).getLeaf() instanceof IfTree branch && branch.getElseStatement() == null
-                && statements(new TreePath(around(at), branch.getThenStatement())).stream().allMatch(each -> isIdle(each.getLeaf()));
-        return idle && (!first || !Purity.mayAct(new TreePath(at, other)) && !mentions(other)) ? new Guard(at, List.of(new TreePath(at, other)), null, List.of(around(at))) : null;
+        boolean idle = there && GuardReader.around(at).getLeaf() instanceof IfTree branch && branch.getElseStatement() == null
+                && GuardReader.statements(new TreePath(GuardReader.around(at), branch.getThenStatement())).stream().allMatch(each -> isIdle(each.getLeaf()));
+        return idle && (!first || !Purity.mayAct(new TreePath(at, other)) && !mentions(other)) ? new Guard(at, List.of(new TreePath(at, other)), null, List.of(GuardReader.around(at))) : null;
     }
 
     /** Whether nothing but the question for it asks a comparison again, so that what is behind it needs no guard. */
@@ -99,7 +98,7 @@ record EmptyGuards(String name) {
         Tree around = at.getParentPath().getParentPath().getLeaf();
         Tree leaves = then.get(0).getLeaf();
         String end = leaves instanceof ReturnTree back && around.getKind() == Tree.Kind.METHOD ? String.valueOf(back.getExpression())
-                : leaves instanceof ContinueTree go && go.getLabel() == null && LOOPS.contains(around.getKind()) ? "" : null;
+                : leaves instanceof ContinueTree go && go.getLabel() == null && GuardReader.LOOPS.contains(around.getKind()) ? "" : null;
         if (end == null || rest.isEmpty()) {
             return null;
         }
@@ -137,9 +136,9 @@ record EmptyGuards(String name) {
 
     /** Whether a condition is false where the container is empty. */
     private boolean isFilled(ExpressionTree condition) {
-        ExpressionTree bare = strip(condition);
+        ExpressionTree bare = GuardReader.strip(condition);
         if (bare instanceof UnaryTree not && not.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
-            return called(strip(not.getExpression()), Set.of("isEmpty"));
+            return called(GuardReader.strip(not.getExpression()), Set.of("isEmpty"));
         }
         if (bare instanceof BinaryTree both && both.getKind() == Tree.Kind.CONDITIONAL_AND) {
             return isFilled(both.getLeftOperand());
@@ -150,7 +149,7 @@ record EmptyGuards(String name) {
 
     /** Whether a condition is true where the container is empty. */
     private boolean isEmptiness(ExpressionTree condition) {
-        ExpressionTree bare = strip(condition);
+        ExpressionTree bare = GuardReader.strip(condition);
         return called(bare, Set.of("isEmpty")) || bare instanceof BinaryTree both && isCount(both.getLeftOperand()) && (is(both.getRightOperand(), 0)
                 && (both.getKind() == Tree.Kind.EQUAL_TO || both.getKind() == Tree.Kind.LESS_THAN_EQUAL) || is(both.getRightOperand(), 1) && both.getKind() == Tree.Kind.LESS_THAN);
     }
@@ -165,7 +164,7 @@ record EmptyGuards(String name) {
     }
 
     private boolean isIt(ExpressionTree value) {
-        return strip(value) instanceof IdentifierTree named && named.getName().contentEquals(name);
+        return GuardReader.strip(value) instanceof IdentifierTree named && named.getName().contentEquals(name);
     }
 
     private boolean mentions(Tree code) {
@@ -174,21 +173,5 @@ record EmptyGuards(String name) {
 
     private static boolean is(ExpressionTree value, int number) {
         return value instanceof LiteralTree literal && Integer.valueOf(number).equals(literal.getValue());
-    }
-
-    private static TreePath around(TreePath path) {
-        TreePath at = path.getParentPath();
-        while (at.getLeaf() instanceof ParenthesizedTree) {
-            at = at.getParentPath();
-        }
-        return at;
-    }
-
-    private static ExpressionTree strip(ExpressionTree tree) {
-        return tree instanceof ParenthesizedTree inside ? strip(inside.getExpression()) : tree;
-    }
-
-    private static List<TreePath> statements(TreePath body) {
-        return body.getLeaf() instanceof BlockTree block ? block.getStatements().stream().map(each -> new TreePath(body, each)).toList() : List.of(body);
     }
 }

@@ -1,17 +1,11 @@
 package driftwood.refactor.java.recipe.nothing;
 
 import com.sun.source.tree.BinaryTree;
-import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
@@ -84,6 +78,7 @@ public final class EmptyResult implements Recipe {
         private final ExecutableElement source;
         private final Set<ExecutableElement> family;
         private final List<Call> calls;
+        private final Returned returned;
         private final GuardsOut out;
 
         Emptying(Drafting drafting, ExecutableElement source) {
@@ -94,6 +89,7 @@ public final class EmptyResult implements Recipe {
             Calls all = new Calls(workspace);
             this.family = all.family(source);
             this.calls = all.of(family);
+            this.returned = new Returned(workspace, family);
         }
 
         void write() {
@@ -101,7 +97,7 @@ public final class EmptyResult implements Recipe {
             for (Call each : calls) {
                 drafting.callSite(each.path());
                 out.answers(each.path());
-                if (!isHandedOn(each.path())) {
+                if (!returned.isHandedOn(each.path())) {
                     understand(each);
                 }
             }
@@ -182,44 +178,8 @@ public final class EmptyResult implements Recipe {
             if (!now.equals(said)) {
                 drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
             }
-            if (tree.getBody() == null) {
-                return;
-            }
             String none = none(unit);
-            new TreePathScanner<Void, Void>() {
-                @Override
-                public Void visitReturn(ReturnTree back, Void nothing) {
-                    out.wrap(new TreePath(getCurrentPath(), back.getExpression()), none, unit);
-                    return null;
-                }
-
-                @Override
-                public Void visitLambdaExpression(LambdaExpressionTree inner, Void nothing) {
-                    return null;
-                }
-
-                @Override
-                public Void visitClass(ClassTree inner, Void nothing) {
-                    return null;
-                }
-            }.scan(new TreePath(path, tree.getBody()), null);
-        }
-
-        /** Whether it is what one of these routines gives back, as it is. */
-        private boolean isHandedOn(TreePath call) {
-            TreePath child = call;
-            TreePath at = call.getParentPath();
-            while (at.getLeaf() instanceof ParenthesizedTree || at.getLeaf() instanceof ConditionalExpressionTree choice && choice.getCondition() != child.getLeaf()) {
-                child = at;
-                at = at.getParentPath();
-            }
-            if (!(at.getLeaf() instanceof ReturnTree)) {
-                return false;
-            }
-            while (at != null && !(at.getLeaf() instanceof MethodTree) && !(at.getLeaf() instanceof LambdaExpressionTree)) {
-                at = at.getParentPath();
-            }
-            return at != null && family.contains(workspace.element(at));
+            returned.values(path).forEach(value -> out.wrap(value, none, unit));
         }
     }
 }

@@ -7,6 +7,7 @@ import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ContinueTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MethodTree;
@@ -23,7 +24,7 @@ import java.util.Set;
 
 /** Reads guards against nothing, where all they do for nothing is what a neutral object could do. */
 final class GuardReader {
-    private static final Set<Tree.Kind> LOOPS = Set.of(Tree.Kind.ENHANCED_FOR_LOOP, Tree.Kind.FOR_LOOP, Tree.Kind.WHILE_LOOP, Tree.Kind.DO_WHILE_LOOP);
+    static final Set<Tree.Kind> LOOPS = Set.of(Tree.Kind.ENHANCED_FOR_LOOP, Tree.Kind.FOR_LOOP, Tree.Kind.WHILE_LOOP, Tree.Kind.DO_WHILE_LOOP);
     private final Answers answers;
 
     GuardReader(Answers answers) {
@@ -64,7 +65,7 @@ final class GuardReader {
         return at.getLeaf() instanceof IfTree branch ? there ? whereThere(at, branch, asked) : whereNothing(at, branch, asked) : null;
     }
 
-    private static TreePath around(TreePath path) {
+    static TreePath around(TreePath path) {
         TreePath at = path.getParentPath();
         while (at.getLeaf() instanceof ParenthesizedTree) {
             at = at.getParentPath();
@@ -164,11 +165,11 @@ final class GuardReader {
         return tree.getKind() == Tree.Kind.NULL_LITERAL;
     }
 
-    private static Tree strip(Tree tree) {
+    static ExpressionTree strip(ExpressionTree tree) {
         return tree instanceof ParenthesizedTree inside ? strip(inside.getExpression()) : tree;
     }
 
-    private static List<TreePath> statements(TreePath body) {
+    static List<TreePath> statements(TreePath body) {
         return body.getLeaf() instanceof BlockTree block ? block.getStatements().stream().map(each -> new TreePath(body, each)).toList() : List.of(body);
     }
 

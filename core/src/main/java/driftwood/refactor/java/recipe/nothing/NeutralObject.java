@@ -1,13 +1,9 @@
 package driftwood.refactor.java.recipe.nothing;
 
 import com.sun.source.tree.BinaryTree;
-import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
@@ -138,24 +134,9 @@ public final class NeutralObject implements EarlyRecipe {
         private void change(ExecutableElement each, String name) {
             drafting.answersOtherwise(each);
             TreePath path = workspace.path(each).orElseThrow();
-            MethodTree tree = (MethodTree) path.getLeaf();
-            if (tree.getBody() == null) {
-                return;
-            }
             Unit unit = workspace.unit(path);
             String none = guards.instance(type, name, unit);
-            new TreePathScanner<Void, Void>() {
-                @Override
-                public Void visitReturn(ReturnTree back, Void nothing) {
-                    guards.wrap(new TreePath(getCurrentPath(), back.getExpression()), none, unit);
-                    return null;
-                }
-
-                @Override
-                public Void visitLambdaExpression(LambdaExpressionTree inner, Void nothing) {
-                    return null;
-                }
-            }.scan(new TreePath(path, tree.getBody()), null);
+            new Returned(workspace, family).values(path).forEach(value -> guards.wrap(value, none, unit));
         }
     }
 }

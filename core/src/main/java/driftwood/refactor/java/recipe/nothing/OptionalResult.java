@@ -1,16 +1,12 @@
 package driftwood.refactor.java.recipe.nothing;
 
 import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
@@ -66,6 +62,7 @@ public final class OptionalResult implements Recipe {
         private final ExecutableElement source;
         private final Set<ExecutableElement> family;
         private final List<Call> calls;
+        private final Returned returned;
 
         Answering(Drafting drafting, ExecutableElement source) {
             this.drafting = drafting;
@@ -81,10 +78,11 @@ public final class OptionalResult implements Recipe {
             Calls all = new Calls(workspace);
             this.family = all.family(source);
             this.calls = all.of(family);
+            this.returned = new Returned(workspace, family);
         }
 
         void write() {
-            List<Call> asking = calls.stream().filter(each -> !isHandedOn(each)).toList();
+            List<Call> asking = calls.stream().filter(each -> !returned.isHandedOn(each.path())).toList();
             List<Call> plain = asking.stream().filter(each -> comparison(each).isEmpty() && OptionalLocal.of(workspace, each).isEmpty() && OptionalDefault.of(workspace, each).isEmpty()
                     && !isAskedBefore(each)).toList();
             if (2 * plain.size() > asking.size()) {
@@ -108,7 +106,7 @@ public final class OptionalResult implements Recipe {
                 if (compared.isPresent()) {
                     ask(each, compared.get());
                 } else if (local.isPresent()) {
-                    local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())), isWithin(each.path()));
+                    local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())), returned.isWithin(each.path()));
                 } else if (instead.isPresent()) {
                     instead.get().write(drafting, calls.stream().anyMatch(one -> one.path().getLeaf() == instead.get().instead().getLeaf()));
                 } else if (isAskedBefore(each)) {
@@ -134,27 +132,7 @@ public final class OptionalResult implements Recipe {
             if (!now.equals(said)) {
                 drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
             }
-            if (tree.getBody() == null) {
-                return;
-            }
-            new TreePathScanner<Void, Void>() {
-                @Override
-                public Void visitReturn(ReturnTree back, Void nothing) {
-                    TreePath value = new TreePath(getCurrentPath(), back.getExpression());
-                    wrap(value, optional, unit);
-                    return null;
-                }
-
-                @Override
-                public Void visitLambdaExpression(LambdaExpressionTree inner, Void nothing) {
-                    return null;
-                }
-
-                @Override
-                public Void visitClass(ClassTree inner, Void nothing) {
-                    return null;
-                }
-            }.scan(new TreePath(path, tree.getBody()), null);
+            returned.values(path).forEach(value -> wrap(value, optional, unit));
         }
 
         private void wrap(TreePath value, String optional, Unit unit) {
@@ -189,26 +167,6 @@ public final class OptionalResult implements Recipe {
         private boolean isHeld(TreePath value) {
             return value.getLeaf() instanceof IdentifierTree && calls.stream().map(each -> OptionalLocal.of(workspace, each)).flatMap(Optional::stream)
                     .anyMatch(each -> each.is(workspace.element(value)));
-        }
-
-        /** A call whose result one of these routines returns as it is. */
-        private boolean isHandedOn(Call call) {
-            TreePath at = call.path().getParentPath();
-            TreePath child = call.path();
-            while (at.getLeaf() instanceof ParenthesizedTree || at.getLeaf() instanceof ConditionalExpressionTree choice && choice.getCondition() != child.getLeaf()) {
-                child = at;
-                at = at.getParentPath();
-            }
-            return at.getLeaf() instanceof ReturnTree && isWithin(at);
-        }
-
-        /** Whether code is directly in one of these routines. */
-        private boolean isWithin(TreePath code) {
-            TreePath at = code;
-            while (at != null && !(at.getLeaf() instanceof MethodTree) && !(at.getLeaf() instanceof LambdaExpressionTree)) {
-                at = at.getParentPath();
-            }
-            return at != null && family.contains(workspace.element(at));
         }
 
         /** The comparison with null that a call stands in; empty where it stands in none. */
