@@ -25,7 +25,7 @@ import java.util.Set;
 /** Draws the outline of one file from its tree. */
 public final class OutlineBuilder extends Walk {
     /** Changes whenever the outline of an unchanged tree changes. */
-    public static final int VERSION = 12;
+    public static final int VERSION = 13;
     private static final int BRIEF = 2;
     private static final int BRIEF_CONSTRUCTOR = 4;
 

@@ -21,7 +21,9 @@ import driftwood.source.Language;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
 import driftwood.source.Unread;
+import driftwood.tree.Mark;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -50,7 +52,7 @@ final class Reading {
     private final Workers workers;
     private final Readers readers = new Readers();
     private final ConcurrentLinkedQueue<Unread> unread = new ConcurrentLinkedQueue<>();
-    /** What all keys have in common. */
+    /** What all keys have in common: marks are remembered by their places, so that one more is another memory. */
     private final String common;
 
     Reading(List<Seer<?>> seers, Scan.Options options) {
@@ -58,7 +60,7 @@ final class Reading {
         seers.forEach(each -> types.put(each.key(), each.sighting()));
         this.options = options;
         this.workers = new Workers("see", options.threads(), STACK);
-        StringBuilder stamp = new StringBuilder().append(OutlineBuilder.VERSION)
+        StringBuilder stamp = new StringBuilder().append(OutlineBuilder.VERSION).append(Arrays.toString(Mark.values()))
                 .append(options.settings().generated()).append(options.judgesTests());
         seers.forEach(seer -> stamp.append(' ').append(seer.key()).append(seer.version()));
         this.common = stamp.append(' ').append(Runtime.version().feature()).append('\n').toString();
