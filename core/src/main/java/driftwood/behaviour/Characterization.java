@@ -12,6 +12,7 @@ import driftwood.behaviour.recording.Lacking;
 import driftwood.behaviour.recording.Recording;
 import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.recording.Recordings;
+import driftwood.behaviour.recording.StandInRoutines;
 import driftwood.behaviour.run.Driver;
 import driftwood.behaviour.run.Driver.Ran;
 import driftwood.behaviour.run.Ground;
@@ -155,7 +156,7 @@ public final class Characterization {
             unmade.clear();
         }
         Recording recording = new Recording(Recording.FORMAT, of, kept, surface.targets().stream().map(Target::symbol).toList(),
-                platform, null, Recording.Proven.of(notices), queries.byType(), queries.types(), null, recorded);
+                platform, null, Recording.Proven.of(notices), queries.byType(), queries.types(), new StandInRoutines(program).of(recorded), null, recorded);
         return new Result(recording, perTarget, left, unmade, notices, Lacking.of(recorded));
     }
 

@@ -108,6 +108,10 @@ public final class Confirmation implements Confirming {
         JsonNode expected = Comparison.sortedAt(each.outcome(), anyOrder);
         JsonNode actual = Comparison.sortedAt(view.seen(each.outcome(), plain), anyOrder);
         List<Difference> differences = Comparison.differences(expected, actual, varies);
+        if (!differences.isEmpty() && !view.demanded().isEmpty()) {
+            return Verdict.of(Verdict.Kind.GONE, each, plain, "its stand-in has " + String.join(", ", view.demanded())
+                    + " to answer now, which it had not when this was recorded");
+        }
         Verdict.Kind kind = differences.isEmpty() ? Verdict.Kind.SAME
                 : Comparison.isReordered(expected, actual, varies) ? Verdict.Kind.REORDERED : Verdict.Kind.DIFFERENT;
         return new Verdict(kind, each, plain, differences.stream().map(Verdict.Place::of).toList(), "", view.built(), view.unasked());

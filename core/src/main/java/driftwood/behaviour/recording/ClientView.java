@@ -5,8 +5,10 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.BiPredicate;
 
@@ -22,12 +24,14 @@ public final class ClientView {
     private final BiPredicate<String, String> answersNow;
     private final Set<String> built = new LinkedHashSet<>();
     private final Set<String> unasked = new LinkedHashSet<>();
+    private final NewDemands demands;
 
     /** @param answersNow whether a type, by its qualified name, has a query of a name now */
     public ClientView(Recording recording, BiPredicate<String, String> answersNow) {
         this.types = Set.copyOf(recording.types() == null ? List.of() : recording.types());
         this.kept = Set.copyOf(recording.kept() == null ? List.of() : recording.kept());
         this.answersNow = answersNow;
+        this.demands = new NewDemands(recording.standIns() == null ? Map.of() : recording.standIns());
     }
 
     /** Objects of new classes that were taken for recorded ones, as {@code HandGaugeAdapter for HandGauge}. */
@@ -38,6 +42,11 @@ public final class ClientView {
     /** What can no longer be asked, as {@code Lamp.percent}. */
     public List<String> unasked() {
         return List.copyOf(unasked);
+    }
+
+    /** What stand-ins were asked and did not have to answer when this was recorded, as {@code Part.weigh}. */
+    public List<String> demanded() {
+        return demands.met();
     }
 
     /** What happens now, in the recorded words wherever a client cannot tell the two apart. */
@@ -55,15 +64,26 @@ public final class ClientView {
         } else {
             seen.set("leaves", left);
         }
-        if (recorded.path("before").isArray() && now.path("before").isArray()) {
-            ArrayNode steps = JSON.arrayNode();
-            for (int i = 0; i < now.get("before").size(); i++) {
-                JsonNode step = recorded.get("before").path(i);
-                steps.add(step.isMissingNode() ? now.get("before").get(i) : seen(step, now.get("before").get(i)));
-            }
-            seen.set("before", steps);
+        JsonNode asks = demands.without(seen.path("asks"));
+        if (asks.isEmpty()) {
+            seen.remove("asks");
+        } else {
+            seen.set("asks", asks);
         }
-        return seen;
+        if (recorded.path("before").isArray() && now.path("before").isArray()) {
+            List<JsonNode> steps = new ArrayList<>();
+            for (int i = 0; i < now.get("before").size(); i++) {
+                JsonNode was = recorded.get("before").path(i);
+                JsonNode is = now.get("before").get(i);
+                JsonNode step = was.isMissingNode() ? is : seen(was, is);
+                steps.add(step);
+                if (Stumble.isBoth(was, is) && !was.path("leaves").equals(is.path("leaves"))) {
+                    return Stumble.cut(recorded, steps);
+                }
+            }
+            seen.set("before", JSON.arrayNode().addAll(steps));
+        }
+        return Stumble.isBoth(recorded, now) ? Stumble.level(recorded, seen) : seen;
     }
 
     /** The parts that one of them has, those of now as seen from the recorded ones. */

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a client can tell, row by row: recorded, now, whether that is the same, and what is noted. */
 class ClientViewTest {
     private static final Recording RECORDING = new Recording(Recording.FORMAT, "quay.Desk", List.of("quay.Desk"), List.of(), null, null,
-            null, Map.of(), List.of("quay.Desk", "quay.Gauge", "quay.Tug"), null, List.of());
+            null, Map.of(), List.of("quay.Desk", "quay.Gauge", "quay.Tug"), Map.of("quay.Part", List.of("name")), null, List.of());
     /** Queries that are there now. */
     private static final Set<String> NOW = Set.of("quay.Desk size", "quay.Gauge level", "quay.Tug name", "quay.Adapter level");
 
@@ -47,6 +47,20 @@ class ClientViewTest {
         "{'gives':1,'before':[{'gives':{'is':'quay.Gauge','level':4}}]}|{'gives':1,'before':[{'gives':{'is':'quay.Adapter','level':4}}]}|true|Adapter for Gauge",
         // errors are told by their class
         "{'throws':{'is':'quay.Gauge','message':'x'}}|{'throws':{'is':'quay.Adapter','message':'x'}}|false|-",
+        // a stand-in is asked for what its interface has only since then, or for what it always had
+        "{'gives':1}|{'gives':1,'asks':['Part.weigh(2)']}|true|-",
+        "{'gives':1,'asks':['Part.name()']}|{'gives':1,'asks':['Part.name()',{'call':'Part.weigh','given':[[2]]}]}|true|-",
+        "{'gives':1}|{'gives':2,'asks':['Part.weigh(2)']}|false|-",
+        "{'gives':1}|{'gives':1,'asks':['Part.name()']}|false|-",
+        "{'gives':1}|{'gives':1,'asks':['Listener.heard()']}|false|-",
+        // how far a call had come when it stumbled over nothing is chance; that it stumbles is not, nor is any other error
+        "{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'},'prints':['a']}|{'throws':{'is':'java.lang.NullPointerException'}}|true|-",
+        "{'throws':{'is':'java.lang.NullPointerException'}}|{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'}}|true|-",
+        "{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'}}|{'gives':1}|false|-",
+        "{'throws':{'is':'quay.Late'},'leaves':{'1.out':'12'}}|{'throws':{'is':'quay.Late'}}|false|-",
+        "{'before':[{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'}}],'gives':1}|{'before':[{'throws':{'is':'java.lang.NullPointerException'}}],'gives':2}|true|-",
+        "{'before':[{'throws':{'is':'java.lang.NullPointerException'}}],'gives':1}|{'before':[{'throws':{'is':'java.lang.NullPointerException'}}],'gives':2}|false|-",
+        "{'before':[{'gives':3},{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'}}],'gives':1}|{'before':[{'gives':4},{'throws':{'is':'java.lang.NullPointerException'}}],'gives':1}|false|-",
         // how it started counts where it was told
         "{'gives':1}|{'gives':1,'starts':{'is':'quay.Desk','size':0}}|true|-",
         "{'starts':{'is':'quay.Desk','size':1},'gives':1}|{'starts':{'is':'quay.Desk','size':0},'gives':1}|false|-"})

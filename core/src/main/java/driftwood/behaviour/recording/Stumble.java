@@ -1,0 +1,51 @@
+package driftwood.behaviour.recording;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+
+/**
+ * A call that ended because something was not there. That it does is behaviour; how far it had come by then is chance, and
+ * no caller can count on it: a refactoring that asks an object first stumbles earlier than one that asks it last.
+ */
+final class Stumble {
+    private static final List<String> EFFECTS = List.of("leaves", "prints", "complains", "asks", "files");
+
+    private Stumble() {
+    }
+
+    /** Whether both ended so. */
+    static boolean isBoth(JsonNode recorded, JsonNode now) {
+        return ends(recorded) && ends(now);
+    }
+
+    private static boolean ends(JsonNode outcome) {
+        JsonNode error = outcome.path("throws");
+        return error.path("is").asText().equals("java.lang.NullPointerException") || error.path("message").asText().contains("'NoneType' object");
+    }
+
+    /**
+     * What a case with such an end does now, with what it had done by then as it was recorded. What was printed and asked is
+     * told of the whole case, and therefore only where the call stands alone.
+     */
+    static ObjectNode level(JsonNode recorded, ObjectNode now) {
+        ObjectNode level = now.deepCopy();
+        for (String each : recorded.path("before").isEmpty() ? EFFECTS : EFFECTS.subList(0, 1)) {
+            if (recorded.has(each)) {
+                level.set(each, recorded.get(each));
+            } else {
+                level.remove(each);
+            }
+        }
+        return level;
+    }
+
+    /** A case that goes on after one that left something else behind: from there on nothing can be compared. @param before the steps up to there */
+    static ObjectNode cut(JsonNode recorded, List<JsonNode> before) {
+        ObjectNode cut = recorded.deepCopy();
+        for (int i = 0; i < before.size(); i++) {
+            cut.withArray("before").set(i, before.get(i));
+        }
+        return cut;
+    }
+}
