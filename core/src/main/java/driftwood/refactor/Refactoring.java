@@ -20,11 +20,12 @@ import java.util.stream.Stream;
  * @param originals the text of every file that a stage changes, as it is before the first one; new files are not in it
  * @param meant     changes of behaviour that are the point of it, one clause each; usually none
  * @param gone      routines that are no longer called as they were: {@code quay.Tariff#quote/2}, {@code quay.Tariff#new/1}
+ * @param closed    constructors, told so too, whose parts alone make no object afterwards
  * @param counts    what it touches
  * @param kinds     the type that values are given, where they had none
  * @param next      where one variant more goes afterwards; empty where the pattern's own words say so
  */
-public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Counts counts, Optional<NamedValues> kinds,
+public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Set<String> closed, Counts counts, Optional<NamedValues> kinds,
         List<Evidence> next) {
 
     /**
@@ -59,8 +60,10 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         before.putAll(originals);
         Set<String> left = new TreeSet<>(gone);
         left.addAll(further.gone);
+        Set<String> shut = new TreeSet<>(closed);
+        shut.addAll(further.closed);
         return new Refactoring(Stream.concat(stages.stream(), further.stages.stream()).toList(), before,
-                Stream.concat(meant.stream(), further.meant.stream()).toList(), left, counts.and(further.counts),
+                Stream.concat(meant.stream(), further.meant.stream()).toList(), left, shut, counts.and(further.counts),
                 kinds.or(further::kinds), further.next.isEmpty() ? next : further.next);
     }
 
@@ -69,9 +72,9 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         return !gone.contains(routine.called());
     }
 
-    /** Whether its objects can be made afterwards of what was handed to a constructor before: not where a part of them has become a value with a name. */
+    /** Whether its objects can be made afterwards of what was handed to a constructor before: not where a part of them has become a value with a name, or more is asked for. */
     public boolean makes(RoutineOutline constructor) {
-        return keeps(constructor) || kinds.isEmpty();
+        return keeps(constructor) || kinds.isEmpty() && !closed.contains(constructor.called());
     }
 
     /** The files that any stage changes, in order. */

@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the types of one
  * hierarchy are one lack of a routine, chains of one routine on one value are one decision in parts, constructors that call
  * an overridable routine of one name are one habit, the same parameters that travel together are one object that is missing, however many routines they travel through, walks that ask for the same
- * container ask one question, routines of a file that take the parts of one type are misplaced together, grids of the same words are one choice,
+ * container ask one question, as chains do that have it among their kinds, whoever creates one collaborator lacks the same way to be given it, routines of a file that take the parts of one type are misplaced together, grids of the same words are one choice,
  * and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
@@ -162,13 +162,20 @@ public final class Causes {
     private static List<String> same(Finding finding) {
         // driftwood: leave type-switch because what findings have in common is read from each kind of them
         if (finding.detail() instanceof TypeFacts.Descent descent) {
-            return List.of("container " + descent.container());
+            return descent.common().isEmpty() ? List.of("container " + descent.container())
+                    : List.of("container " + descent.container(), "kind " + Symbol.of(descent.container()).simpleType() + " of " + descent.common());
         }
         if (finding.detail() instanceof RoutineFacts.Work work) {
             return work.own().stream().map(each -> "constructors call " + each).toList();
         }
-        if (finding.detail() instanceof Branching branching && !branching.chain().subject().text().isEmpty()) {
-            return List.of("asked in " + finding.symbol() + " of " + branching.chain().subject().text());
+        if (finding.detail() instanceof Branching branching) {
+            String subject = branching.chain().subject().text();
+            Stream<String> kinds = branching.onTypes() && !branching.common().isEmpty()
+                    ? branching.variants().stream().map(each -> "kind " + each + " of " + branching.common()) : Stream.of();
+            return Stream.concat(subject.isEmpty() ? Stream.of() : Stream.of("asked in " + finding.symbol() + " of " + subject), kinds).toList();
+        }
+        if (finding.detail() instanceof TypeFacts.Creating creating) {
+            return List.of("creates " + creating.collaborator());
         }
         if (finding.detail() instanceof RoutineFacts.Envy envy) {
             return List.of("parts of " + envy.home() + " taken in " + finding.file());

@@ -145,6 +145,45 @@ class CausesTest {
         assertThat(groups.stream().flatMap(List::stream)).hasSize(2);
     }
 
+    @ParameterizedTest(name = "and a chain on kinds of {0}")
+    @CsvSource({"Part, 1", "Gauge, 2"})
+    void aChainThatHasTheContainerAmongItsKinds(String kinds, int causes) throws Exception {
+        String chain = """
+                class Labels {
+                    void label(KINDS one) {
+                        if (one instanceof FIRST) { System.out.println("first"); System.out.println(((FIRST) one).name()); }
+                        else if (one instanceof SECOND) { System.out.println("second"); System.out.println(((SECOND) one).name()); }
+                    }
+                    void price(KINDS one) {
+                        if (one instanceof FIRST) { System.out.println(1); System.out.println(((FIRST) one).name()); }
+                        else if (one instanceof SECOND) { System.out.println(2); System.out.println(((SECOND) one).name()); }
+                    }
+                }
+                """.replace("KINDS", kinds).replace("FIRST", kinds.equals("Part") ? "Jetty" : "Staff").replace("SECOND", kinds.equals("Part") ? "Plank" : "Float");
+        List<List<Finding>> groups = together("import java.util.*;\ninterface Part { }\nclass Plank implements Part { String name() { return \"p\"; } }\n"
+                + "interface Gauge { }\nclass Staff implements Gauge { String name() { return \"s\"; } }\nclass Float implements Gauge { String name() { return \"f\"; } }\n"
+                + "class Jetty implements Part { List<Part> parts = new ArrayList<>(); String name() { return \"j\"; } }\n"
+                + "class Weights {\n" + walk("weight", "Jetty") + "}\n" + chain);
+        assertThat(groups.stream().flatMap(List::stream).map(Finding::smell).distinct()).contains("container-type-check", "type-switch");
+        assertThat(groups).hasSize(causes);
+    }
+
+    @ParameterizedTest(name = "the second creates a {0}")
+    @CsvSource({"Log, 1", "Radio, 2"})
+    void clientsThatCreateTheSame(String second, int causes) throws Exception {
+        String made = """
+                class NAME { void put(String text) {
+                    try { java.nio.file.Files.writeString(java.nio.file.Path.of("NAME"), text); } catch (java.io.IOException e) { throw new RuntimeException(e); } } }
+                """;
+        String client = """
+                class CLIENT { void run(int n) { NAME it = new NAME(); it.put("a" + n); it.put("b"); if (n > 3) { it.put("c"); } } }
+                """;
+        List<List<Finding>> groups = together(made.replace("NAME", "Log") + made.replace("NAME", "Radio")
+                + client.replace("CLIENT", "Desk").replace("NAME", "Log") + client.replace("CLIENT", "Gate").replace("NAME", second));
+        groups.removeIf(each -> !smells(each).contains("hard-coded-instantiation"));
+        assertThat(groups).hasSize(causes);
+    }
+
     /** Overloads that take the same object apart. */
     @ParameterizedTest(name = "the second takes a {0} apart")
     @CsvSource({"Berth, 1", "Lock, 2"})

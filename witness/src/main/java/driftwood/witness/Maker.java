@@ -7,6 +7,8 @@ import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
+import java.lang.reflect.Type;
+import java.lang.reflect.TypeVariable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -143,7 +145,7 @@ final class Maker implements Make.Visitor<Object, Throwable> {
                 + " has no constructor (" + String.join(", ", parameters) + ") any more"));
     }
 
-    /** By the simple names of the declared types; where only one has the number of parameters, by that. */
+    /** By the simple names of the declared types, "Object" for a type parameter; where only one has the number of parameters, by that. */
     private static Optional<Executable> match(Executable[] candidates, String name, List<String> parameters) {
         List<Executable> near = new ArrayList<>();
         for (Executable each : candidates) {
@@ -151,7 +153,8 @@ final class Maker implements Make.Visitor<Object, Throwable> {
                     && !each.isSynthetic()) {
                 boolean same = true;
                 for (int i = 0; i < parameters.size(); i++) {
-                    same &= each.getParameterTypes()[i].getSimpleName().equals(parameters.get(i));
+                    same &= each.getParameterTypes()[i].getSimpleName().equals(parameters.get(i))
+                            || parameters.get(i).equals("Object") && isOpen(each, i);
                 }
                 if (same) {
                     return Optional.of(each);
@@ -160,6 +163,12 @@ final class Maker implements Make.Visitor<Object, Throwable> {
             }
         }
         return near.size() == 1 ? Optional.of(near.get(0)) : Optional.empty();
+    }
+
+    /** Whether a parameter takes whatever a type parameter stands for. */
+    private static boolean isOpen(Executable routine, int at) {
+        Type[] declared = routine.getGenericParameterTypes();
+        return declared.length == routine.getParameterCount() && declared[at] instanceof TypeVariable;
     }
 
     private static Object call(Executable routine, Object receiver, Object[] arguments) throws Throwable {

@@ -40,6 +40,18 @@ class MakerTest {
     abstract static class Shape {
     }
 
+    static class Queue<T extends Comparable<T>> {
+        final Object first;
+
+        Queue(T first) {
+            this.first = first;
+        }
+
+        Queue(Gate gate) {
+            this.first = gate;
+        }
+    }
+
     private final StandIns standIns = new StandIns();
     private final Maker maker = new Maker(standIns, Map.of());
 
@@ -54,6 +66,12 @@ class MakerTest {
         assertThat(made.name).isEqualTo("sea");
         Gate called = (Gate) maker.make(new Make.Call(HERE + "Gate", List.of(), "of", List.of("long"), List.of(number("long", "7"))));
         assertThat(called.width).isEqualTo(7);
+    }
+
+    @Test
+    void whatATypeParameterStandsForIsTakenForAnObject() throws Throwable {
+        Queue<?> made = (Queue<?>) maker.make(new Make.New(HERE + "Queue", List.of("Object"), List.of(number("String", "sea"))));
+        assertThat(made.first).isEqualTo("sea");
     }
 
     @Test

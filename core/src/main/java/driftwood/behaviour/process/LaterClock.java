@@ -18,6 +18,7 @@ import org.objectweb.asm.Type;
 /** Makes a copy of those classes that read the clock; in the copy the clock is more than a year ahead. */
 public final class LaterClock {
     private static final String LATER = Type.getInternalName(Later.class);
+    private static final Set<String> CLOCKS = Set.of("currentTimeMillis", "nanoTime");
     private static final Set<String> DATES = Set.of("java/time/Instant", "java/time/LocalDate", "java/time/LocalTime",
             "java/time/LocalDateTime", "java/time/ZonedDateTime", "java/time/OffsetDateTime", "java/time/Year",
             "java/time/YearMonth");
@@ -70,7 +71,7 @@ public final class LaterClock {
             return new MethodVisitor(Opcodes.ASM9, super.visitMethod(access, name, descriptor, signature, raised)) {
                 @Override
                 public void visitMethodInsn(int code, String owner, String called, String form, boolean isInterface) {
-                    boolean clock = owner.equals("java/lang/System") && called.equals("currentTimeMillis");
+                    boolean clock = owner.equals("java/lang/System") && CLOCKS.contains(called);
                     boolean date = DATES.contains(owner) && called.equals("now") && form.startsWith("()");
                     boolean old = owner.equals("java/util/Date") && called.equals("<init>") && form.equals("()V");
                     any |= clock || date || old;

@@ -2,23 +2,20 @@ package driftwood.behaviour.replay;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import driftwood.behaviour.view.Ways;
-import driftwood.behaviour.view.Ways.BuilderWay;
 import driftwood.behaviour.view.Ways.Way;
 import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.tree.RoutineKind;
+import driftwood.tree.Mark;
+import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import driftwood.witness.Make;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Turns values that name their parts into ways to make them with what the code offers now: a constructor with the same
@@ -36,6 +33,7 @@ public final class Assembly {
     private final Program program;
     private final Ways ways;
     private final Overloads overloads;
+    private final Steps steps;
 
     /** A value cannot be made with the code as it is now. The message says why. */
     public static final class CannotMake extends RuntimeException {
@@ -50,6 +48,7 @@ public final class Assembly {
         this.program = program;
         this.ways = ways;
         this.overloads = new Overloads(program);
+        this.steps = new Steps(program, ways, this);
     }
 
     /**
@@ -168,8 +167,8 @@ public final class Assembly {
     }
 
     private Make made(TypeOutline type, String by, Map<String, JsonNode> parts) {
-        return named(type, by, parts).or(() -> exact(type, parts)).or(() -> built(type, parts))
-                .or(() -> set(type, parts))
+        return named(type, by, parts).or(() -> exact(type, parts)).or(() -> steps.built(type, parts)).or(() -> steps.set(type, parts))
+                .or(() -> completed(type, parts))
                 .orElseThrow(() -> new CannotMake("no constructor, creation routine, builder or setters of " + type.name()
                         + " take the parts " + String.join(", ", parts.keySet())));
     }
@@ -194,10 +193,32 @@ public final class Assembly {
         return matching.stream().findFirst().map(way -> one(type, way, parts));
     }
 
-    private Make one(TypeOutline type, Way way, Map<String, JsonNode> parts) {
+    /**
+     * A constructor or creation routine that takes these parts and collaborators beside them which it made by itself before:
+     * each is a class of the project that can be made of nothing. A wrong guess shows, for then the object does something else.
+     */
+    private Optional<Make> completed(TypeOutline type, Map<String, JsonNode> parts) {
+        for (List<Way> offered : List.of(ways.constructors(type), ways.creators(type))) {
+            List<Way> larger = offered.stream().filter(way -> way.names().size() > parts.size() && way.names().containsAll(parts.keySet())
+                    && way.parameters().stream().allMatch(each -> parts.containsKey(each.name()) || collaborator(each, type).isPresent())).toList();
+            if (larger.size() == 1) {
+                return Optional.of(one(type, larger.get(0), parts));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** How to make what a parameter takes out of nothing; empty where that is no class of the project, or takes parts itself. */
+    private Optional<Make> collaborator(ParameterOutline parameter, TypeOutline scope) {
+        return program.resolve(parameter.type(), scope).filter(each -> each.kind() == TypeKind.CLASS && !each.traits().has(Mark.DATA))
+                .filter(ways::isMakeable).flatMap(each -> exact(each, Map.of()));
+    }
+
+    Make one(TypeOutline type, Way way, Map<String, JsonNode> parts) {
         List<String> parameters = way.parameters().stream().map(each -> erased(each.type(), type)).toList();
         List<Make> arguments = new ArrayList<>();
-        way.parameters().forEach(each -> arguments.add(make(parts.get(each.name()), each.type(), type)));
+        way.parameters().forEach(each -> arguments.add(parts.containsKey(each.name()) ? make(parts.get(each.name()), each.type(), type)
+                : collaborator(each, type).orElseThrow()));
         Optional<RoutineOutline> creator = way.routine().filter(each -> !each.isConstructor());
         // driftwood: leave conditional-instantiation because a way either has a creation routine or is a constructor
         return creator.isPresent()
@@ -210,79 +231,5 @@ public final class Assembly {
         String name = scope.typeParameters().contains(type.name()) ? "Object" : type.simpleName();
         int brackets = (type.text().length() - type.text().replace("[]", "").length()) / 2;
         return name + "[]".repeat(brackets);
-    }
-
-    /** A builder: what its creation needs first, the other parts by steps of their names, then the closing step. */
-    private Optional<Make> built(TypeOutline type, Map<String, JsonNode> parts) {
-        Optional<BuilderWay> builder = ways.builder(type);
-        if (builder.isEmpty()) {
-            return Optional.empty();
-        }
-        TypeOutline builderType = builder.get().type();
-        List<Start> starts = new ArrayList<>();
-        ways.constructors(builderType).forEach(way -> starts.add(new Start(builderType, way)));
-        for (TypeOutline owner : List.of(type, builderType)) {
-            owner.routines().stream().filter(each -> each.traits().isStatic() && program.resolve(each.returns(), owner)
-                    .filter(builderType::equals).isPresent()).forEach(each ->
-                    starts.add(new Start(owner, new Way(Optional.of(each), each.parameters()))));
-        }
-        for (Start start : starts) {
-            if (!parts.keySet().containsAll(start.way().names())) {
-                continue;
-            }
-            Set<String> rest = new HashSet<>(parts.keySet());
-            rest.removeAll(start.way().names());
-            Optional<List<Make.Call>> steps = calls(builderType, rest, parts);
-            if (steps.isPresent()) {
-                Make configured = new Make.Configured(one(start.owner(), start.way(), parts), steps.get());
-                return Optional.of(new Make.Call(ways.binaryName(builderType), List.of(configured),
-                        builder.get().build().name(), List.of(), List.of()));
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** A way to begin a builder, and the type that declares it. */
-    private record Start(TypeOutline owner, Way way) {
-    }
-
-    /** A constructor for some of the parts and setters for the others. */
-    private Optional<Make> set(TypeOutline type, Map<String, JsonNode> parts) {
-        for (Way way : ways.constructors(type)) {
-            Set<String> rest = new HashSet<>(parts.keySet());
-            if (parts.keySet().containsAll(way.names())) {
-                rest.removeAll(way.names());
-                Optional<List<Make.Call>> steps = calls(type, rest, parts);
-                if (steps.isPresent()) {
-                    return Optional.of(new Make.Configured(one(type, way, parts), steps.get()));
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** A call for each part, in the order of the recording; empty where a part has none. */
-    private Optional<List<Make.Call>> calls(TypeOutline owner, Set<String> names, Map<String, JsonNode> parts) {
-        List<Make.Call> calls = new ArrayList<>();
-        for (Map.Entry<String, JsonNode> part : parts.entrySet()) {
-            if (names.contains(part.getKey())) {
-                Optional<RoutineOutline> step = step(owner, part.getKey());
-                if (step.isEmpty()) {
-                    return Optional.empty();
-                }
-                ParameterOutline parameter = step.get().parameters().get(0);
-                calls.add(new Make.Call(ways.binaryName(owner), List.of(), step.get().name(),
-                        List.of(erased(parameter.type(), owner)),
-                        List.of(make(part.getValue(), parameter.type(), owner))));
-            }
-        }
-        return Optional.of(calls);
-    }
-
-    private static Optional<RoutineOutline> step(TypeOutline owner, String part) {
-        String upper = part.substring(0, 1).toUpperCase(Locale.ROOT) + part.substring(1);
-        Set<String> names = Set.of(part, "with" + upper, "set" + upper, "having" + upper);
-        return owner.routines().stream().filter(each -> each.kind() == RoutineKind.METHOD && !each.traits().isStatic()
-                && each.parameters().size() == 1 && names.contains(each.name())).findFirst();
     }
 }

@@ -55,7 +55,7 @@ final class MovedLines {
     /** A refactoring of the files as they stand now, its places told by the lines of before. */
     Refactoring back(Refactoring refactoring) {
         return new Refactoring(refactoring.stages().stream().map(stage -> new Stage(stage.does(), stage.places().stream().map(each -> each.moved(line -> back(each.file(), line))).toList(),
-                stage.files(), stage.meant())).toList(), refactoring.originals(), refactoring.meant(), refactoring.gone(), refactoring.counts(), refactoring.kinds(),
+                stage.files(), stage.meant())).toList(), refactoring.originals(), refactoring.meant(), refactoring.gone(), refactoring.closed(), refactoring.counts(), refactoring.kinds(),
                 refactoring.next().stream().map(each -> each.moved(line -> back(each.file(), line))).toList());
     }
 

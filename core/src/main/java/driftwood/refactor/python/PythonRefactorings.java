@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Writes refactorings of Python code, and reads again what every stage leaves. */
@@ -67,6 +68,6 @@ public final class PythonRefactorings implements Craft {
         }
         new Standing(modules.texts()).check(stages);
         Written all = new Written(stages, modules.texts());
-        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty(), List.of());
+        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), Set.of(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty(), List.of());
     }
 }

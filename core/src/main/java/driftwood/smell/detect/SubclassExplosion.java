@@ -1,6 +1,7 @@
 package driftwood.smell.detect;
 
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Detector;
@@ -25,6 +26,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
@@ -67,7 +70,7 @@ public final class SubclassExplosion implements Detector {
                 continue;
             }
             List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
-                    && each.isConcrete() && shapes.containsKey(each.name())).toList();
+                    && each.isConcrete() && shapes.containsKey(each.name()) && !isCarrier(each)).toList();
             if (family.size() >= NameGrid.CELLS && !program.fileOf(parent).test()) {
                 List<NameGrid.Cell> grid = NameGrid.of(family, shapes, program);
                 if (grid.size() >= NameGrid.CELLS) {
@@ -83,6 +86,23 @@ public final class SubclassExplosion implements Detector {
         return parent.isInterface() && parent.routines().isEmpty() && program.ancestors(parent).stream().allMatch(each -> each.routines().isEmpty())
                 && program.children(parent).stream().noneMatch(each -> each.simpleName().endsWith(parent.simpleName()));
     }
+
+    /** A message or a data class: most of its routines hand its fields in and out, or tell it from another. */
+    private static boolean isCarrier(TypeOutline type) {
+        List<RoutineOutline> routines = type.routines().stream().filter(each -> !each.isConstructor() && !each.traits().isStatic()).toList();
+        long accessors = routines.stream().filter(each -> isAccessor(type, each)).count();
+        long identity = routines.stream().filter(each -> IDENTITY.contains(each.name())).count();
+        return accessors >= 2 && 3 * (accessors + identity) >= 2 * routines.size();
+    }
+
+    private static boolean isAccessor(TypeOutline type, RoutineOutline routine) {
+        Matcher name = ACCESSOR.matcher(routine.name());
+        return routine.parameters().size() <= 1 && name.matches()
+                && type.field(Character.toLowerCase(name.group(1).charAt(0)) + name.group(1).substring(1)).isPresent();
+    }
+
+    private static final Set<String> IDENTITY = Set.of("equals", "hashCode", "toString", "compareTo");
+    private static final Pattern ACCESSOR = Pattern.compile("(?:get|is|set)([A-Z].*)");
 
     /** A larger family is a language of its own, and every type above it is asked. */
     private static final int MOST = 600;

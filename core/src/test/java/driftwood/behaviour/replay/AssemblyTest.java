@@ -71,6 +71,23 @@ class AssemblyTest {
                 .isEqualTo(new Make.Call("quay.Berth", List.of(), "of", List.of("String", "int"), List.of(NAME, DEPTH)));
     }
 
+    /** A collaborator that the class made by itself before and is handed now. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "a class that can be made of nothing | class Log { } | true",
+        "one that hands out the one it has | class Log { private Log() { } static Log shared() { return null; } } | true",
+        "one that takes parts | class Log { Log(String file) { } } | false",
+        "an interface | interface Log { } | false",
+        "another way to be made beside it | class Log { } class Book { Book() { } } | false"})
+    void aCollaboratorThatIsHandedOverNow(String what, String log, boolean made) throws JsonProcessingException {
+        String berth = "package quay; class Berth { Berth(String name, Log log, int depth) { } " + (log.contains("Book") ? "Berth(String name, int depth, Book book) { } " : "") + "} ";
+        if (made) {
+            assertThat(((Make.New) make(PARTS, "Berth", berth + log)).parameters()).containsExactly("String", "Log", "int");
+        } else {
+            assertThatThrownBy(() -> make(PARTS, "Berth", berth + log)).isInstanceOf(CannotMake.class).hasMessageContaining("take the parts name, depth");
+        }
+    }
+
     @Test
     void aBuilderTakesItsStepsByName() throws JsonProcessingException {
         Make made = make(PARTS, "Berth", """

@@ -197,5 +197,69 @@ class SubclassExplosionClausesTest extends Clauses {
                     int send() { int n = 2; n += 7; n *= 4; return n; }
                 }
                 """);
+        java("records that carry their fields").hasNot("""
+                package quay;
+                abstract class Record {
+                    abstract int code();
+                }
+                class ShipArrival extends Record {
+                    private int berth; private int tons;
+                    int getBerth() { return berth; }
+                    void setBerth(int berth) { this.berth = berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int code() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class TugArrival extends Record {
+                    private int berth; private int tons;
+                    int getBerth() { return berth; }
+                    void setBerth(int berth) { this.berth = berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int code() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class ShipLeave extends Record {
+                    private int berth; private int tons;
+                    int getBerth() { return berth; }
+                    void setBerth(int berth) { this.berth = berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int code() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                class TugLeave extends Record {
+                    private int berth; private int tons;
+                    int getBerth() { return berth; }
+                    void setBerth(int berth) { this.berth = berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int code() { int n = 2; n += 3; n *= 4; return n; }
+                }
+                """);
+        java("cells that do more than carry").has("""
+                package quay;
+                abstract class Record { // <- subclass-explosion
+                    abstract int code();
+                }
+                class ShipArrival extends Record {
+                    private int berth;
+                    int getBerth() { return berth; }
+                    int code() { int n = 0; n += 3; n *= 4; return n; }
+                }
+                class TugArrival extends Record {
+                    private int berth;
+                    int getBerth() { return berth; }
+                    int code() { int n = 0; n += 3; n *= 4; return n; }
+                }
+                class ShipLeave extends Record {
+                    private int berth;
+                    int getBerth() { return berth; }
+                    int code() { int n = 1; n += 3; n *= 4; return n; }
+                }
+                class TugLeave extends Record {
+                    private int berth;
+                    int getBerth() { return berth; }
+                    int code() { int n = 1; n += 3; n *= 4; return n; }
+                }
+                """);
     }
 }

@@ -36,6 +36,7 @@ public final class Drafting {
     private final Set<Element> opened = new LinkedHashSet<>();
     private final Set<Element> widened = new LinkedHashSet<>();
     private final Set<String> gone = new TreeSet<>();
+    private final Set<String> closed = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
     private final List<Evidence> next = new ArrayList<>();
     private NamedValues kinds;
@@ -194,7 +195,20 @@ public final class Drafting {
 
     /** Notes a routine that answers something else from now on, as is the point: what was recorded of its answers holds no more. */
     public void answersOtherwise(ExecutableElement routine) {
-        gone.add(Workspace.typeAround(routine).getQualifiedName() + "#" + routine.getSimpleName().toString().replace("<init>", "new") + "/" + routine.getParameters().size());
+        gone.add(called(routine));
+    }
+
+    private static String called(ExecutableElement routine) {
+        return Workspace.typeAround(routine).getQualifiedName() + "#" + routine.getSimpleName().toString().replace("<init>", "new") + "/" + routine.getParameters().size();
+    }
+
+    /** Notes a constructor whose parts alone make no object any more. */
+    public void closes(ExecutableElement constructor) {
+        closed.add(called(constructor));
+    }
+
+    public Set<String> closed() {
+        return closed;
     }
 
     /** Notes a member whose signature changes or that goes. */

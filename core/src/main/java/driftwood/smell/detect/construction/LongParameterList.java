@@ -74,7 +74,7 @@ public final class LongParameterList implements Detector {
             for (TypeOutline type : outline.test() ? List.<TypeOutline>of() : outline.types()) {
                 for (RoutineOutline routine : type.routines()) {
                     if (counted(routine) > limit && !isExcused(type, routine, program, calls)) {
-                        findings.add(finding(type, routine, calls, outline.language().has(Language.Habit.NAMED_ARGUMENTS)));
+                        findings.add(finding(type, routine, calls, outline.language().has(Language.Habit.NAMED_ARGUMENTS), Dictated.isContract(type, routine, program)));
                     }
                 }
             }
@@ -91,8 +91,8 @@ public final class LongParameterList implements Detector {
         boolean own = routine.isConstructor() && (type.kind() == TypeKind.RECORD || routine.traits().has(Mark.IMPLIED) && type.traits().has(Mark.DATA));
         return own || type.anonymous() || routine.traits().isDeprecated() || routine.traits().has(Mark.NATIVE)
                 || isListed(type, routine, program)
-                || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || isFacade(type, routine, program) || isRegistered(type, routine, program)
-                || routine.isConstructor() && (repeatsParent(routine, calls) || isBuiltByName(type, routine, program)
+                || routine.traits().overrides() || !program.rootOf(routine).equals(routine) || Dictated.isFacade(type, routine, program) || Dictated.isRegistered(type, routine, program)
+                || routine.isConstructor() && (Dictated.repeatsParent(routine, calls) || isBuiltByName(type, routine, program)
                 || calls.isKeptForBuilder(type, routine));
     }
 
@@ -121,32 +121,6 @@ public final class LongParameterList implements Detector {
     private static boolean isFormula(RoutineOutline routine) {
         return routine.parameters().stream().allMatch(each -> each.name().matches("[A-Za-z]\\w?") && !each.type().simpleName().equals("String"))
                 && routine.parameters().stream().map(ParameterOutline::type).distinct().count() <= 2;
-    }
-
-    /** The parent's constructor gets nearly all of it handed on. */
-    private static boolean repeatsParent(RoutineOutline constructor, Calls calls) {
-        return calls.inside(constructor, "super").stream().anyMatch(call -> leftOut(constructor, call) <= 1);
-    }
-
-    /** Nearly all of it goes on to another object's routine of the same name, where it is cured; recursion does not count. */
-    private static boolean isFacade(TypeOutline type, RoutineOutline routine, Program program) {
-        return program.callsBy(routine).stream().filter(call -> call.trail().isCall() && call.trail().lastName().equals(routine.name())
-                && !call.trail().owner().equals(Trail.THIS) && !call.trail().owner().equals(Trail.MODULE) && leftOut(routine, call) <= 1)
-                .map(call -> program.routinesAt(call.trail(), call.within()))
-                .anyMatch(meant -> type.isModule() || !meant.isEmpty() && meant.stream().noneMatch(each -> each.owner().equals(type.name())));
-    }
-
-    /** A function that is handed by its name to what is foreign, and never called here: what it takes is decided there. */
-    private static boolean isRegistered(TypeOutline type, RoutineOutline routine, Program program) {
-        return type.isModule() && program.callsIn(program.fileOf(type)).stream().anyMatch(call -> call.arguments().stream().anyMatch(each ->
-                each.kind() == Argument.Kind.NAME && each.name().equals(routine.name())) && program.routinesAt(call.trail(), call.within()).isEmpty())
-                && program.callsOf(routine.name()).stream().noneMatch(call -> program.routinesAt(call.trail(), call.within()).contains(routine));
-    }
-
-    /** How many parameters a call within does not hand on. */
-    private static long leftOut(RoutineOutline routine, CallFact call) {
-        Set<String> handed = call.arguments().stream().map(Argument::name).collect(Collectors.toSet());
-        return routine.parameters().stream().filter(each -> !each.variadic() && !handed.contains(each.name())).count();
     }
 
     /** A data class all of whose callers name what they pass, or any that has most of its parts named. */
@@ -181,7 +155,7 @@ public final class LongParameterList implements Detector {
         return arrays > 0 && ranges >= 2 && 2 * (arrays + ranges) >= routine.parameters().size();
     }
 
-    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable) {
+    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable, boolean contract) {
         List<Calls.Site> sites = calls.sites(type, routine);
         List<Place> callers = sites.stream().map(each -> calls.caller(each, routine).place()).toList();
         long burdened = sites.stream().filter(each -> each.positional() > BURDEN && calls.counts(type, each.routine())).count();
@@ -194,6 +168,8 @@ public final class LongParameterList implements Detector {
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), required + (count - required) / LIGHT)
                 .risk(required <= MANY && burdened == 0, -0.6, "callers hand over few: the rest has defaults")
                 .risk(nameable, -0.8, "callers can name what they pass")
+                .risk(contract, -2.4, "nothing here does it: whoever does is outside, and takes them so")
+                .risk(Dictated.isSpelledOut(type, routine, calls), -1.0, "an overload takes the objects, and spells them out for this one")
                 .risk(routine.isConstructor() && type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(burdened == 1 && count <= SIZE, -0.8, "only one place calls it")
                 .risk(count <= SIZE && neighbours.isEmpty() && isTyped(routine), -0.5, "no neighbours of one type: the compiler notices what is swapped")

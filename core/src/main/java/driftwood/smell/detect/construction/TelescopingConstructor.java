@@ -214,10 +214,11 @@ public final class TelescopingConstructor implements Detector {
                 .risk(steps > 1 && longest.parameters().stream().allMatch(each -> CAPACITY.matcher(each.name()).matches()), -0.8,
                         "how much room a collection takes is asked for so everywhere")
                 .risk(steps > 1 && optional.size() == 1, -0.6, "only one part is optional")
-                .risk(steps > 1 && longest.parameters().size() <= FEW, longest.parameters().size() < FEW ? -1.6 : -0.8,
+                .risk(steps > 1 && longest.parameters().size() <= FEW, longest.parameters().size() < FEW ? -1.6 : -1.2,
                         "even the longest takes no more than " + longest.parameters().size() + " parts")
                 .risk(steps == 1 && longest.parameters().stream().filter(each -> optional.contains(each.name())).allMatch(each -> each.type().text().equals("boolean")), -0.8,
                         "what may be left out is told by true and false everywhere: it is all flags")
+                .risk(steps == 2 && longest.parameters().size() <= MANY, -0.5, "there are two of them only")
                 .risk(nameable, -1.6, "callers can name what they pass, and leave out what has a default")
                 .risk(type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(type.traits().isAbstract() && longest.isConstructor(), -0.6, "only its subclasses call it")

@@ -65,4 +65,30 @@ class LongParameterListTest extends SmellCases {
         assertThat(reasons.stream().anyMatch(each -> each.contains("letters of a formula"))).as(routine).isEqualTo("formula".equals(reason));
         assertThat(reasons.stream().anyMatch(each -> each.contains("numbered"))).as(routine).isEqualTo("numbered".equals(reason));
     }
+
+    private static List<String> reasons(String source) {
+        return Given.scan("", "package quay;\n" + source).findings().stream().filter(each -> each.smell().equals("long-parameter-list"))
+                .flatMap(each -> each.drag().reasons().stream()).toList();
+    }
+
+    /** Who does it is outside: nothing here does, or does more than hand it on. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "nobody | | true",
+        "a wrapper | class Slow implements Signals { Signals to; public void flash(int a, int b, int lamp, int colour, int nights, int from) { to.flash(a, b, lamp, colour, nights, from); } public void off() { } } | true",
+        "a class that does it | class Lamps implements Signals { public void flash(int a, int b, int lamp, int colour, int nights, int from) { System.out.println(a + b + lamp); } public void off() { } } | false"})
+    void aContractThatOthersFulfil(String who, String source, boolean contract) {
+        assertThat(reasons("interface Signals { void flash(int a, int b, int lamp, int colour, int nights, int from); void off(); }\n"
+                + (source == null ? "" : source)).stream().anyMatch(each -> each.contains("whoever does is outside"))).isEqualTo(contract);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "parts of two objects | place(from.east, from.north, from.depth, to.east, to.north, to.depth) | true",
+        "numbers of its own | place(1, 2, 3, 4, 5, 6) | false"})
+    void anOverloadThatTakesTheObjects(String what, String call, boolean spelled) {
+        assertThat(reasons("class Point { int east; int north; int depth; }\nclass Chart { void place(Point from, Point to) { " + call + "; }\n"
+                + "void place(int fromEast, int fromNorth, int fromDepth, int toEast, int toNorth, int toDepth) { System.out.println(fromEast); } }")
+                .stream().anyMatch(each -> each.contains("spells them out"))).isEqualTo(spelled);
+    }
 }

@@ -63,6 +63,7 @@ public final class RequiredParts implements Recipe {
         later.removeSetters(later.needed.keySet(), sites);
         if (written) {
             later.close();
+            drafting.closes(later.constructor);
         }
     }
 

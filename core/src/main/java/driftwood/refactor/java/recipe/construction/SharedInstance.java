@@ -50,8 +50,11 @@ public final class SharedInstance implements Recipe {
         }
         String open = type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
         drafting.script().stage("Add " + type.getSimpleName() + "." + access + "(), which makes the one instance when it is first asked for", List.of(workspace.place(home, "its instance")));
-        drafting.declarations().add(home, "/** The one instance; made when it is first asked for, once for all threads. */\n" + open + "static " + type.getSimpleName() + " " + access + "() {\n    return Instance.SHARED;\n}\n\n"
-                + "private static final class Instance {\n    private static final " + type.getSimpleName() + " SHARED = new " + type.getSimpleName() + "(" + sole.given() + ");\n}", Where.END);
+        String simple = type.getSimpleName().toString();
+        // Not in a class of its own: where making one fails, it fails as before, and whoever asks again tries again.
+        drafting.declarations().add(home, "private static " + simple + " " + access + ";", Where.FIELDS);
+        drafting.declarations().add(home, "/** The one instance; made when it is first asked for, once for all threads. */\n" + open + "static synchronized " + simple + " " + access
+                + "() {\n    if (" + access + " == null) {\n        " + access + " = new " + simple + "(" + sole.given() + ");\n    }\n    return " + access + ";\n}", Where.END);
         drafting.script().stage("Let all who create a " + type.getSimpleName() + " take it", calls.stream().map(each -> workspace.place(each.path(), "takes it")).toList());
         for (Call each : calls) {
             drafting.callSite(each.path());

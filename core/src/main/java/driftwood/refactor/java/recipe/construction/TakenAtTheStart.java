@@ -93,6 +93,8 @@ final class TakenAtTheStart {
                 begun.put(field.get(), "");
             } else if (!isInConstructor(each)) {
                 kept = true;
+                // One for each object in the place of one for each call.
+                drafting.script().meant();
                 TreePath routine = around(each.path(), MethodTree.class).orElseThrow(() -> new Refused("a block of " + user.getSimpleName() + " creates it"));
                 if (!assembly.free(name, routine).equals(name)) {
                     throw new Refused(Constructors.told((ExecutableElement) workspace.element(routine)) + " has a " + name + " of its own");
