@@ -28,6 +28,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * subclass-explosion: sibling types whose names factor into a grid of two or more words by two or more words, with
@@ -70,7 +71,7 @@ public final class SubclassExplosion implements Detector {
                 continue;
             }
             List<TypeOutline> family = program.descendants(parent).stream().filter(each -> !each.anonymous()
-                    && each.isConcrete() && shapes.containsKey(each.name()) && !isCarrier(each)).toList();
+                    && each.isConcrete() && shapes.containsKey(each.name()) && !isCarrier(each, shapes.get(each.name()))).toList();
             if (family.size() >= NameGrid.CELLS && !program.fileOf(parent).test()) {
                 List<NameGrid.Cell> grid = NameGrid.of(family, shapes, program);
                 if (grid.size() >= NameGrid.CELLS) {
@@ -87,12 +88,14 @@ public final class SubclassExplosion implements Detector {
                 && program.children(parent).stream().noneMatch(each -> each.simpleName().endsWith(parent.simpleName()));
     }
 
-    /** A message or a data class: most of its routines hand its fields in and out, or tell it from another. */
-    private static boolean isCarrier(TypeOutline type) {
+    /** A message or a data class: its routines hand its fields in and out, or tell it from another, and hardly one does more. */
+    private static boolean isCarrier(TypeOutline type, Map<String, List<Shape>> bodies) {
         List<RoutineOutline> routines = type.routines().stream().filter(each -> !each.isConstructor() && !each.traits().isStatic()).toList();
-        long accessors = routines.stream().filter(each -> isAccessor(type, each)).count();
+        Set<String> carrying = routines.stream().filter(each -> isAccessor(type, each)).map(RoutineOutline::name).collect(Collectors.toSet());
         long identity = routines.stream().filter(each -> IDENTITY.contains(each.name())).count();
-        return accessors >= 2 && 3 * (accessors + identity) >= 2 * routines.size();
+        long working = bodies.values().stream().flatMap(List::stream).filter(each -> each.statements() > PLAIN && !carrying.contains(each.name())
+                && !IDENTITY.contains(each.name())).count();
+        return carrying.size() >= 2 && 2 * (carrying.size() + identity) >= routines.size() && working <= 1;
     }
 
     private static boolean isAccessor(TypeOutline type, RoutineOutline routine) {
@@ -102,6 +105,8 @@ public final class SubclassExplosion implements Detector {
     }
 
     private static final Set<String> IDENTITY = Set.of("equals", "hashCode", "toString", "compareTo");
+    /** A routine of more statements works. */
+    private static final int PLAIN = 2;
     private static final Pattern ACCESSOR = Pattern.compile("(?:get|is|set)([A-Z].*)");
 
     /** A larger family is a language of its own, and every type above it is asked. */

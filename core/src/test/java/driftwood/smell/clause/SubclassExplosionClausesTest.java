@@ -242,22 +242,38 @@ class SubclassExplosionClausesTest extends Clauses {
                 }
                 class ShipArrival extends Record {
                     private int berth;
+                    private int tons;
                     int getBerth() { return berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int price() { int sum = tons; sum += berth; sum *= 7; return sum; }
                     int code() { int n = 0; n += 3; n *= 4; return n; }
                 }
                 class TugArrival extends Record {
                     private int berth;
+                    private int tons;
                     int getBerth() { return berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int price() { int sum = tons; sum += berth; sum *= 7; return sum; }
                     int code() { int n = 0; n += 3; n *= 4; return n; }
                 }
                 class ShipLeave extends Record {
                     private int berth;
+                    private int tons;
                     int getBerth() { return berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int price() { int sum = tons; sum += berth; sum *= 7; return sum; }
                     int code() { int n = 1; n += 3; n *= 4; return n; }
                 }
                 class TugLeave extends Record {
                     private int berth;
+                    private int tons;
                     int getBerth() { return berth; }
+                    int getTons() { return tons; }
+                    void setTons(int tons) { this.tons = tons; }
+                    int price() { int sum = tons; sum += berth; sum *= 7; return sum; }
                     int code() { int n = 1; n += 3; n *= 4; return n; }
                 }
                 """);
