@@ -22,20 +22,26 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the types of one
- * hierarchy are one lack of a routine, chains of one routine on one value are one decision in parts, constructors that call
- * an overridable routine of one name are one habit, the same parameters that travel together are one object that is missing, however many routines they travel through, walks that ask for the same
- * container ask one question, as chains do that have it among their kinds, whoever creates one collaborator lacks the same way to be given it, routines of a file that take the parts of one type are misplaced together, grids of the same words are one choice,
- * and types that stand under the same names in the same packages are one copy. (Catalogue, one cause, one rank.)
+ * What has one cause: chains on the same variants are one decision that is taken in many places, those that ask for the
+ * types of one hierarchy are one lack of a routine, chains of one routine on one value are one decision in parts,
+ * constructors that call an overridable routine of one name are one habit, the same parameters that travel together are one
+ * object that is missing, however many routines they travel through, whoever crosses the same two has one habit, walks that
+ * ask for the same container ask one question, as chains do that have it among their kinds, whoever creates one
+ * collaborator lacks the same way to be given it, routines of a file that take the parts of one type are misplaced
+ * together, grids of the same words are one choice, and types that stand under the same names in the same packages are one
+ * copy. (Catalogue, one cause, one rank.)
  */
 public final class Causes {
     /** Fewer names may be the same by chance. */
     private static final int TELLING = 5;
     /** So many parameters in common are one matter within a type. */
     private static final int SHARED = 3;
+    /** So many names side by side are one matter wherever they travel together. */
+    private static final int CLUMP = 4;
 
     private Causes() {
     }
@@ -173,6 +179,12 @@ public final class Causes {
             Stream<String> kinds = branching.onTypes() && !branching.common().isEmpty()
                     ? branching.variants().stream().map(each -> "kind " + each + " of " + branching.common()) : Stream.of();
             return Stream.concat(subject.isEmpty() ? Stream.of() : Stream.of("asked in " + finding.symbol() + " of " + subject), kinds).toList();
+        }
+        if (finding.detail() instanceof RoutineFacts.Parameters many) {
+            return IntStream.rangeClosed(0, many.parameters().size() - CLUMP).mapToObj(at -> "clump of " + many.parameters().subList(at, at + CLUMP)).toList();
+        }
+        if (finding.detail() instanceof RoutineFacts.Swap swap) {
+            return List.of("crosses " + swap.parameters() + " of " + swap.routine());
         }
         if (finding.detail() instanceof TypeFacts.Creating creating) {
             return List.of("creates " + creating.collaborator());

@@ -69,7 +69,7 @@ class CausesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"String ship, int berth, int draught, int length, String flag, boolean pilot|1", "String ship, int berth, int draught, int length, String flag, boolean tug|2"})
+    @CsvSource(delimiter = '|', value = {"String ship, int berth, int draught, int length, String flag, boolean pilot|1", "String ship, int length, int draught, int berth, String flag, boolean tug|2"})
     void theSameParametersInTwoTypes(String parameters, int causes) throws Exception {
         assertThat(together("interface Quay { void moor(String ship, int berth, int draught, int length, String flag, boolean pilot); }\ninterface Roads { void anchor(" + parameters + "); }\n")).hasSize(causes);
     }
@@ -181,6 +181,25 @@ class CausesTest {
         List<List<Finding>> groups = together(made.replace("NAME", "Log") + made.replace("NAME", "Radio")
                 + client.replace("CLIENT", "Desk").replace("NAME", "Log") + client.replace("CLIENT", "Gate").replace("NAME", second));
         groups.removeIf(each -> !smells(each).contains("hard-coded-instantiation"));
+        assertThat(groups).hasSize(causes);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {"four side by side | int first, int at, int to, int step, String a, String b | 1", "three side by side | int first, int at, int to, String a, int step, String b | 2"})
+    void clumpsThatTravelThroughSeveralTypes(String what, String other, int causes) throws Exception {
+        List<List<Finding>> groups = together("class Tides { void draw(int first, int at, int to, int step, boolean now, boolean then) { System.out.println(first); } }\n"
+                + "class Charts { void measure(" + other + ") { System.out.println(at); } }");
+        assertThat(groups).hasSize(causes);
+    }
+
+    @ParameterizedTest(name = "the second calls {0}")
+    @CsvSource({"book, 1", "bill, 2"})
+    void whoeverCrossesTheSame(String second, int causes) throws Exception {
+        List<List<Finding>> groups = together("class Desk { void book(String vessel, String berth) { System.out.println(vessel); }\n"
+                + "void bill(String vessel, String berth) { System.out.println(berth); } }\n"
+                + "class Gate { void in(Desk desk, String vessel, String berth) { desk.book(berth, vessel); } }\n"
+                + "class Radio { void hear(Desk desk, String vessel, String berth) { desk." + second + "(berth, vessel); } }");
+        groups.removeIf(each -> !smells(each).contains("swapped-arguments"));
         assertThat(groups).hasSize(causes);
     }
 

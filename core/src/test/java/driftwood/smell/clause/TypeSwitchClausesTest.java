@@ -833,5 +833,34 @@ class TypeSwitchClausesTest extends Clauses {
                     }
                 }
                 """);
+        python("what is to be done with each piece of two texts").hasNot("""
+                import difflib
+
+
+                def told(a, b):
+                    out = []
+                    for op, a1, a2, b1, b2 in difflib.SequenceMatcher(None, a, b).get_opcodes():
+                        if op == "equal":
+                            out.append(a[a1:a2])
+                        elif op == "insert":
+                            out.append("+" + b[b1:b2])
+                        elif op == "delete":
+                            out.append("-" + a[a1:a2])
+                    return out
+                """);
+        java("what comes next in the text").hasNot("""
+                package quay;
+                class Terms {
+                    private int lookaheadType;
+                    String term() {
+                        if (lookaheadType == Words.NUMBER) { return number(); }
+                        if (lookaheadType == Words.NAME) { return name(); }
+                        return "";
+                    }
+                    String number() { return "1" + lookaheadType; }
+                    String name() { return "a" + lookaheadType; }
+                }
+                class Words { static final int NUMBER = 1; static final int NAME = 2; }
+                """);
     }
 }

@@ -23,7 +23,7 @@ final class Excuses {
     private static final Pattern TOKEN = Pattern.compile(
             "(?i)(c|ch|chr|char|character|token|tok|keyword|word|symbol|sym|t|tt|lookahead|next.*|current.*|peek.*|op|operator|opcode)");
     /** What a scanner gave, by whatever way it is reached. */
-    private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
+    private static final Pattern TAKEN = Pattern.compile("(?i)(.*[^a-z])?([a-z]*(token|lexeme|opcode|lookahead)([_.]?(type|kind|id|name|code)|s?)|tok([._].*)?)(\\W.*)?");
     private static final Pattern BUILT_IN = Pattern.compile("[\"'](java\\.(lang|util|math|time|sql)\\.\\w+|boolean|byte|short|int|long|float|double|char|"
             + "str|bool|string|String|Integer|Long|Boolean|Double|list|dict|tuple|number|object|function|undefined|bigint|symbol)[\"']");
     private static final Pattern TRUTH = Pattern.compile("(?i)[\"'](yes|no|true|false|on|off|0|1|y|n|t|f)[\"']");
@@ -42,6 +42,8 @@ final class Excuses {
             + "PHP_OS(_FAMILY)?|RUBY_PLATFORM|System\\.getProperty\\(\"os\\..*|Environment\\.OSVersion\\.Platform");
     /** What a request asks to be done; the protocol has no others. */
     private static final Pattern VERB = Pattern.compile("[\"'](GET|POST|PUT|PATCH|DELETE|HEAD|OPTIONS|TRACE|CONNECT)[\"']");
+    /** What the platform's comparison of two sequences says is to be done with each piece. */
+    private static final Pattern DIFFERENCE = Pattern.compile("[\"'](equal|insert|delete|replace)[\"']");
     private static final Set<String> COMPARISONS = Set.of("canEqual", "equivalent");
     /** Types of what a scanner gives; a word before it makes it something else: an access token is none. */
     static final Pattern SCANNED = Pattern.compile("(token|lexeme|opcode)(type|kind|id|code)?s?", Pattern.CASE_INSENSITIVE);
@@ -63,7 +65,7 @@ final class Excuses {
     private static boolean isForeign(Chain chain) {
         List<Label> labels = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() != Label.Kind.OTHER).toList();
         return !labels.isEmpty() && labels.stream().allMatch(label -> label.kind() == Label.Kind.STRING)
-                && (PLATFORM.matcher(chain.subject().text()).matches() || labels.stream().allMatch(label -> VERB.matcher(label.text()).matches()));
+                && (PLATFORM.matcher(chain.subject().text()).matches() || Stream.of(VERB, DIFFERENCE).anyMatch(fixed -> labels.stream().allMatch(label -> fixed.matcher(label.text()).matches())));
     }
 
     /** The numbers by which a server says how it went are the protocol's. */
