@@ -65,22 +65,12 @@ public final class Fields {
             }
         }
         for (Import each : program.importsAround(scope)) {
-            if (each.isStatic()) {
-                Optional<Found> found = imported(each, name);
-                if (found.isPresent()) {
-                    return found;
-                }
+            String member = each.member(name);
+            Optional<Found> found = member.isEmpty() ? Optional.empty() : program.type(each.owner()).flatMap(type -> in(type, member));
+            if (found.isPresent()) {
+                return found;
             }
         }
         return loose.field(scope, name);
-    }
-
-    private Optional<Found> imported(Import statement, String name) {
-        if (statement.onDemand()) {
-            return program.type(statement.name()).flatMap(type -> in(type, name));
-        }
-        int dot = statement.name().lastIndexOf('.');
-        return dot > 0 && statement.name().substring(dot + 1).equals(name)
-                ? program.type(statement.name().substring(0, dot)).flatMap(type -> in(type, name)) : Optional.empty();
     }
 }

@@ -13,7 +13,7 @@ import java.util.concurrent.ConcurrentHashMap;
  * imports on demand, in the order of the Java Language Specification 6.4.1 and 6.5.5.
  */
 final class Names {
-    private static final int REEXPORTS = 4;
+    static final int REEXPORTS = 4;
 
     private final Program program;
     private final Loose loose;

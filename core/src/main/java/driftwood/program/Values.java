@@ -103,7 +103,7 @@ final class Values {
         String name = call.lastName();
         int arguments = call.arguments();
         if (!program.hasRoutine(name)) {
-            return List.of();
+            return owner.steps().isEmpty() && owner.start() == Trail.Start.MODULE || owner.equals(Trail.THIS) ? renamed(scope, name, arguments) : List.of();
         }
         boolean implied = program.fileOf(scope).language().hasImpliedSelf();
         // driftwood: leave type-switch because where a call starts only decides in which scope its name is looked up
@@ -131,17 +131,27 @@ final class Values {
             }
         }
         for (Import each : program.importsAround(scope)) {
-            int dot = each.name().lastIndexOf('.');
-            if (each.isStatic() && (each.onDemand() || each.name().endsWith("." + name))) {
-                String owner = each.onDemand() ? each.name() : each.name().substring(0, Math.max(0, dot));
-                List<RoutineOutline> found = program.type(owner)
-                        .map(type -> routines(type, name, arguments)).orElse(List.of());
-                if (!found.isEmpty()) {
-                    return found;
-                }
+            List<RoutineOutline> found = imported(each, name, arguments, 0);
+            if (!found.isEmpty()) {
+                return found;
             }
         }
         return loose.routines(scope, name, arguments);
+    }
+
+    /** What a bare name means that no routine has: one that the file calls otherwise. */
+    private List<RoutineOutline> renamed(TypeOutline scope, String name, int arguments) {
+        return program.importsAround(scope).stream().filter(each -> each.alias().equals(name)).map(each -> imported(each, name, arguments, 0))
+                .filter(each -> !each.isEmpty()).findFirst().orElse(List.of());
+    }
+
+    /** What an import lets a bare name mean, from where it is written or from a module that hands it on. */
+    private List<RoutineOutline> imported(Import by, String name, int arguments, int depth) {
+        String member = by.member(name);
+        Optional<TypeOutline> owner = member.isEmpty() || depth > Names.REEXPORTS ? Optional.empty() : program.type(by.owner());
+        List<RoutineOutline> found = owner.map(type -> routines(type, member, arguments)).orElse(List.of());
+        return !found.isEmpty() || owner.isEmpty() || !owner.get().isModule() ? found : program.fileOf(owner.get()).imports().stream()
+                .map(each -> imported(each, member, arguments, depth + 1)).filter(each -> !each.isEmpty()).findFirst().orElse(List.of());
     }
 
     /** Routines of a type by name and number of arguments; inherited ones only where it has none itself. */

@@ -82,6 +82,9 @@ final class EcmaImports {
                 at.add(EcmaModule.plain(step));
             }
         }
+        if (at.size() > 1 && at.get(at.size() - 1).equals("index")) {
+            at.remove(at.size() - 1);
+        }
         return String.join(".", at);
     }
 }

@@ -127,7 +127,7 @@ public final class EcmaReader extends SitterReader {
 
     @Override
     public int version() {
-        return 10;
+        return 11;
     }
 
     @Override

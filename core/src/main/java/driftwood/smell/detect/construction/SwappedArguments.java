@@ -171,7 +171,7 @@ public final class SwappedArguments implements Detector {
             if (call.arguments().size() < 2) {
                 return Optional.empty();
             }
-            String name = call.trail().lastName();
+            String name = written(outline, call.trail().lastName());
             if (name.equals("super")) {
                 return among(program.type(call.within()).map(type -> inherited(type, call.arguments().size())).orElse(List.of()), call.arguments(), outline, call.routine(), call.line());
             }
@@ -182,6 +182,12 @@ public final class SwappedArguments implements Detector {
             List<RoutineOutline> meant = program.routinesAt(call.trail(), call.within());
             return among(meant.isEmpty() ? program.answering(call.trail(), call.within()) : meant, call.arguments(), outline,
                     call.routine(), call.line());
+        }
+
+        /** The name under which a routine is written that a file calls by a name of its own. */
+        private String written(Outline outline, String name) {
+            return byName.containsKey(name) ? name : outline.imports().stream().map(each -> each.member(name))
+                    .filter(byName::containsKey).findFirst().orElse(name);
         }
 
         /** The constructors that a call of the parent's may mean. */
