@@ -197,6 +197,28 @@ class BehaviourTest {
     }
 
     @Test
+    void aRecordingIsReplayedThroughAParameterObject() throws Exception {
+        String desk = """
+                package quay;
+                public class Desk {
+                    private int sum;
+                    public int moor(String vessel, int berth, int nights) { sum += vessel.length() * nights; return sum + berth; }
+                }
+                """;
+        String stays = """
+                package quay;
+                public class Desk {
+                    private int sum;
+                    public int moor(Stay stay) { sum += stay.vessel().length() * stay.nights(); return sum + stay.berth(); }
+                }
+                record Stay(String vessel, int nights, int berth) { }
+                """;
+        Recording recording = record("quay.Desk", desk);
+        assertThat(confirm(recording, stays)).containsOnlyKeys(Kind.SAME);
+        assertThat(confirm(recording, stays.replace("* stay.nights()", "+ stay.nights()"))).containsKey(Kind.DIFFERENT).doesNotContainKey(Kind.GONE);
+    }
+
+    @Test
     void aRecordingIsReplayedThroughACreationRoutineOrSetters() throws Exception {
         Recording recording = record("quay.Berth", BERTH);
         assertThat(confirm(recording, BERTH.replace("public Berth(", "private Berth(").replace("    public String getName",

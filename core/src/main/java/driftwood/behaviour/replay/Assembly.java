@@ -7,8 +7,6 @@ import driftwood.program.Program;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
 import driftwood.program.TypeOutline;
-import driftwood.tree.Mark;
-import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
 import driftwood.witness.Make;
 import java.util.ArrayList;
@@ -34,6 +32,7 @@ public final class Assembly {
     private final Ways ways;
     private final Overloads overloads;
     private final Steps steps;
+    private final Arguments arguments;
 
     /** A value cannot be made with the code as it is now. The message says why. */
     public static final class CannotMake extends RuntimeException {
@@ -49,6 +48,7 @@ public final class Assembly {
         this.ways = ways;
         this.overloads = new Overloads(program);
         this.steps = new Steps(program, ways, this);
+        this.arguments = new Arguments(program, ways, this);
     }
 
     /**
@@ -122,6 +122,11 @@ public final class Assembly {
         return form.isPresent() ? form.get().make(value.path("text").asText()) : object(value);
     }
 
+    /** Arguments for parameters that take recorded parts in another form, or more beside them; empty where they do not. */
+    Optional<List<Make>> arguments(List<ParameterOutline> parameters, Map<String, JsonNode> parts, TypeOutline scope) {
+        return arguments.of(parameters, parts, scope);
+    }
+
     private TypeOutline type(String name) {
         return program.type(name).orElseThrow(() -> new CannotMake("there is no type " + name + " in this project any more"));
     }
@@ -168,7 +173,7 @@ public final class Assembly {
 
     private Make made(TypeOutline type, String by, Map<String, JsonNode> parts) {
         return named(type, by, parts).or(() -> exact(type, parts)).or(() -> steps.built(type, parts)).or(() -> steps.set(type, parts))
-                .or(() -> completed(type, parts))
+                .or(() -> otherwise(type, parts))
                 .orElseThrow(() -> new CannotMake("no constructor, creation routine, builder or setters of " + type.name()
                         + " take the parts " + String.join(", ", parts.keySet())));
     }
@@ -193,32 +198,23 @@ public final class Assembly {
         return matching.stream().findFirst().map(way -> one(type, way, parts));
     }
 
-    /**
-     * A constructor or creation routine that takes these parts and collaborators beside them which it made by itself before:
-     * each is a class of the project that can be made of nothing. A wrong guess shows, for then the object does something else.
-     */
-    private Optional<Make> completed(TypeOutline type, Map<String, JsonNode> parts) {
+    /** A constructor or creation routine that takes these parts in another form, or more beside them. */
+    private Optional<Make> otherwise(TypeOutline type, Map<String, JsonNode> parts) {
         for (List<Way> offered : List.of(ways.constructors(type), ways.creators(type))) {
-            List<Way> larger = offered.stream().filter(way -> way.names().size() > parts.size() && way.names().containsAll(parts.keySet())
-                    && way.parameters().stream().allMatch(each -> parts.containsKey(each.name()) || collaborator(each, type).isPresent())).toList();
-            if (larger.size() == 1) {
-                return Optional.of(one(type, larger.get(0), parts));
+            List<Make> made = offered.stream().flatMap(way -> arguments.of(way.parameters(), parts, type).map(all -> one(type, way, all)).stream()).toList();
+            if (made.size() == 1) {
+                return Optional.of(made.get(0));
             }
         }
         return Optional.empty();
     }
 
-    /** How to make what a parameter takes out of nothing; empty where that is no class of the project, or takes parts itself. */
-    private Optional<Make> collaborator(ParameterOutline parameter, TypeOutline scope) {
-        return program.resolve(parameter.type(), scope).filter(each -> each.kind() == TypeKind.CLASS && !each.traits().has(Mark.DATA))
-                .filter(ways::isMakeable).flatMap(each -> exact(each, Map.of()));
+    Make one(TypeOutline type, Way way, Map<String, JsonNode> parts) {
+        return one(type, way, way.parameters().stream().map(each -> make(parts.get(each.name()), each.type(), type)).toList());
     }
 
-    Make one(TypeOutline type, Way way, Map<String, JsonNode> parts) {
+    private Make one(TypeOutline type, Way way, List<Make> arguments) {
         List<String> parameters = way.parameters().stream().map(each -> erased(each.type(), type)).toList();
-        List<Make> arguments = new ArrayList<>();
-        way.parameters().forEach(each -> arguments.add(parts.containsKey(each.name()) ? make(parts.get(each.name()), each.type(), type)
-                : collaborator(each, type).orElseThrow()));
         Optional<RoutineOutline> creator = way.routine().filter(each -> !each.isConstructor());
         // driftwood: leave conditional-instantiation because a way either has a creation routine or is a constructor
         return creator.isPresent()

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -82,8 +83,9 @@ public final class Scripts {
         for (ParameterOutline parameter : routine.parameters()) {
             Map.Entry<String, JsonNode> next = recorded.hasNext() ? recorded.next() : Map.entry(parameter.name(), NullNode.instance);
             boolean named = given != null && given.has(parameter.name());
-            String key = named ? parameter.name() : next.getKey();
-            JsonNode value = named ? given.get(key) : next.getValue();
+            boolean inPlace = given == null || given.size() == routine.parameters().size();
+            String key = named || !inPlace ? parameter.name() : next.getKey();
+            JsonNode value = named ? given.get(key) : inPlace ? next.getValue() : NullNode.instance;
             String name = number + "." + key;
             names.add(key);
             JsonNode same = value.path("same");
@@ -119,6 +121,8 @@ public final class Scripts {
                 .filter(each -> each.kind() == RoutineKind.METHOD && each.name().equals(name)
                         && each.parameters().size() == wanted.size())
                 .min(Comparator.comparingInt(each -> misfit(each, wanted, given, alive)))
+                .or(() -> owners.stream().flatMap(owner -> owner.routines().stream()).filter(each -> each.kind() == RoutineKind.METHOD
+                        && each.name().equals(name) && otherwise(type, each, given).isPresent()).findFirst())
                 .orElseThrow(() -> new CannotMake(type.name() + " has no routine " + name + "("
                         + String.join(", ", wanted) + ") any more"));
     }
@@ -139,8 +143,23 @@ public final class Scripts {
         return misfit;
     }
 
+    /** What a routine is handed whose parameters have changed since; empty where they are as many as before. */
+    private Optional<List<Make>> otherwise(TypeOutline type, RoutineOutline routine, ObjectNode given) {
+        Map<String, JsonNode> parts = new LinkedHashMap<>();
+        if (given != null) {
+            given.properties().forEach(each -> parts.put(each.getKey(), each.getValue()));
+        }
+        return routine.parameters().size() == parts.size() ? Optional.empty()
+                : assembly.arguments(routine.parameters(), parts, program.type(routine.owner()).orElse(type));
+    }
+
     private Make.Call call(TypeOutline type, RoutineOutline routine, ObjectNode given) {
         TypeOutline owner = program.type(routine.owner()).orElse(type);
+        Optional<List<Make>> changed = otherwise(type, routine, given);
+        if (changed.isPresent()) {
+            return new Make.Call(ways.binaryName(type), List.of(), routine.name(),
+                    routine.parameters().stream().map(each -> Assembly.erased(routine.bound(each.type()), owner)).toList(), changed.get());
+        }
         List<Make> arguments = new ArrayList<>();
         List<String> parameters = new ArrayList<>();
         Iterator<JsonNode> inOrder = given == null ? List.<JsonNode>of().iterator() : given.elements();

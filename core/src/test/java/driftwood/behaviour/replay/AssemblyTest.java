@@ -88,6 +88,31 @@ class AssemblyTest {
         }
     }
 
+    /** Parts that are handed over in an object now. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "a record of both | record Where(int depth, String name) { } class Berth { Berth(Where at) { } } | new quay.Berth(new quay.Where(4, A))",
+        "a class of one, the other beside it | class Depth { Depth(int depth) { } } class Berth { Berth(String name, Depth below) { } } | new quay.Berth(A, new quay.Depth(4))",
+        "a creation routine | record Where(int depth, String name) { } class Berth { private Berth() { } static Berth of(Where at) { return null; } } | quay.Berth.of(new quay.Where(4, A))",
+        "a collaborator beside it | class Log { } record Where(int depth, String name) { } class Berth { Berth(Where at, Log log) { } } | new quay.Berth(new quay.Where(4, A), new quay.Log())",
+        "one that leaves a part over | record Where(int depth) { } class Berth { Berth(Where at) { } } | none",
+        "one that takes more | record Where(int depth, String name, int berth) { } class Berth { Berth(Where at) { } } | none"})
+    void anObjectOfPartsThatIsHandedOverNow(String what, String source, String told) throws JsonProcessingException {
+        if (told.equals("none")) {
+            assertThatThrownBy(() -> make(PARTS, "Berth", "package quay; " + source)).isInstanceOf(CannotMake.class);
+        } else {
+            assertThat(told(make(PARTS, "Berth", "package quay; " + source))).isEqualTo(told);
+        }
+    }
+
+    private static String told(Make made) {
+        if (made instanceof Make.New fresh) {
+            return "new " + fresh.type() + "(" + String.join(", ", fresh.arguments().stream().map(AssemblyTest::told).toList()) + ")";
+        }
+        return made instanceof Make.Call call ? call.type() + "." + call.name() + "(" + String.join(", ", call.arguments().stream().map(AssemblyTest::told).toList()) + ")"
+                : ((Make.Literal) made).text();
+    }
+
     @Test
     void aBuilderTakesItsStepsByName() throws JsonProcessingException {
         Make made = make(PARTS, "Berth", """

@@ -180,6 +180,7 @@ final class LaterParts {
     void close() {
         drafting.script().stage("Close the constructor that leaves it half built", List.of(workspace.place(workspace.path(constructor).orElseThrow(), "private")));
         drafting.changes(constructor);
+        drafting.closes(constructor);
         Constructors.close(drafting, workspace.path(constructor).orElseThrow());
     }
 }

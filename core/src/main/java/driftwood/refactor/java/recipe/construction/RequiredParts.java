@@ -63,7 +63,6 @@ public final class RequiredParts implements Recipe {
         later.removeSetters(later.needed.keySet(), sites);
         if (written) {
             later.close();
-            drafting.closes(later.constructor);
         }
     }
 
