@@ -862,5 +862,47 @@ class TypeSwitchClausesTest extends Clauses {
                 }
                 class Words { static final int NUMBER = 1; static final int NAME = 2; }
                 """);
+        python("what a parser of pages calls back for").hasNot("""
+                from html.parser import HTMLParser
+
+
+                class PageParser(HTMLParser):
+                    def __init__(self):
+                        super().__init__()
+                        self.depth = 0
+                        self.titles = []
+
+                    def handle_starttag(self, tag, attrs):
+                        if tag == "head":
+                            self.depth += 1
+                        elif tag == "title":
+                            self.titles.append(attrs)
+                        elif tag == "body":
+                            self.depth -= 1
+                """);
+        python("the letters of a format").hasNot("""
+                def unpack(data, form):
+                    out = []
+                    for f in form:
+                        if f == "s":
+                            out.append(str(data.pop()))
+                        elif f == "i":
+                            out.append(int(data.pop()))
+                        elif f == "r":
+                            out.append(data.pop())
+                    return out
+                """);
+        python("a letter that stands for a kind").has("""
+                def start(kind, port):
+                    if kind == "s":  # <- type-switch
+                        port.send(kind)
+                        port.close()
+                    elif kind == "r":
+                        port.receive(kind)
+                        port.open()
+                    elif kind == "q":
+                        port.wait(kind)
+                        port.open()
+                """);
     }
 }

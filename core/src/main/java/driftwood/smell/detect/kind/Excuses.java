@@ -31,7 +31,7 @@ final class Excuses {
     private static final Pattern READER = Pattern.compile("(?i).*(read|decod|disassembl|table|input).*");
     private static final Pattern GIVES = Pattern.compile("(?i)(read|next|peek|scan|take|advance|consume)[A-Z_]?\\w*");
     /** Called back by a parser for each piece that it reads. */
-    private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*");
+    private static final Pattern CALLED_IN_A_LOOP = Pattern.compile("(?i:start|end|on|visit|handle)(Element|Token|Tag|Line).*|handle_(start|end|startend)tag");
     private static final Pattern PROTOCOL = Pattern.compile("(?i).*(status_?code|response_?code|key_?code|errno).*");
     private static final Pattern ANSWER = Pattern.compile("(?i).*(resp|status|code|http|answer|result).*");
     private static final Pattern STATUS = Pattern.compile("[1-5]\\d\\d");
@@ -77,7 +77,8 @@ final class Excuses {
     /** Texts of one character each, asked of what is called a character. */
     private static boolean isOfCharacter(Chain chain) {
         List<Label> texts = chain.arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() != Label.Kind.OTHER).toList();
-        return TOKEN.matcher(chain.subject().word()).matches() && !texts.isEmpty()
+        boolean character = TOKEN.matcher(chain.subject().word()).matches() || chain.inLoop() && chain.subject().text().matches("\\w{1,2}");
+        return character && !texts.isEmpty()
                 && texts.stream().allMatch(label -> label.kind() == Label.Kind.STRING && ONE.matcher(label.text()).matches());
     }
 
