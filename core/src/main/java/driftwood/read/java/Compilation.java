@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
@@ -72,6 +74,15 @@ public final class Compilation {
      * @param classPath libraries; may be empty
      */
     public static Compilation of(Map<String, String> texts, Set<Path> roots, List<Path> classPath) {
+        return of(texts, roots, classPath, file -> false);
+    }
+
+    /**
+     * Attributes, but gives up before that where what some files import is not there.
+     *
+     * @param needed whether nothing is worth knowing where a file, told by its relative path, is not understood
+     */
+    public static Compilation of(Map<String, String> texts, Set<Path> roots, List<Path> classPath, Predicate<String> needed) {
         DiagnosticCollector<JavaFileObject> told = new DiagnosticCollector<>();
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
         StandardJavaFileManager files = FILES.get();
@@ -81,15 +92,16 @@ public final class Compilation {
                 "-XDshould-stop.ifError=FLOW", "-XDshould-stop.ifNoError=FLOW"), null, sources);
         Compilation made = new Compilation(task, told);
         if (!sources.isEmpty()) {
-            made.run();
+            made.run(needed);
         }
         return made;
     }
 
-    private void run() {
+    private void run(Predicate<String> needed) {
         try {
             task.parse().forEach(units::add);
-            task.addTaskListener(new OnlyTheGiven(units.stream().mapToInt(each -> each.getTypeDecls().size()).sum()));
+            task.addTaskListener(new OnlyTheGiven(units.stream().mapToInt(each -> each.getTypeDecls().size()).sum(),
+                    () -> troubles().stream().anyMatch(each -> needed.test(each.file()))));
             task.analyze();
         } catch (RuntimeException e) {
             // Thrown by the listener, handed on by the compiler: what was given is attributed.
@@ -161,16 +173,26 @@ public final class Compilation {
         return places != null && places.holds(error.getPosition());
     }
 
-    /** Ends the compilation once all that was given is attributed: what is only read for it is much, and comes in between. */
+    /** Ends the compilation once all that was given is attributed, or at once: what is only read for it is much, and comes in between. */
     private static final class OnlyTheGiven implements TaskListener {
         private int left;
+        private final BooleanSupplier inVain;
+        private boolean begun;
 
-        OnlyTheGiven(int types) {
+        /** @param inVain whether what is told before anything is attributed makes the rest worth nothing */
+        OnlyTheGiven(int types, BooleanSupplier inVain) {
             this.left = types;
+            this.inVain = inVain;
         }
 
         @Override
         public void started(TaskEvent event) {
+            if (event.getKind() == TaskEvent.Kind.ANALYZE && !begun) {
+                begun = true;
+                if (inVain.getAsBoolean()) {
+                    throw new Enough();
+                }
+            }
             if (event.getKind() == TaskEvent.Kind.ANALYZE && left <= 0 && !MEMORY.equals(event.getSourceFile().toUri().getScheme())) {
                 throw new Enough();
             }

@@ -28,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -47,6 +48,8 @@ public final class JavaRefactorings implements Craft {
     private final Libraries known;
     private final Set<Path> roots;
     private final Map<Scope, Ground> grounds = new HashMap<>();
+    /** Files that are not understood, with what is missing first. */
+    private final Map<String, Trouble> unknown = new HashMap<>();
     /** Texts that another recipe has written already, by relative path. */
     private final Map<String, String> written;
     private final List<Path> built;
@@ -154,12 +157,21 @@ public final class JavaRefactorings implements Craft {
         Set<String> tests = new LinkedHashSet<>();
         gather(scope, texts, tests);
         Strays.of(site).named(texts.values()).forEach(each -> texts.computeIfAbsent(each.file(), file -> text(each)));
-        Compilation before = Compilation.of(texts, roots, classPath());
-        if (isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known())) {
-            libraries = Stream.concat(libraries.stream(), known.more().get().stream()).toList();
-            before = Compilation.of(texts, roots, classPath());
+        Optional<Ground> larger = grounds.values().stream().filter(each -> each.texts().keySet().containsAll(texts.keySet())).findFirst();
+        if (larger.isPresent()) {
+            return larger.get();
         }
-        refuseUnknown(before.troubles(), tests);
+        texts.keySet().stream().map(unknown::get).filter(Objects::nonNull).findFirst().ifPresent(JavaRefactorings::refuse);
+        Compilation before = Compilation.of(texts, roots, classPath(), file -> !file.isEmpty() && !tests.contains(file));
+        List<Path> more = isUnknown(before.troubles(), tests).isPresent() && libraries.equals(known.known()) ? known.more().get() : List.of();
+        if (!more.isEmpty()) {
+            libraries = Stream.concat(libraries.stream(), more.stream()).toList();
+            before = Compilation.of(texts, roots, classPath(), file -> !file.isEmpty() && !tests.contains(file));
+        }
+        isUnknown(before.troubles(), tests).ifPresent(trouble -> {
+            unknown.put(trouble.file(), trouble);
+            refuse(trouble);
+        });
         return new Ground(texts, tests, before, new Workspace(before, texts, tests));
     }
 
@@ -204,12 +216,9 @@ public final class JavaRefactorings implements Craft {
     }
 
     /** Where a library is missing, nobody knows who calls what. */
-    private static void refuseUnknown(List<Trouble> troubles, Set<String> tests) {
-        Optional<Trouble> first = isUnknown(troubles, tests);
-        if (first.isPresent()) {
-            throw new Refused("the project does not compile here, so nobody can say who uses what (" + first.get().file() + ":" + first.get().line() + ": "
-                    + first.get().message().lines().findFirst().orElse("") + "); name its libraries with --classpath");
-        }
+    private static void refuse(Trouble first) {
+        throw new Refused("the project does not compile here, so nobody can say who uses what (" + first.file() + ":" + first.line() + ": "
+                + first.message().lines().findFirst().orElse("") + "); name its libraries with --classpath");
     }
 
     private static Optional<Trouble> isUnknown(List<Trouble> troubles, Set<String> tests) {

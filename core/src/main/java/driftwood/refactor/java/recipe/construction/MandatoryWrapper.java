@@ -98,6 +98,7 @@ public final class MandatoryWrapper implements Recipe {
             drafting.means(bypass.size() + (bypass.size() == 1 ? " place" : " places") + " that created a " + wrapped.getSimpleName() + " without its " + wrapper.getSimpleName() + " get it from now on");
         }
         drafting.script().stage("Close the constructor", constructors.stream().flatMap(each -> workspace.path(each).stream()).map(each -> workspace.place(each, "private")).toList());
+        constructors.forEach(drafting::closes);
         constructors.forEach(each -> close(drafting, each));
     }
 
