@@ -107,6 +107,11 @@ public final class Workspace {
         return isWritten(element) ? path(element) : Optional.empty();
     }
 
+    /** A declaration in whatever file the compiler read it; where that file was not given, its code is not attributed. */
+    public Optional<TreePath> read(Element element) {
+        return Optional.ofNullable(trees.getPath(element));
+    }
+
     /** Whether somebody wrote it, rather than the compiler. */
     public boolean isWritten(Element element) {
         return element == null || elements().getOrigin(element) == Elements.Origin.EXPLICIT;

@@ -161,7 +161,15 @@ public final class BuilderForLadder implements Recipe {
         private Optional<String> filler(int at) {
             return calls.stream().map(each -> each.arguments().get(at)).filter(each -> each.getLeaf() instanceof LiteralTree literal
                     && (literal.getKind() == Tree.Kind.NULL_LITERAL || Boolean.FALSE.equals(literal.getValue()) || "".equals(literal.getValue())
-                    || Integer.valueOf(0).equals(literal.getValue()))).map(workspace::text).findFirst();
+                    || Integer.valueOf(0).equals(literal.getValue()))).map(workspace::text).findFirst()
+                    .or(() -> isLeftOut(at) ? Optional.of("null") : Optional.empty());
+        }
+
+        /** Whether the constructor itself can do without it. */
+        private boolean isLeftOut(int at) {
+            VariableElement part = longest.getParameters().get(at);
+            return drafting.finding().detail() instanceof Ladder fact && fact.optional().contains(part.getSimpleName().toString())
+                    && !part.asType().getKind().isPrimitive();
         }
 
         void write() {

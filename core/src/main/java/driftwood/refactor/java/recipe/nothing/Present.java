@@ -1,10 +1,13 @@
 package driftwood.refactor.java.recipe.nothing;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.EnhancedForLoopTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.IfTree;
 import com.sun.source.tree.InstanceOfTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
@@ -14,10 +17,12 @@ import com.sun.source.util.TreeScanner;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 
 /** Values that are never nothing. */
@@ -33,7 +38,7 @@ final class Present {
     static boolean is(Workspace workspace, TreePath value) {
         String text = value.getLeaf().toString();
         Element named = workspace.element(value);
-        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isOfThePlatform(value, named) || isAsked(value, text) || isOfAType(value);
+        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isMadeFor(workspace, value) || isOfThePlatform(value, named) || isAsked(value, text) || isOfAType(value);
     }
 
     /** Whether it stands in a choice that was made by its type: nothing is of no type. */
@@ -72,7 +77,27 @@ final class Present {
         boolean once = named != null && (named.getKind() == ElementKind.FIELD && named.getModifiers().contains(Modifier.FINAL)
                 || named.getKind() == ElementKind.LOCAL_VARIABLE && workspace.uses().of(named).stream().noneMatch(Moving::isWritten));
         return once && workspace.path(named).filter(each -> each.getLeaf() instanceof VariableTree field && field.getInitializer() != null
-                && MADE.contains(field.getInitializer().getKind())).isPresent();
+                && (MADE.contains(field.getInitializer().getKind()) || isMadeFor(workspace, new TreePath(each, field.getInitializer())))).isPresent();
+    }
+
+    /** Whether a routine of the project makes it anew each time, and none stands in for that one. */
+    private static boolean isMadeFor(Workspace workspace, TreePath call) {
+        if (!(call.getLeaf() instanceof MethodInvocationTree called) || !(workspace.element(call) instanceof ExecutableElement routine)) {
+            return false;
+        }
+        boolean own = called.getMethodSelect() instanceof IdentifierTree && isInFinalClass(call);
+        boolean sole = own || routine.getEnclosingElement().getModifiers().contains(Modifier.FINAL)
+                || routine.getModifiers().stream().anyMatch(Set.of(Modifier.PRIVATE, Modifier.STATIC, Modifier.FINAL)::contains);
+        List<TreePath> values = sole ? workspace.read(routine).map(each -> new Returned(workspace, Set.of(routine)).values(each)).orElse(List.of()) : List.of();
+        return !values.isEmpty() && values.stream().allMatch(each -> each.getLeaf() != null && MADE.contains(each.getLeaf().getKind()));
+    }
+
+    private static boolean isInFinalClass(TreePath code) {
+        TreePath at = code;
+        while (!(at.getLeaf() instanceof ClassTree)) {
+            at = at.getParentPath();
+        }
+        return ((ClassTree) at.getLeaf()).getModifiers().getFlags().contains(Modifier.FINAL);
     }
 
     /** Whether the condition that it stands under speaks to it, whatever else it asks. */
