@@ -173,7 +173,7 @@ public final class Assembly {
 
     private Make made(TypeOutline type, String by, Map<String, JsonNode> parts) {
         return named(type, by, parts).or(() -> exact(type, parts)).or(() -> steps.built(type, parts)).or(() -> steps.set(type, parts))
-                .or(() -> otherwise(type, parts))
+                .or(() -> otherwise(type, parts)).or(() -> elsewhere(type, parts))
                 .orElseThrow(() -> new CannotMake("no constructor, creation routine, builder or setters of " + type.name()
                         + " take the parts " + String.join(", ", parts.keySet())));
     }
@@ -196,6 +196,22 @@ public final class Assembly {
                     + String.join(", ", parts.keySet()));
         }
         return matching.stream().findFirst().map(way -> one(type, way, parts));
+    }
+
+    /** The one creation routine of another type, a factory, that has exactly these names. */
+    private Optional<Make> elsewhere(TypeOutline type, Map<String, JsonNode> parts) {
+        List<Make> made = new ArrayList<>();
+        for (TypeOutline factory : parts.isEmpty() ? List.<TypeOutline>of() : program.types()) {
+            for (RoutineOutline each : factory.equals(type) || program.fileOf(factory).test() ? List.<RoutineOutline>of() : factory.routines()) {
+                Way way = new Way(Optional.of(each), each.parameters());
+                boolean creates = each.traits().isStatic() && !each.traits().isPrivate() && each.returns().simpleName().equals(type.simpleName())
+                        && way.names().size() == parts.size() && way.names().containsAll(parts.keySet());
+                if (creates && program.resolve(each.returns(), factory).filter(type::equals).isPresent()) {
+                    made.add(one(factory, way, parts));
+                }
+            }
+        }
+        return made.size() == 1 ? Optional.of(made.get(0)) : Optional.empty();
     }
 
     /** A constructor or creation routine that takes these parts in another form, or more beside them. */

@@ -95,6 +95,8 @@ class AssemblyTest {
         "a class of one, the other beside it | class Depth { Depth(int depth) { } } class Berth { Berth(String name, Depth below) { } } | new quay.Berth(A, new quay.Depth(4))",
         "a creation routine | record Where(int depth, String name) { } class Berth { private Berth() { } static Berth of(Where at) { return null; } } | quay.Berth.of(new quay.Where(4, A))",
         "a collaborator beside it | class Log { } record Where(int depth, String name) { } class Berth { Berth(Where at, Log log) { } } | new quay.Berth(new quay.Where(4, A), new quay.Log())",
+        "a factory of its own | abstract class Berth { } class Berths { static Berth make(int depth, String name) { return null; } } | quay.Berths.make(4, A)",
+        "two factories | abstract class Berth { } class Berths { static Berth make(int depth, String name) { return null; } static Berth old(String name, int depth) { return null; } } | none",
         "one that leaves a part over | record Where(int depth) { } class Berth { Berth(Where at) { } } | none",
         "one that takes more | record Where(int depth, String name, int berth) { } class Berth { Berth(Where at) { } } | none"})
     void anObjectOfPartsThatIsHandedOverNow(String what, String source, String told) throws JsonProcessingException {
