@@ -178,7 +178,7 @@ public final class HandlerTable implements LocalRecipe {
             StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + handler + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + handler
                     + "> handlers = " + made + ";\n");
             routines.forEach((arm, name) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
-                    .append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
+                    .append(widened(label)).append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
             fill.append("    return handlers;\n}");
             String before = isBound ? home.getSimpleName() + " " + Words.lower(home.getSimpleName().toString()) + (needs().isEmpty() ? "" : ", ") : "";
             // A key that is no constant of the compiler must have its value before the table is made.
@@ -187,6 +187,14 @@ public final class HandlerTable implements LocalRecipe {
             add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + Words.lower(handler) + "s();");
             drafting.declarations().add(homePath, fill.toString(), Where.END);
             drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters().replaceAll("\\bfinal ", "") + ")" + thrown() + ";\n}", Where.END);
+        }
+
+        /** A constant of another number type than the key becomes no box of the key's by itself. */
+        private String widened(TreePath label) {
+            TypeMirror of = workspace.trees().getTypeMirror(label);
+            String boxed = ((TypeElement) ((DeclaredType) key).asElement()).getQualifiedName().toString();
+            return of == null || !of.getKind().isPrimitive() || !boxed.startsWith("java.lang.") || of.getKind() == workspace.types().unboxedType(key).getKind() ? ""
+                    : "(" + workspace.types().unboxedType(key) + ") ";
         }
 
         private void add(boolean first, String field) {
