@@ -103,8 +103,11 @@ public final class OptionalResult implements Recipe {
                 Optional<TreePath> compared = comparison(each);
                 Optional<OptionalLocal> local = OptionalLocal.of(workspace, each);
                 Optional<OptionalDefault> instead = OptionalDefault.of(workspace, each);
+                Optional<DoneIfPresent> done = DoneIfPresent.of(workspace, each).filter(one -> calls.stream().noneMatch(one::holds));
                 if (compared.isPresent()) {
                     ask(each, compared.get());
+                } else if (done.isPresent()) {
+                    done.get().write(drafting);
                 } else if (local.isPresent()) {
                     local.get().write(drafting, drafting.imports().platform("java.util.Optional", workspace.unit(each.path())), returned.isWithin(each.path()));
                 } else if (instead.isPresent()) {
