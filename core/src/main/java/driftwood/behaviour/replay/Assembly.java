@@ -232,7 +232,6 @@ public final class Assembly {
     private Make one(TypeOutline type, Way way, List<Make> arguments) {
         List<String> parameters = way.parameters().stream().map(each -> erased(each.type(), type)).toList();
         Optional<RoutineOutline> creator = way.routine().filter(each -> !each.isConstructor());
-        // driftwood: leave conditional-instantiation because a way either has a creation routine or is a constructor
         return creator.isPresent()
                 ? new Make.Call(ways.binaryName(type), List.of(), creator.get().name(), parameters, arguments)
                 : new Make.New(ways.binaryName(type), parameters, arguments);

@@ -106,11 +106,6 @@ final class LaterParts {
         return workspace.written(constructor).isPresent();
     }
 
-    /** Its constructor; null where the compiler gives it one. */
-    MethodTree written() {
-        return isWritten() ? (MethodTree) workspace.path(constructor).orElseThrow().getLeaf() : null;
-    }
-
     /** All places that create one. @param more whether setters that only some call are gathered as well */
     List<Site> sites(boolean more) {
         return new Calls(workspace).of(Set.of(constructor)).stream().map(each -> site(each, more)).toList();

@@ -1,6 +1,5 @@
 package driftwood.refactor.java.recipe.construction;
 
-import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
@@ -68,12 +67,12 @@ public final class RequiredParts implements Recipe {
 
     /** The constructor that takes all parts. */
     private static String code(Drafting drafting, LaterParts later) {
-        MethodTree tree = later.written();
+        boolean written = later.isWritten();
         String parts = later.needed.entrySet().stream().map(each -> drafting.imports().name(each.getKey().getParameters().get(0).asType(), later.unit) + " " + each.getValue().getSimpleName()).collect(Collectors.joining(", "));
-        String before = tree == null ? "" : drafting.imports().parameters(later.constructor.getParameters(), later.unit);
-        String open = tree != null ? Drafting.visibility(later.constructor) : later.type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
+        String before = !written ? "" : drafting.imports().parameters(later.constructor.getParameters(), later.unit);
+        String open = written ? Drafting.visibility(later.constructor) : later.type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
         StringBuilder code = new StringBuilder(open + later.type.getSimpleName() + "(" + before + (before.isEmpty() ? "" : ", ") + parts + ") {\n");
-        code.append(tree == null ? "" : "    this(" + later.constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", ")) + ");\n");
+        code.append(!written ? "" : "    this(" + later.constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", ")) + ");\n");
         later.needed.values().forEach(each -> code.append("    this.").append(each.getSimpleName()).append(" = ").append(each.getSimpleName()).append(";\n"));
         return code + "}";
     }
