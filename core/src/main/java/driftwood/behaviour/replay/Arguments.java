@@ -58,7 +58,7 @@ final class Arguments {
     /** An object of as many of the parts as it can take. @param left those that are in no other; what it takes is removed */
     private Optional<Make> whole(TypeOutline type, Set<String> left, Map<String, JsonNode> parts) {
         Optional<Way> way = Stream.concat(ways.constructors(type).stream(), ways.creators(type).stream())
-                .filter(each -> !each.names().isEmpty() && left.containsAll(each.names())).max(Comparator.comparingInt(each -> each.names().size()));
+                .filter(each -> ways.isMakeable(type) && !each.names().isEmpty() && left.containsAll(each.names())).max(Comparator.comparingInt(each -> each.names().size()));
         way.ifPresent(each -> each.names().forEach(left::remove));
         return way.map(each -> assembly.one(type, each, parts));
     }

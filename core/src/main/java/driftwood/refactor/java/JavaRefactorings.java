@@ -47,7 +47,7 @@ public final class JavaRefactorings implements Craft {
     private final Site site;
     private final Libraries known;
     private final Set<Path> roots;
-    private final Map<Scope, Ground> grounds = new HashMap<>();
+    private final Map<Scope, Ground> grounds = new LinkedHashMap<>();
     /** Files that are not understood, with what is missing first. */
     private final Map<String, Trouble> unknown = new HashMap<>();
     /** Texts that another recipe has written already, by relative path. */

@@ -38,7 +38,8 @@ final class Present {
     static boolean is(Workspace workspace, TreePath value) {
         String text = value.getLeaf().toString();
         Element named = workspace.element(value);
-        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named) || isMadeFor(workspace, value) || isOfThePlatform(value, named) || isAsked(value, text) || isOfAType(value);
+        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named)
+                || isMadeFor(workspace, value) || isOfThePlatform(value, named) || isAsked(value, text) || isOfAType(value);
     }
 
     /** Whether it stands in a choice that was made by its type: nothing is of no type. */
