@@ -9,6 +9,7 @@ import driftwood.behaviour.process.Limits;
 import driftwood.behaviour.recording.Comparison;
 import driftwood.behaviour.recording.Comparison.Difference;
 import driftwood.behaviour.recording.Lacking;
+import driftwood.behaviour.recording.NeededParts;
 import driftwood.behaviour.recording.Recording;
 import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.recording.Recordings;
@@ -156,7 +157,8 @@ public final class Characterization {
             unmade.clear();
         }
         Recording recording = new Recording(Recording.FORMAT, of, kept, surface.targets().stream().map(Target::symbol).toList(),
-                platform, null, Recording.Proven.of(notices), queries.byType(), queries.types(), new StandInRoutines(program).of(recorded), null, recorded);
+                platform, null, Recording.Proven.of(notices), queries.byType(), queries.types(), new StandInRoutines(program).of(recorded),
+                NeededParts.of(Stream.concat(once.stream(), recorded.stream()).toList(), maker.constants()::mayBeNothing), null, recorded);
         return new Result(recording, perTarget, left, unmade, notices, Lacking.of(recorded));
     }
 

@@ -10,6 +10,7 @@ import driftwood.behaviour.recording.Comparison;
 import driftwood.behaviour.recording.Comparison.Difference;
 import driftwood.behaviour.recording.Confirming;
 import driftwood.behaviour.recording.Plain;
+import driftwood.behaviour.recording.NeededParts;
 import driftwood.behaviour.recording.Recording;
 import driftwood.behaviour.recording.Recording.Case;
 import driftwood.behaviour.recording.Recordings;
@@ -28,6 +29,7 @@ import driftwood.program.Program;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiPredicate;
 
 /** Runs a recording against the code as it is now. */
@@ -88,11 +90,15 @@ public final class Confirmation implements Confirming {
             }
         }
         List<Verdict> verdicts = new ArrayList<>();
+        NeededParts needed = new NeededParts(recording.needed());
         for (int i = 0; i < all.size(); i++) {
             Case each = recording.cases().get(i);
             boolean gone = all.get(i).outcome().isMissingNode();
-            verdicts.add(gone ? Verdict.of(Verdict.Kind.GONE, each, MissingNode.getInstance(), all.get(i).unmade())
-                    : judge(each, all.get(i).outcome(), new ClientView(recording, answersNow)));
+            Verdict verdict = gone ? Verdict.of(Verdict.Kind.GONE, each, MissingNode.getInstance(), all.get(i).unmade())
+                    : judge(each, all.get(i).outcome(), new ClientView(recording, answersNow));
+            Optional<String> refused = verdict.kind() == Verdict.Kind.SAME || each.outcome() == null ? Optional.empty()
+                    : needed.refused(verdict, all.get(i).outcome(), all.get(i).unmade());
+            verdicts.add(refused.map(part -> new Verdict(Verdict.Kind.SAME, each, verdict.actual(), List.of(), "", List.of(), List.of(), part)).orElse(verdict));
         }
         return verdicts;
     }
@@ -114,6 +120,6 @@ public final class Confirmation implements Confirming {
         }
         Verdict.Kind kind = differences.isEmpty() ? Verdict.Kind.SAME
                 : Comparison.isReordered(expected, actual, varies) ? Verdict.Kind.REORDERED : Verdict.Kind.DIFFERENT;
-        return new Verdict(kind, each, plain, differences.stream().map(Verdict.Place::of).toList(), "", view.built(), view.unasked());
+        return new Verdict(kind, each, plain, differences.stream().map(Verdict.Place::of).toList(), "", view.built(), view.unasked(), "");
     }
 }

@@ -58,6 +58,9 @@ public final class VerdictsJson {
         if (!verdict.unasked().isEmpty()) {
             entry.put("noLongerAsked", verdict.unasked());
         }
+        if (!verdict.refused().isEmpty()) {
+            entry.put("stumblesSooner", verdict.refused());
+        }
         if (!verdict.differences().isEmpty()) {
             entry.put("differences", verdict.differences());
             entry.put("recorded", verdict.of().outcome());

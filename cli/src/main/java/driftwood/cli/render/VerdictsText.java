@@ -76,12 +76,17 @@ public final class VerdictsText {
     private void notes(List<Verdict> verdicts, StringBuilder text) {
         Map<String, Integer> built = new LinkedHashMap<>();
         Map<String, Integer> unasked = new LinkedHashMap<>();
+        Map<String, Integer> refused = new LinkedHashMap<>();
         verdicts.forEach(each -> {
             each.built().forEach(one -> built.merge(one, 1, Integer::sum));
             each.unasked().forEach(one -> unasked.merge(one, 1, Integer::sum));
+            if (!each.refused().isEmpty()) {
+                refused.merge(each.refused(), 1, Integer::sum);
+            }
         });
         note("built differently", built, text);
         note("no longer asked", unasked, text);
+        note("stumbles sooner where there is none", refused, text);
     }
 
     private void note(String what, Map<String, Integer> counts, StringBuilder text) {

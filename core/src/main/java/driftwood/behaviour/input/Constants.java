@@ -7,8 +7,11 @@ import driftwood.source.SourceText;
 import driftwood.tree.Arm;
 import driftwood.tree.Binary;
 import driftwood.tree.Call;
+import driftwood.tree.Conditional;
+import driftwood.tree.Creation;
 import driftwood.tree.EqualityTest;
 import driftwood.tree.Field;
+import driftwood.tree.If;
 import driftwood.tree.Import;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
@@ -16,12 +19,14 @@ import driftwood.tree.Match;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
+import driftwood.tree.NullTest;
 import driftwood.tree.TreeScanner;
 import driftwood.tree.Unary;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -38,11 +43,16 @@ public final class Constants extends TreeScanner {
     /** A longer text is a message, not a value. In characters. */
     private static final int LONGEST = 40;
     private static final int MOST_KNOWN = 200;
+    /** Calls that have an answer for nothing. */
+    private static final Set<String> NULL_SAFE = Set.of("ofNullable", "isNull", "nonNull", "requireNonNullElse", "requireNonNullElseGet", "isEmpty", "isBlank",
+            "isNullOrEmpty", "defaultString");
 
     private final Map<String, Set<Literal>> byWord = new TreeMap<>();
     private final Set<Literal> compared = new LinkedHashSet<>();
     private final Set<Literal> known = new LinkedHashSet<>();
     private final Map<String, Literal> named = new HashMap<>();
+    private final Set<String> optional = new HashSet<>();
+    private final Set<String> madeOfNothing = new HashSet<>();
     private final List<Runnable> later = new ArrayList<>();
     /** Of the file being read. */
     private List<Import> imports = List.of();
@@ -91,6 +101,44 @@ public final class Constants extends TreeScanner {
         return all;
     }
 
+    /** Whether anything of this name is asked whether it is there, or a type of this name made with nothing in some place. */
+    public boolean mayBeNothing(String type, String word) {
+        return optional.contains(key(word)) || madeOfNothing.contains(type);
+    }
+
+    @Override
+    public Void visitNullTest(NullTest test) {
+        optional.add(key(word(test.subject())));
+        return visitNode(test);
+    }
+
+    /** {@code if note:} in Python. */
+    @Override
+    public Void visitIf(If branch) {
+        optional.add(key(word(branch.condition())));
+        return visitNode(branch);
+    }
+
+    @Override
+    public Void visitConditional(Conditional conditional) {
+        optional.add(key(word(conditional.condition())));
+        return visitNode(conditional);
+    }
+
+    @Override
+    public Void visitUnary(Unary unary) {
+        optional.add(key(word(unary.operand())));
+        return visitNode(unary);
+    }
+
+    @Override
+    public Void visitCreation(Creation creation) {
+        if (creation.arguments().stream().anyMatch(each -> each instanceof Literal literal && literal.kind() == LiteralKind.NULL)) {
+            madeOfNothing.add(creation.type().simpleName());
+        }
+        return visitNode(creation);
+    }
+
     @Override
     public Void visitLiteral(Literal literal) {
         boolean worth = literal.kind() == LiteralKind.INTEGER || literal.kind() == LiteralKind.DECIMAL
@@ -125,6 +173,10 @@ public final class Constants extends TreeScanner {
         if (binary.operator().equals("%") || binary.operator().equals("/")) {
             pair(binary.left(), binary.right());
         }
+        if (Set.of("&&", "||", "and", "or").contains(binary.operator())) {
+            optional.add(key(word(binary.left())));
+            optional.add(key(word(binary.right())));
+        }
         return visitNode(binary);
     }
 
@@ -149,6 +201,9 @@ public final class Constants extends TreeScanner {
                 && Set.of("startsWith", "endsWith", "contains", "indexOf", "matches", "split", "compareTo", "startswith", "endswith", "find", "get")
                 .contains(call.name())) {
             pair(call.receiver().get(), call.arguments().get(0));
+        }
+        if (NULL_SAFE.contains(call.name()) && !call.arguments().isEmpty()) {
+            call.arguments().forEach(each -> optional.add(key(word(each))));
         }
         return visitNode(call);
     }

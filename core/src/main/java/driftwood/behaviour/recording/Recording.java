@@ -27,32 +27,33 @@ import java.util.TreeMap;
  * @param asks    the queries of each type, as was found out
  * @param types   those of the project that could be told from each other when this was recorded
  * @param standIns names of what stand-ins have to answer, by the interface that they stand for; null where there are none
+ * @param needed  parts that objects cannot do without, by their type; null where none was found
  * @param judged  ids of cases that were recorded again, with the reason why the new outcome is right; null for none
  * @param cases   in order
  */
-@JsonPropertyOrder({"format", "of", "kept", "surface", "platform", "ran", "notices", "asks", "types", "standIns", "judged", "cases"})
+@JsonPropertyOrder({"format", "of", "kept", "surface", "platform", "ran", "notices", "asks", "types", "standIns", "needed", "judged", "cases"})
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
 public record Recording(String format, String of, List<String> kept, List<String> surface, String platform, Ran ran,
-        Proven notices, Map<String, List<String>> asks, List<String> types, Map<String, List<String>> standIns, Map<String, String> judged,
+        Proven notices, Map<String, List<String>> asks, List<String> types, Map<String, List<String>> standIns, Map<String, List<String>> needed, Map<String, String> judged,
         List<Case> cases) {
     /** The format of recordings. */
     public static final String FORMAT = "driftwood-recording/2";
 
     /** Of some cases, with nothing else known yet. */
     public static Recording of(String of, List<String> surface, List<Case> cases) {
-        return new Recording(FORMAT, of, null, surface, null, null, null, null, null, null, null, cases);
+        return new Recording(FORMAT, of, null, surface, null, null, null, null, null, null, null, null, cases);
     }
 
     /** What a user said of how the code is run. @param ran null for nothing */
     public Recording ran(Ran ran) {
-        return new Recording(format, of, kept, surface, platform, ran, notices, asks, types, standIns, judged, cases);
+        return new Recording(format, of, kept, surface, platform, ran, notices, asks, types, standIns, needed, judged, cases);
     }
 
     /** The same recording with one case recorded again. @param because why the new outcome is right */
     public Recording with(Case fresh, String because) {
         Map<String, String> reasons = new TreeMap<>(judged == null ? Map.of() : judged);
         reasons.put(fresh.id(), because);
-        return new Recording(format, of, kept, surface, platform, ran, notices, asks, types, standIns, reasons,
+        return new Recording(format, of, kept, surface, platform, ran, notices, asks, types, standIns, needed, reasons,
                 cases.stream().map(each -> each.id().equals(fresh.id()) ? fresh : each).toList());
     }
 
@@ -63,7 +64,7 @@ public record Recording(String format, String of, List<String> kept, List<String
 
     /** The same recording with other cases. */
     public Recording with(List<Case> others) {
-        return new Recording(format, of, kept, surface, platform, ran, notices, asks, types, standIns, judged, others);
+        return new Recording(format, of, kept, surface, platform, ran, notices, asks, types, standIns, needed, judged, others);
     }
 
     /** What objects in it are asked. */

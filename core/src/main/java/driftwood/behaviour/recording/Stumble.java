@@ -19,9 +19,15 @@ final class Stumble {
         return ends(recorded) && ends(now);
     }
 
-    private static boolean ends(JsonNode outcome) {
+    /** Whether it ended so. */
+    static boolean ends(JsonNode outcome) {
         JsonNode error = outcome.path("throws");
         return error.path("is").asText().equals("java.lang.NullPointerException") || error.path("message").asText().contains("'NoneType' object");
+    }
+
+    /** Whether an object could not be made because something was not there. @param unmade why it could not be; empty where it could */
+    static boolean isWantOf(String unmade) {
+        return unmade.contains("cannot be made: java.lang.NullPointerException") || unmade.contains("cannot be made: ") && unmade.contains("'NoneType' object");
     }
 
     /**

@@ -14,9 +14,10 @@ import java.util.List;
  * @param why         for a case that can no longer be run
  * @param built       objects of new classes in place of recorded ones that answer the same, as {@code Adapter for Gauge}
  * @param unasked     what can no longer be asked and need not be, as {@code Lamp.percent}
+ * @param refused     part that the recorded object could not do without, where the case ends for want of it now, as {@code Vessel.kind}; empty else
  */
 public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place> differences, String why, List<String> built,
-        List<String> unasked) {
+        List<String> unasked, String refused) {
 
     /** The verdicts. */
     public enum Kind {
@@ -28,7 +29,7 @@ public record Verdict(Kind kind, Recording.Case of, JsonNode actual, List<Place>
     }
 
     public static Verdict of(Kind kind, Recording.Case of, JsonNode actual, String why) {
-        return new Verdict(kind, of, actual, List.of(), why, List.of(), List.of());
+        return new Verdict(kind, of, actual, List.of(), why, List.of(), List.of(), "");
     }
 
     /**

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a client can tell, row by row: recorded, now, whether that is the same, and what is noted. */
 class ClientViewTest {
     private static final Recording RECORDING = new Recording(Recording.FORMAT, "quay.Desk", List.of("quay.Desk"), List.of(), null, null,
-            null, Map.of(), List.of("quay.Desk", "quay.Gauge", "quay.Tug"), Map.of("quay.Part", List.of("name")), null, List.of());
+            null, Map.of(), List.of("quay.Desk", "quay.Gauge", "quay.Tug"), Map.of("quay.Part", List.of("name")), null, null, List.of());
     /** Queries that are there now. */
     private static final Set<String> NOW = Set.of("quay.Desk size", "quay.Gauge level", "quay.Tug name", "quay.Adapter level");
 
