@@ -30,7 +30,11 @@ public final class Affected {
             program.outlines().stream().filter(file -> file.file().equals(each.getKey()) && !file.test())
                     .forEach(file -> routines(file, lines, touched));
         }
-        Surface edited = Surface.of(touched, program);
+        Surface kept = kept(finding, Surface.of(touched, program), refactoring, program);
+        return kept.targets().isEmpty() ? new Surface(Surface.ofMains(touched, program).targets(), kept.left()) : kept;
+    }
+
+    private static Surface kept(Finding finding, Surface edited, Refactoring refactoring, Program program) {
         if (finding.detail() instanceof Gathered) {
             Surface kept = kept(edited, refactoring);
             return kept.targets().isEmpty() ? kept(Surface.around(finding, program), refactoring) : kept;

@@ -122,6 +122,14 @@ public record Surface(List<Target> targets, List<String> left) {
         return collector.surface();
     }
 
+    /** The main routines among some: run as any other where nothing else can show what changes. */
+    static Surface ofMains(Collection<String> symbols, Program program) {
+        List<Target> targets = new ArrayList<>();
+        symbols.forEach(symbol -> program.type(Symbol.of(symbol).type()).ifPresent(type -> type.routine(symbol)
+                .filter(each -> each.name().equals("main") && each.traits().isStatic()).ifPresent(each -> targets.add(new Target(type, Optional.of(each), List.of())))));
+        return new Surface(targets, List.of());
+    }
+
     /** Both together. */
     public Surface and(Surface other) {
         Set<Target> all = new LinkedHashSet<>(targets);

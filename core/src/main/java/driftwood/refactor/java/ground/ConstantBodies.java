@@ -37,12 +37,14 @@ public final class ConstantBodies {
         int end = workspace.to(constant);
         boolean first = begun.add(constant.getLeaf());
         if (first) {
-            script.insert(unit.file(), end, " {", OPENS);
+            script.insert(unit.file(), end, unit.hasBracesAlone() ? unit.newLine() + indent + "{" : " {", OPENS);
             script.insert(unit.file(), end, unit.newLine() + indent + "}", CLOSES);
             apart(unit, end, indent);
             if (oneLine && isFirst(unit, workspace.from(constant))) {
                 int brace = unit.text().lastIndexOf('{', workspace.from(constant));
-                script.replace(unit.file(), brace + 1, workspace.from(constant), unit.newLine() + indent);
+                boolean alone = unit.hasBracesAlone() && unit.text().charAt(brace - 1) == ' ';
+                script.replace(unit.file(), alone ? brace - 1 : brace + 1, workspace.from(constant),
+                        (alone ? unit.newLine() + unit.indentAt(brace) + "{" : "") + unit.newLine() + indent);
             }
         }
         script.insert(unit.file(), end, (first ? "" : unit.newLine()) + styled, MEMBER);

@@ -34,6 +34,8 @@ public final class Moving implements Function<TreePath, Optional<String>> {
     private final Unit target;
     private final String context;
     private final String subject;
+    /** Null where the code goes to no type that has constants. */
+    private TypeElement onto;
     private final Set<Element> selves = new LinkedHashSet<>();
     private final Set<Element> needed = new LinkedHashSet<>();
 
@@ -50,6 +52,12 @@ public final class Moving implements Function<TreePath, Optional<String>> {
         this.target = target;
         this.context = context;
         this.subject = subject;
+    }
+
+    /** @param type that the code goes to: its own constants need no more than their names there */
+    public Moving onto(TypeElement type) {
+        onto = type;
+        return this;
     }
 
     /** Another name of what becomes {@code this}. */
@@ -88,9 +96,14 @@ public final class Moving implements Function<TreePath, Optional<String>> {
                 needed.add(workspace.element(path));
                 return Optional.of(context + "." + select.getIdentifier());
             }
-            return Optional.empty();
+            return isOwnConstant(path, workspace.element(path)) ? Optional.of(select.getIdentifier().toString()) : Optional.empty();
         }
         return tree instanceof IdentifierTree name ? identifier(path, name.getName().toString()) : Optional.empty();
+    }
+
+    private boolean isOwnConstant(TreePath path, Element element) {
+        return onto != null && element != null && element.getKind() == ElementKind.ENUM_CONSTANT && onto.equals(element.getEnclosingElement())
+                && !isHidden(path, element.getSimpleName().toString());
     }
 
     /** Whether a local or parameter of the routine around has the name. */
@@ -134,6 +147,9 @@ public final class Moving implements Function<TreePath, Optional<String>> {
             return Optional.empty();
         }
         needed.add(element);
+        if (isOwnConstant(path, element)) {
+            return Optional.empty();
+        }
         return Optional.of((element.getModifiers().contains(Modifier.STATIC) ? imports.name(owner, target) : context) + "." + name);
     }
 

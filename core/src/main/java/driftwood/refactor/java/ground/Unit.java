@@ -20,6 +20,11 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
     private static final int WIDE = 120;
     private static final Pattern INDENTED = Pattern.compile("(?m)\\{[ \\t]*(?://.*)?\\r?\\n(?:[ \\t]*\\r?\\n)*([ \\t]+)\\S");
 
+    private static final Pattern ALONE = Pattern.compile("(?m)^[ \\t]*\\{[ \\t]*\\r?$");
+    private static final Pattern BEHIND = Pattern.compile("(?m)[\\w)>\\]] \\{[ \\t]*\\r?$");
+    /** A brace that opens a body, and what may close one before it on the same line: no lambda, no list of values. */
+    private static final Pattern OPENS = Pattern.compile("(?m)^([ \\t]*)(\\} )?((?!//|\\*).*[\\w)>\\]])(?<!->) \\{$");
+
     /** The line of an offset, from 1. */
     public int line(int offset) {
         int line = 1;
@@ -98,6 +103,20 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
         return head + further + String.join(further, steps);
     }
 
+    /** Whether most of its braces begin a line of their own. */
+    public boolean hasBracesAlone() {
+        return ALONE.matcher(text).results().count() > BEHIND.matcher(text).results().count();
+    }
+
+    /** Code in which braces stand as in this file. @param code as {@link #styled} takes it */
+    private String braced(String code) {
+        if (!code.contains(" {") || code.contains("\"\"\"") || !hasBracesAlone()) {
+            return code;
+        }
+        return OPENS.matcher(code).replaceAll(line -> Matcher.quoteReplacement(line.group(1) + (line.group(2) == null ? "" : "}\n" + line.group(1))
+                + line.group(3) + "\n" + line.group(1) + "{"));
+    }
+
     /**
      * Lines in the manner of this file.
      *
@@ -107,7 +126,7 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
     public String styled(String code, String base) {
         StringBuilder all = new StringBuilder();
         String unit = indent();
-        String[] lines = code.split("\n", -1);
+        String[] lines = braced(code).split("\n", -1);
         for (int i = 0; i < lines.length; i++) {
             String bare = lines[i].stripLeading();
             int blanks = lines[i].length() - bare.length();

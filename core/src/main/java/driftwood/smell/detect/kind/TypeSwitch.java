@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * type-switch: a chain of two or more arms that picks behaviour by the kind of one value, by run-time type or by a
@@ -77,22 +78,38 @@ public final class TypeSwitch implements Detector {
     public List<Finding> judge(Program program, Sightings sightings) {
         List<Seen<Chain>> sighted = sightings.judged(ChainWalk.SEER);
         Map<String, List<Judged>> groups = new HashMap<>();
+        Map<String, List<Judged>> lookups = new HashMap<>();
         List<Judged> judged = new ArrayList<>();
         for (Seen<Chain> seen : sighted) {
             Chain chain = seen.sighting();
-            if (chain.working() >= 2 && !Excuses.isExcused(chain)) {
-                Variants.of(chain, program).filter(variants -> isWorth(chain, variants) && !isKindOfToken(variants)).ifPresent(variants -> {
-                    Judged each = new Judged(seen.file(), chain, variants);
-                    judged.add(each);
-                    groups.computeIfAbsent(variants.group(chain), key -> new ArrayList<>()).add(each);
-                });
+            if (Excuses.isExcused(chain)) {
+                continue;
             }
+            Variants.of(chain, program).filter(variants -> !isKindOfToken(variants)).ifPresent(variants -> {
+                Judged each = new Judged(seen.file(), chain, variants);
+                boolean worth = chain.working() >= 2 && isWorth(chain, variants);
+                if (worth) {
+                    judged.add(each);
+                }
+                (worth ? groups : lookups).computeIfAbsent(variants.group(chain), key -> new ArrayList<>()).add(each);
+            });
         }
         List<Finding> findings = new ArrayList<>();
         for (Judged each : judged) {
-            findings.add(finding(each, siblings(each, groups, program), program));
+            findings.add(finding(each, siblings(each, groups, program), lookups(each, lookups), program));
         }
         return findings;
+    }
+
+    /**
+     * Choices between the same constants that are no finding by themselves: each is one more place for a new one. What an enum
+     * chooses by itself stands beside its constants.
+     */
+    private static List<Judged> lookups(Judged one, Map<String, List<Judged>> lookups) {
+        String common = one.variants().common();
+        return one.variants().kind() != Variants.Kind.ENUM || one.chain().within().equals(common) ? List.of()
+                : lookups.getOrDefault(one.variants().group(one.chain()), List.of()).stream()
+                        .filter(other -> shared(one, other) >= 2 && !other.chain().within().equals(common)).toList();
     }
 
     /** The kinds of what a scanner gives, or the instructions of a machine; operators outlive the tokens that they were read from. */
@@ -143,18 +160,18 @@ public final class TypeSwitch implements Detector {
                 || chain.form() == Chain.Form.MATCH && closed && language.filter(each -> each.has(Language.Habit.CHOICES_CHECKED)).isPresent();
     }
 
-    private static Finding finding(Judged one, List<Judged> siblings, Program program) {
+    private static Finding finding(Judged one, List<Judged> siblings, List<Judged> lookups, Program program) {
         Chain chain = one.chain();
         Variants variants = one.variants();
         Optional<TypeOutline> common = program.type(variants.common());
         int missing = common.map(type -> Math.max(0, type.constants().size() - variants.names().size())).orElse(0);
         boolean guarded = chain.otherwise().isEmpty() && isGuarded(chain, variants, program);
         Set<String> files = new HashSet<>(Set.of(one.file()));
-        siblings.forEach(sibling -> files.add(sibling.file()));
+        Stream.concat(siblings.stream(), lookups.stream()).forEach(other -> files.add(other.file()));
         boolean downcasts = chain.arms().stream().anyMatch(arm -> !arm.casts().isEmpty());
         boolean reads = onlyReads(chain);
         boolean changes = !reads && !downcasts && changesOne(chain);
-        Drag drag = Drag.of(reads ? 1 : 1 + siblings.size(), reads ? 1 : files.size(), chain.arms().size())
+        Drag drag = Drag.of(reads ? 1 : 1 + siblings.size() + lookups.size(), reads ? 1 : files.size(), chain.arms().size())
                 .risk(chain.otherwise().isEmpty() && !guarded && !changes, 0.5,
                         "no default: a forgotten variant silently gets nothing")
                 .risk(hides(chain), 0.3, "a forgotten kind falls into the default unnoticed")
@@ -168,7 +185,7 @@ public final class TypeSwitch implements Detector {
                 variants.kind() == Variants.Kind.TYPES, siblings.stream().map(Judged::place).toList());
         Spot spot = new Spot(one.file(), chain.line(), chain.endLine(), chain.routine());
         return SMELL.finding(spot, drag, message(one, siblings.size(), guarded, missing),
-                evidence(one, siblings, missing), detail);
+                evidence(one, siblings, lookups, missing), detail);
     }
 
     /** Each arm gives one and the same local another value, and who is none of them keeps it as it is. */
@@ -213,7 +230,7 @@ public final class TypeSwitch implements Detector {
         return text.toString();
     }
 
-    private static List<Evidence> evidence(Judged one, List<Judged> siblings, int missing) {
+    private static List<Evidence> evidence(Judged one, List<Judged> siblings, List<Judged> lookups, int missing) {
         List<Evidence> evidence = new ArrayList<>();
         for (Chain.Arm arm : one.chain().arms()) {
             String casts = arm.casts().isEmpty() ? "" : "; casts to " + String.join(", ", arm.casts());
@@ -226,6 +243,8 @@ public final class TypeSwitch implements Detector {
             evidence.add(new Evidence(one.file(), rest.line(), rest.endLine(), "default: " + does(rest) + hidden));
         });
         siblings.forEach(sibling -> evidence.add(sibling.place().evidence()));
+        lookups.forEach(other -> evidence.add(new Evidence(other.file(), other.chain().line(), other.chain().endLine(),
+                "looks something up by the same variants: " + Listing.table(other.variants().names(), ", "))));
         return evidence;
     }
 

@@ -45,6 +45,20 @@ class UnitTest {
         assertThat(of("class A {\r\n  int a;\r\n}").styled("if (x) {\n    a(1,\n      2);\n}", "  ")).isEqualTo("  if (x) {\r\n    a(1,\r\n      2);\r\n  }");
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "void b() {\\n}                              | void b()\\n{\\n}",
+        "if (x) {\\n    b();\\n} else {\\n    c();\\n}  | if (x)\\n{\\n    b();\\n}\\nelse\\n{\\n    c();\\n}",
+        "enum Kind {\\n    TUG {\\n    }\\n}            | enum Kind\\n{\\n    TUG\\n    {\\n    }\\n}",
+        "List<String> names = of(each -> {\\n});     | List<String> names = of(each -> {\\n});",
+        "int[] limits = {\\n    3\\n};               | int[] limits = {\\n    3\\n};",
+        "// begins here {\\nb();                     | // begins here {\\nb();"})
+    void bracesStandAloneWhereTheyDoInTheFile(String code, String styled) {
+        String taken = code.replace("\\n", "\n");
+        assertThat(of("class A\n{\n    int a;\n}").styled(taken, "")).isEqualTo(styled.replace("\\n", "\n"));
+        assertThat(of("class A {\n    int a;\n}").styled(taken, "")).isEqualTo(taken);
+    }
+
     @Test
     void codeOfTheFileIsTakenWithoutItsManner() {
         Unit unit = of("class A {\n  void a() {\n    if (x) {\n      b();\n    }\n  }\n}");

@@ -296,4 +296,21 @@ class TypeSwitchTest {
                 }""".formatted(arms, third)));
         assertThat(messages).hasSize(told ? 1 : 0).allSatisfy(each -> assertThat(each).contains("in " + tagged + " cases: TUG, TANKER"));
     }
+
+    /** What only looks something up by the same constants is one more place to edit, and the first one says so. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "another looks up           | switch (k) { case TUG: return 1; case TANKER: return 2; default: return 3; } | 2 places in 1 file to edit together",
+        "it tells one of them       | if (k == Kind.TUG) { return 1; } return 3;                                     | 1 place to edit",
+        "it is about something else | switch (sum) { case 1: return 1; case 2: return 2; default: return 3; }        | 1 place to edit"})
+    void lookupsOnTheSameConstantsArePlaces(String what, String other, String places) {
+        Finding finding = Given.only("type-switch", VESSELS, desk("""
+                void tell(Kind k) {
+                    switch (k) { case TUG: sum += 3; log(k); break; case TANKER: sum += 4; log(k); break; default: log(k); }
+                }
+                int lamps(Kind k) {
+                    %s
+                }""".formatted(other)));
+        assertThat(finding.drag().reasons()).contains(places);
+    }
 }

@@ -188,7 +188,7 @@ final class Answering {
         Optional<Element> asked = Optional.ofNullable(workspace.element(decision.subject()));
         boolean kept = asked.filter(each -> each.getKind().isField()).isPresent();
         // A field may be given its next state by the arm: it is asked anew there.
-        Moving moving = new Moving(drafting, home, unit, context, kept && kinds.areConstants() ? "" : workspace.text(decision.subject())).self(arm.binding())
+        Moving moving = new Moving(drafting, home, unit, context, kept && kinds.areConstants() ? "" : workspace.text(decision.subject())).onto(target).self(arm.binding())
                 .self(asked.filter(each -> !each.getKind().isField() && each.getKind() != ElementKind.METHOD).orElse(null));
         if (kept && !kinds.areConstants() && asked.filter(each -> !each.getModifiers().contains(Modifier.FINAL)).isPresent()
                 && arm.body().stream().anyMatch(each -> workspace.uses().of(asked.get(), each).stream().anyMatch(Moving::isWritten))) {
