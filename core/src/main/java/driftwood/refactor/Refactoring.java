@@ -36,11 +36,23 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
      * @param callSites places that name what changes, and are changed with it
      * @param tests     test files that change
      * @param open      public or protected members whose signature changes or that go
+     * @param circles   pairs of packages that know each other only since then, as {@code quay.model and quay.desk}
      */
-    public record Counts(int types, int lines, int callSites, int tests, int open) {
+    public record Counts(int types, int lines, int callSites, int tests, int open, List<String> circles) {
+
+        /** With no circle of packages. */
+        public Counts(int types, int lines, int callSites, int tests, int open) {
+            this(types, lines, callSites, tests, open, List.of());
+        }
+
+        /** The same with circles of packages. */
+        public Counts circling(List<String> made) {
+            return new Counts(types, lines, callSites, tests, open, made);
+        }
 
         private Counts and(Counts more) {
-            return new Counts(types + more.types, lines + more.lines, callSites + more.callSites, Math.max(tests, more.tests), open + more.open);
+            return new Counts(types + more.types, lines + more.lines, callSites + more.callSites, Math.max(tests, more.tests), open + more.open,
+                    Stream.concat(circles.stream(), more.circles.stream()).distinct().toList());
         }
     }
 

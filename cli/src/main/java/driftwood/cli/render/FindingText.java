@@ -10,6 +10,7 @@ import driftwood.smell.Finding;
 import driftwood.smell.Smell;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** One finding in full: its code, evidence, change drill and the ways to answer it. */
 public final class FindingText {
@@ -93,7 +94,8 @@ public final class FindingText {
         String lines = counts.lines() == 0 ? "as many lines" : counted(Math.abs(counts.lines()), "line") + (counts.lines() < 0 ? " fewer" : " more");
         return types(counts.types()) + ", " + lines + (counts.callSites() > 0 ? ", " + counted(counts.callSites(), "call site") + " changed" : "")
                 + (counts.tests() > 0 ? ", " + counted(counts.tests(), "test file") : "") + (counts.open() > 0 ? ", " + counted(counts.open(), "public or protected member") : "")
-                + (cost.indirection().equals("none") ? "" : ", " + cost.indirection());
+                + (cost.indirection().equals("none") ? "" : ", " + cost.indirection())
+                + counts.circles().stream().map(each -> "; the packages " + Style.safe(each) + " come to know each other").collect(Collectors.joining());
     }
 
     private static String counted(int number, String what) {

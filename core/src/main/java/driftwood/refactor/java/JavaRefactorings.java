@@ -134,7 +134,8 @@ public final class JavaRefactorings implements Craft {
             new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
             Written all = new Written(stages, ground.texts());
             Refactoring done = new Refactoring(stages, all.originals(), drafting.meant(), drafting.gone(), drafting.closed(),
-                    all.counts(TYPE, ground.tests()::contains, drafting.callSites(), drafting.opened()), drafting.kinds(), drafting.next());
+                    all.counts(TYPE, ground.tests()::contains, drafting.callSites(), drafting.opened())
+                            .circling(PackageCircles.of(stages, ground.texts())), drafting.kinds(), drafting.next());
             return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), names) : done;
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");

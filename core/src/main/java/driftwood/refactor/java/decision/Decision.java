@@ -47,7 +47,7 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
     }
 
     /**
-     * The decision that begins at a line of a routine.
+     * The decision that begins at a line of a routine, or has an arm that does.
      *
      * @throws Refused where there is none that can be taken apart
      */
@@ -68,7 +68,7 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
             public Void scan(Tree tree, Void nothing) {
                 if (tree != null && found[0] == null && isDecision(tree)) {
                     TreePath path = new TreePath(getCurrentPath(), tree);
-                    if (workspace.unit(path).line(workspace.from(path)) == line) {
+                    if (begins(workspace, path, line)) {
                         try {
                             found[0] = new DecisionReader(workspace, free).of(path);
                             return null;
@@ -84,6 +84,18 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
             throw why[0] != null ? why[0] : new Refused("the decision at line " + line + " is written in a way that cannot be taken apart");
         }
         return found[0];
+    }
+
+    /** Whether it begins at a line, or one of the arms of a ladder does. */
+    private static boolean begins(Workspace workspace, TreePath path, int line) {
+        TreePath at = path;
+        while (workspace.unit(at).line(workspace.from(at)) != line) {
+            if (!(at.getLeaf() instanceof IfTree choice) || !(choice.getElseStatement() instanceof IfTree further)) {
+                return false;
+            }
+            at = new TreePath(at, further);
+        }
+        return true;
     }
 
     private static boolean isDecision(Tree tree) {

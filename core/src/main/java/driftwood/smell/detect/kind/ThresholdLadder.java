@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * threshold-ladder: three or more arms (a final else counts) compare one ordered value with rising or falling limits,
@@ -105,10 +106,9 @@ public final class ThresholdLadder implements Detector {
 
     /** Work hands the request to somebody in the project. */
     private static boolean acts(Arm arm, Chain chain, Program program) {
-        return arm.work() == Work.ACTS && arm.armCall().filter(armCall ->
-                program.routinesAt(armCall.call(), chain.within()).stream().anyMatch(each ->
-                        !each.isFormula() || !each.owner().equals(chain.within()))
-                        || isHandedOn(armCall.call(), chain, program)).isPresent();
+        return arm.work() == Work.ACTS && arm.armCall().filter(armCall -> Stream.concat(Stream.of(armCall.call()), armCall.calls().stream().filter(each -> each.arguments() > 0))
+                .anyMatch(call -> program.routinesAt(call, chain.within()).stream().anyMatch(each -> !each.isFormula() || !each.owner().equals(chain.within())))
+                || isHandedOn(armCall.call(), chain, program)).isPresent();
     }
 
     /**

@@ -21,6 +21,7 @@ import driftwood.smell.Sightings;
 import driftwood.smell.Smell;
 import driftwood.tree.*;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -168,11 +169,19 @@ public final class HardWiredNotification implements Detector {
                 && each.owner().endsWith(each.returns().simpleName()));
     }
 
+    /** What most of them are told; each is told something that another one is told, and all hang together by it. */
     private static Optional<String> shared(List<Told> calls) {
         if (calls.isEmpty()) {
             return Optional.empty();
         }
-        return calls.get(0).arguments().stream().filter(name -> calls.stream()
-                .allMatch(each -> each.arguments().contains(name))).findFirst();
+        Set<String> known = new HashSet<>(calls.get(0).arguments());
+        List<Told> apart = new ArrayList<>(calls.subList(1, calls.size()));
+        for (int round = 0; round < calls.size(); round++) {
+            List<Told> near = apart.stream().filter(each -> each.arguments().stream().anyMatch(known::contains)).toList();
+            near.forEach(each -> known.addAll(each.arguments()));
+            apart.removeAll(near);
+        }
+        Comparator<String> byTold = Comparator.comparingLong(name -> calls.stream().filter(each -> each.arguments().contains(name)).count());
+        return apart.isEmpty() ? calls.stream().flatMap(each -> each.arguments().stream()).distinct().sorted(byTold.reversed()).findFirst() : Optional.empty();
     }
 }

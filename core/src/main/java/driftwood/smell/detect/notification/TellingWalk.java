@@ -15,7 +15,7 @@ import java.util.Set;
 
 /** Sees routines that tell several others of one event. */
 final class TellingWalk extends Walk {
-    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 7, Telling.class, file -> {
+    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 8, Telling.class, file -> {
         TellingWalk walk = new TellingWalk(file);
         walk.scan(file.unit());
         return walk.tellings;
@@ -98,6 +98,16 @@ final class TellingWalk extends Walk {
                 || argument instanceof Call asked && asked.arguments().isEmpty() && asked.receiver().isPresent();
     }
 
+    /** What a text is put together from; any other argument by itself. */
+    private static List<Node> parts(Node argument) {
+        if (!(argument instanceof Binary sum) || !sum.operator().equals("+")) {
+            return List.of(argument);
+        }
+        List<Node> parts = new ArrayList<>(parts(sum.left()));
+        parts.addAll(parts(sum.right()));
+        return parts;
+    }
+
     /** The one statement under a condition, or the statement itself. */
     private static Node inner(Node statement) {
         if (statement instanceof If branch && branch.otherwise().isEmpty()) {
@@ -125,8 +135,10 @@ final class TellingWalk extends Walk {
         }
         List<String> names = new ArrayList<>();
         for (Node argument : call.arguments()) {
-            if (isNamed(argument) && !isSink(argument, routine)) {
-                names.add(file.brief(argument));
+            for (Node part : parts(argument)) {
+                if (isNamed(part) && !isSink(part, routine) && !names.contains(file.brief(part))) {
+                    names.add(file.brief(part));
+                }
             }
         }
         return names.isEmpty() ? Optional.empty()

@@ -17,6 +17,7 @@ class ThresholdLadderTest extends SmellCases {
                 "a ladder of 3 rungs on m", port("int take(Vessel v, int m) { if (m > 100) { return yard.dues(v); } if (m > 50) { return basin.dues(v); } return roads.dues(v); }"),
                 "m >= 0 && m < 20", port("void take(Vessel v, int m) { if (m >= 0 && m < 20) { yard.moor(v); } else if (m >= 20 && m < 90) { basin.moor(v); } else if (m >= 90 && m < 200) { roads.moor(v); } }"),
                 "asks 3 candidates in turn", port("void take(Vessel v) { if (yard.accepts(v)) { yard.moor(v); } else if (basin.accepts(v)) { basin.moor(v); } else if (roads.accepts(v)) { roads.moor(v); } }"),
+                "a ladder of 4 rungs on load", port("String answer(Vessel v, int load) { if (load < 10) { return \"idle\"; } else if (load < 50) { return \"fine\"; } else if (load < 90) { yard.moor(v); return \"busy\"; } else { basin.moor(v); return \"full\"; } }"),
                 "length < SMALL, length < LARGE", port("static final int SMALL = 9, LARGE = 90; void take(Vessel v, int length) { if (length < SMALL) { sum++; yard.moor(v); } else if (length < LARGE) { sum++; basin.moor(v); } else { roads.moor(v); } }"));
     }
 

@@ -18,6 +18,9 @@ class HardWiredNotificationTest extends SmellCases {
                 "one by one: ledger, pilots", harbour("void arrive(Vessel v) { count = 4; if (count > 2) { ledger.book(v); } pilots.release(v); }"),
                 "tells 2 collaborators of the same this", harbour("void open() { count++; pilots.note(this); board.watch(this); } Board board;") + "class Board { void watch(Office o) { } }\n",
                 "one by one: this.ledger, this.tower", harbour("boolean arrive(Vessel v) { moored.add(v); this.ledger.book(v); this.tower.announce(v); return true; }"),
+                "the same n, one by one: board, bell", harbour("void raise(int n, String why) { count = n; board.show(\"alarm \" + n + \": \" + why); bell.ring(n); } Board board; Bell bell;") + "class Board { void show(String s) { } }\nclass Bell { void ring(int n) { } }\n",
+                "the same why, one by one: board, bell, book", harbour("void raise(int n, String why) { count = n; board.show(why); bell.ring(n); book.write(why, n); } Board board; Bell bell; Book book;")
+                        + "class Board { void show(String s) { } }\nclass Bell { void ring(int n) { } }\nclass Book { void write(String s, int n) { } }\n",
                 "one by one: tower, ledger", harbour("void arrive(Vessel v) { for (Vessel other : moored) { count++; } tower.greet(v, 4); ledger.close(v); }"));
     }
 
@@ -28,6 +31,7 @@ class HardWiredNotificationTest extends SmellCases {
                 "logging alone", harbour("void arrive(Vessel v) { count++; ledger.book(v); log.info(v); }"),
                 "no work of its own", harbour("void arrive(Vessel v) { ledger.book(v); tower.announce(v); }"),
                 "nothing shared", harbour("void arrive(Vessel v, Vessel w) { count++; ledger.book(v); tower.announce(w); }"),
+                "two events in a row", harbour("void both(Vessel v, Office o) { count++; ledger.book(v); tower.announce(v); pilots.note(o); }"),
                 "results are used", harbour("int arrive(Vessel v) { count++; int a = ledger.count(v); tower.announce(v); return a; }"),
                 "two of one kind", harbour("void arrive(Vessel v) { count++; ledger.book(v); second.book(v); }"),
                 "collections are no collaborators", harbour("Set<Vessel> seen; void arrive(Vessel v) { count++; moored.add(v); seen.add(v); }"));

@@ -1,5 +1,7 @@
 package driftwood.refactor.java.recipe.kind;
 
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.util.TreePath;
@@ -140,11 +142,33 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
         return arm.body().size() == 1 && arm.body().get(0).getLeaf().getKind() == Tree.Kind.THROW;
     }
 
-    /** Whether there is no object of the base itself, and none that a lambda makes in a file that does not name it. */
+    /** Whether there is no object of the base itself, and no lambda stands for one: where a file that nobody had to read has one, the compiler says so. */
     private boolean isClosed() {
-        boolean lambda = base.getKind().isInterface() && !base.getModifiers().contains(Modifier.SEALED) && ElementFilter.methodsIn(workspace.elements().getAllMembers(base)).stream()
-                .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT)).count() == 1;
+        boolean lambda = base.getKind().isInterface() && ElementFilter.methodsIn(workspace.elements().getAllMembers(base)).stream()
+                .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT)).count() == 1 && (base.getAnnotation(FunctionalInterface.class) != null || isWrittenAsLambda());
         return (base.getKind().isInterface() || base.getModifiers().contains(Modifier.ABSTRACT)) && !lambda;
+    }
+
+    private boolean isWrittenAsLambda() {
+        boolean[] found = new boolean[1];
+        workspace.units().forEach(unit -> new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitLambdaExpression(LambdaExpressionTree tree, Void nothing) {
+                return look() ? null : super.visitLambdaExpression(tree, nothing);
+            }
+
+            @Override
+            public Void visitMemberReference(MemberReferenceTree tree, Void nothing) {
+                return look() ? null : super.visitMemberReference(tree, nothing);
+            }
+
+            private boolean look() {
+                TypeMirror type = workspace.trees().getTypeMirror(getCurrentPath());
+                found[0] |= type == null || type instanceof DeclaredType declared && isBelow(workspace, declared.asElement(), base);
+                return found[0];
+            }
+        }.scan(new TreePath(unit.tree()), null));
+        return found[0];
     }
 
     /** Concrete types for which no arm is. */
