@@ -9,16 +9,20 @@ import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.Optional;
 
 /** Sees every creation of an instance and what becomes of it in the routine around. */
 public final class CreationWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Instantiation> SEER = new Seer<>("birth", 8, Instantiation.class, file -> {
+    public static final Seer<Instantiation> SEER = new Seer<>("birth", 9, Instantiation.class, file -> {
         CreationWalk walk = new CreationWalk(file);
         walk.scan(file.unit());
         return walk.instantiations;
     });
+    /** What is called so on a collection keeps what it is handed, as it is. */
+    private static final Set<String> COLLECTS = Set.of("add", "addFirst", "addLast", "put", "push", "offer", "append", "insert", "enqueue", "Add", "Push", "Enqueue");
+
     private final List<Instantiation> instantiations = new ArrayList<>();
     private final Map<Node, How> ways = new IdentityHashMap<>();
     private final Map<Node, String> names = new IdentityHashMap<>();
@@ -86,7 +90,8 @@ public final class CreationWalk extends Walk {
     @Override
     public Void visitCall(Call call) {
         call.receiver().ifPresent(value -> way(value, How.RECEIVER, ""));
-        call.arguments().forEach(value -> way(value, How.ARGUMENT, ""));
+        How handed = call.receiver().isPresent() && COLLECTS.contains(call.name()) ? How.COLLECTED : How.ARGUMENT;
+        call.arguments().forEach(value -> way(value, handed, ""));
         return super.visitCall(call);
     }
 

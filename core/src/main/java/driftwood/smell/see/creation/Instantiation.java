@@ -27,6 +27,8 @@ public record Instantiation(String within, String routine, String created, How h
     public enum How {
         FIELD, LOCAL,
         /** For a block, and closed at its end. */
-        OPENED, RECEIVER, ARGUMENT, WRAPPED, RETURNED, OTHER
+        OPENED, RECEIVER, ARGUMENT, WRAPPED, RETURNED, OTHER,
+        /** Handed to a collection. */
+        COLLECTED
     }
 }

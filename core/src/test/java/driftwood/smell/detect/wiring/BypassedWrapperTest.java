@@ -16,6 +16,7 @@ class BypassedWrapperTest extends SmellCases {
                 "at 2 places", dock("Gauge a() { TideGauge t = new TideGauge(); return new Checked(t); } Gauge b() { Gauge t = new TideGauge(); return new Checked(t); } Gauge c() { return new TideGauge(); }"),
                 "at 3 places", dock("Gauge a = new Checked(new TideGauge()), b = new Checked(new TideGauge()), c = new Checked(new TideGauge()); Gauge d() { Gauge bare = new TideGauge(); return bare; }"),
                 "is wrapped in Checked", dock("void go(List<Gauge> all) { all.add(new Checked(new TideGauge(1))); all.add(new Checked(new TideGauge(2))); Gauge g = new TideGauge(3); all.add(g); }"),
+                "TideGauge is wrapped in Checked at 2 places", dock("void go(List<Gauge> all) { all.add(new Checked(new TideGauge(1))); all.add(new Checked(new TideGauge(2))); all.add(new TideGauge(3)); }"),
                 "but not here", dock("int a() { return new Checked(new TideGauge()).depth(); } int b() { return new Checked(new TideGauge()).depth(); } int c() { return new TideGauge().depth(); }"),
                 "wrapped in Checked at 3 places, but not here and at 1 other place", dock("Gauge a = new Checked(new TideGauge()), b = new Checked(new TideGauge()), c = new Checked(new TideGauge()), d = new TideGauge(), e = new TideGauge();"));
     }
@@ -24,6 +25,7 @@ class BypassedWrapperTest extends SmellCases {
     protected Map<String, String> healthy() {
         return Map.of(
                 "always wrapped", dock("Gauge a = new Checked(new TideGauge()); Gauge b = new Checked(new TideGauge());"),
+                "handed to whoever wraps it", dock("Gauge wrap(Gauge g) { return new Checked(g); } Gauge a = new Checked(new TideGauge()); Gauge b = new Checked(new TideGauge()); Gauge c = wrap(new TideGauge());"),
                 "wrapped only once", dock("Gauge a = new Checked(new TideGauge()); Gauge b = new TideGauge();"),
                 "never wrapped", dock("Gauge a = new TideGauge(); Gauge b = new TideGauge();"),
                 "handed to another interface", dock("Plain a = new Plain(new TideGauge()); Plain b = new Plain(new TideGauge()); Gauge c = new TideGauge();"),

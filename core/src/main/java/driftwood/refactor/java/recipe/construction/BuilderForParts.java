@@ -112,7 +112,7 @@ public final class BuilderForParts implements Recipe {
             setters.addAll(optional.keySet());
             later.removeSetters(setters, sites);
             if (later.isWritten()) {
-                later.close();
+                later.close(false);
             } else {
                 drafting.script().stage("Let only the builder make one", List.of(workspace.place(later.home, "private")));
                 drafting.changes(later.constructor);

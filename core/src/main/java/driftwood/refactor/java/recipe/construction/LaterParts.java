@@ -13,8 +13,10 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Purity;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.TypeFacts.Unfinished;
@@ -44,8 +46,14 @@ final class LaterParts {
     /** The fields that what all need is stored in, by their setters. */
     final Map<ExecutableElement, VariableElement> needed = new LinkedHashMap<>();
 
-    /** A place where an object is created and its parts are set right after. @param values by setter, as they stand there */
-    record Site(TreePath creation, List<TreePath> setting, Map<ExecutableElement, TreePath> values) {
+    /**
+     * A place where an object is created and its parts are set right after.
+     *
+     * @param setting statements that set what all need
+     * @param values  by setter, as they stand there
+     * @param mixed   whether statements that set other parts stand between those
+     */
+    record Site(TreePath creation, List<TreePath> setting, Map<ExecutableElement, TreePath> values, boolean mixed) {
     }
 
     LaterParts(Drafting drafting, Unfinished fact) {
@@ -106,6 +114,13 @@ final class LaterParts {
         return workspace.written(constructor).isPresent();
     }
 
+    /** Whether the one constructor is written, takes nothing and does nothing: another takes its place. */
+    boolean isEmpty() {
+        Optional<TreePath> path = workspace.written(constructor);
+        return constructor.getParameters().isEmpty() && path.isPresent() && path.get().getLeaf() instanceof MethodTree tree
+                && workspace.text(new TreePath(path.get(), tree.getBody())).replaceAll("\\s", "").equals("{}") && Comments.before(workspace, path.get()).isBlank();
+    }
+
     /** All places that create one. @param more whether setters that only some call are gathered as well */
     List<Site> sites(boolean more) {
         return new Calls(workspace).of(Set.of(constructor)).stream().map(each -> site(each, more)).toList();
@@ -120,6 +135,8 @@ final class LaterParts {
         Element local = workspace.element(declared);
         Map<ExecutableElement, TreePath> values = new LinkedHashMap<>();
         List<TreePath> setting = new ArrayList<>();
+        boolean passed = false;
+        boolean mixed = false;
         int at = block.getStatements().indexOf(declared.getLeaf()) + 1;
         while (at < block.getStatements().size()) {
             StatementTree each = block.getStatements().get(at);
@@ -132,17 +149,26 @@ final class LaterParts {
             TreePath value = new TreePath(invocation, invoked.getArguments().get(0));
             boolean own = workspace.uses().of(local, statement).size() == 1 && workspace.text(new TreePath(invocation, invoked.getMethodSelect())).startsWith(local.getSimpleName() + ".");
             if (!own || !(called instanceof ExecutableElement setter) || values.containsKey(setter)
-                    || !needed.containsKey(setter) && !(more && setters().contains(setter) && field(setter).isPresent())) {
+                    || !needed.containsKey(setter) && !(setters().contains(setter) && field(setter).isPresent())) {
                 break;
             }
+            at++;
+            if (!needed.containsKey(setter) && !more) {
+                // Another part, of which nothing depends on when it is set.
+                if (Purity.mayAct(value)) {
+                    break;
+                }
+                passed = true;
+                continue;
+            }
+            mixed |= passed;
             values.put(setter, value);
             setting.add(statement);
-            at++;
         }
         if (!values.keySet().containsAll(needed.keySet())) {
             throw new Refused("not all of its parts are set right after it is created" + where);
         }
-        return new Site(call.path(), setting, values);
+        return new Site(call.path(), setting, values, mixed);
     }
 
     /** The value of a setter at a place, with all that is changed in it meanwhile. */
@@ -154,10 +180,19 @@ final class LaterParts {
     /** Takes the statements away that set its parts. */
     void unset(Site site) {
         Unit file = workspace.unit(site.creation());
+        if (site.mixed()) {
+            site.setting().forEach(each -> unset(file, workspace.from(each), workspace.to(each)));
+            return;
+        }
         TreePath last = site.setting().get(site.setting().size() - 1);
         int from = file.lineEnd(workspace.to(site.creation()));
         boolean alone = file.text().substring(workspace.to(site.creation()), from).strip().equals(";");
         drafting.script().replace(file.file(), alone ? from : workspace.to(site.creation().getParentPath()), alone ? file.lineEnd(workspace.to(last)) : workspace.to(last), "");
+    }
+
+    private void unset(Unit file, int from, int to) {
+        boolean alone = file.text().substring(file.lineStart(from), from).isBlank() && file.text().substring(to, file.lineEnd(to)).isBlank();
+        drafting.script().replace(file.file(), alone ? file.lineStart(from) : from, alone ? file.lineEnd(to) : to, "");
     }
 
     /** Setters that nobody calls any more go. @param some that were called at the places */
@@ -171,11 +206,16 @@ final class LaterParts {
         });
     }
 
-    /** Nobody makes a half-built one any more. */
-    void close() {
-        drafting.script().stage("Close the constructor that leaves it half built", List.of(workspace.place(workspace.path(constructor).orElseThrow(), "private")));
+    /** Nobody makes a half-built one any more. @param replaced whether another constructor stands in its place: it goes where it does nothing */
+    void close(boolean replaced) {
+        boolean goes = replaced && isEmpty();
+        drafting.script().stage((goes ? "Remove" : "Close") + " the constructor that leaves it half built", List.of(workspace.place(workspace.path(constructor).orElseThrow(), goes ? "goes" : "private")));
         drafting.changes(constructor);
         drafting.closes(constructor);
+        if (goes) {
+            drafting.declarations().remove(workspace.path(constructor).orElseThrow());
+            return;
+        }
         Constructors.close(drafting, workspace.path(constructor).orElseThrow());
     }
 }

@@ -61,7 +61,7 @@ public final class RequiredParts implements Recipe {
         }
         later.removeSetters(later.needed.keySet(), sites);
         if (written) {
-            later.close();
+            later.close(true);
         }
     }
 
@@ -72,7 +72,7 @@ public final class RequiredParts implements Recipe {
         String before = !written ? "" : drafting.imports().parameters(later.constructor.getParameters(), later.unit);
         String open = written ? Drafting.visibility(later.constructor) : later.type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
         StringBuilder code = new StringBuilder(open + later.type.getSimpleName() + "(" + before + (before.isEmpty() ? "" : ", ") + parts + ") {\n");
-        code.append(!written ? "" : "    this(" + later.constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", ")) + ");\n");
+        code.append(!written || later.isEmpty() ? "" : "    this(" + later.constructor.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", ")) + ");\n");
         later.needed.values().forEach(each -> code.append("    this.").append(each.getSimpleName()).append(" = ").append(each.getSimpleName()).append(";\n"));
         return code + "}";
     }

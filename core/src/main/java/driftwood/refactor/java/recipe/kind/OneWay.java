@@ -27,6 +27,8 @@ import driftwood.refactor.java.ground.LocalRecipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Within;
 import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.Detail.Place;
+import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Mismatch;
 import java.util.ArrayList;
@@ -65,6 +67,7 @@ public final class OneWay implements LocalRecipe {
 
     private static final class Adapting {
         private final Drafting drafting;
+        private final Mismatch fact;
         private final Workspace workspace;
         private final DecisionPlace place;
         private final Unit unit;
@@ -77,6 +80,7 @@ public final class OneWay implements LocalRecipe {
 
         Adapting(Drafting drafting, Mismatch fact) {
             this.drafting = drafting;
+            this.fact = fact;
             this.workspace = drafting.workspace();
             this.place = DecisionPlace.of(workspace, fact.chain(), true);
             this.unit = place.unit();
@@ -168,9 +172,47 @@ public final class OneWay implements LocalRecipe {
             drafting.script().stage("Add " + target + " for what " + place.around().getSimpleName() + "() wants, and an adapter to it for each who does it",
                     adaptees.entrySet().stream().map(each -> workspace.place(each.getKey().body().get(0), each.getValue().adapter())).toList());
             drafting.declarations().add(place.path(), String.join("\n\n", types), Where.END);
-            drafting.script().stage("Let " + place.around().getSimpleName() + "() choose once, and ask whom it chose", List.of(place.evidence("the choice")));
+            List<DecisionPlace> again = again();
+            List<Evidence> places = new ArrayList<>(List.of(place.evidence("the choice")));
+            again.forEach(each -> places.add(each.evidence("the same choice again")));
+            Set<String> asking = new LinkedHashSet<>(List.of(place.around().getSimpleName() + "()"));
+            again.forEach(each -> asking.add(each.around().getSimpleName() + "()"));
+            drafting.script().stage("Let " + String.join(" and ", asking) + " choose in one place, and ask whom it chose", places);
             drafting.declarations().add(place.path(), choice(), Where.END);
-            new InPlace(drafting, decision, outcome).put(Words.lower(target) + "(" + Imports.arguments(choosing()) + ")." + place.word() + "(" + Imports.arguments(needs) + ")");
+            String call = Words.lower(target) + "(" + Imports.arguments(choosing()) + ")." + place.word() + "(" + Imports.arguments(needs) + ")";
+            new InPlace(drafting, decision, outcome).put(call);
+            again.forEach(each -> new InPlace(drafting, each.decision(), Outcome.of(workspace, each.decision(), Set.of()).ending(workspace, each.decision(), false)).put(call));
+        }
+
+        /** Where the same type makes the same choice once more, word for word, of variables of the same types. */
+        private List<DecisionPlace> again() {
+            List<DecisionPlace> again = new ArrayList<>();
+            for (Place each : fact.places()) {
+                try {
+                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), true);
+                    if (other.home().equals(place.home()) && text(other).equals(text(place)) && types(other.decision()).equals(types(decision))) {
+                        again.add(other);
+                    }
+                } catch (Refused e) {
+                    // It is written in another way, and stays.
+                    continue;
+                }
+            }
+            return again;
+        }
+
+        private String text(DecisionPlace of) {
+            return Code.compact(of.unit().text().substring(of.decision().from(), of.decision().to()));
+        }
+
+        private Map<String, String> types(Decision of) {
+            Map<String, String> types = new LinkedHashMap<>();
+            of.all().forEach(arm -> {
+                List<TreePath> parts = new ArrayList<>(arm.labels());
+                parts.addAll(arm.body());
+                Captures.of(workspace, parts).read().forEach(each -> types.put(each.getSimpleName().toString(), each.asType().toString()));
+            });
+            return types;
         }
 
         private String contract() {
