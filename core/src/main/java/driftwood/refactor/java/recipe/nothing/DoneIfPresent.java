@@ -1,35 +1,22 @@
 package driftwood.refactor.java.recipe.nothing;
 
-import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.IfTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.UnaryTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Drafting;
-import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.type.TypeMirror;
 
 /**
  * A local that is asked at once whether it is there, for one thing that is done with it then: the optional value does that
@@ -41,9 +28,6 @@ import javax.lang.model.type.TypeMirror;
  * @param done   the statement in it
  */
 record DoneIfPresent(Workspace workspace, Call call, TreePath local, TreePath choice, TreePath done) {
-    private static final Set<ElementKind> LOCALS = EnumSet.of(ElementKind.LOCAL_VARIABLE, ElementKind.PARAMETER, ElementKind.EXCEPTION_PARAMETER,
-            ElementKind.RESOURCE_VARIABLE);
-
     /** Of a call whose result goes into such a local; empty where more is done, or what could not be done in a function. */
     static Optional<DoneIfPresent> of(Workspace workspace, Call call) {
         TreePath local = call.path().getParentPath();
@@ -61,7 +45,7 @@ record DoneIfPresent(Workspace workspace, Call call, TreePath local, TreePath ch
             return Optional.empty();
         }
         DoneIfPresent made = new DoneIfPresent(workspace, call, local, choice, new TreePath(then.getLeaf() instanceof BlockTree ? then : choice, only));
-        return made.asks(question) && made.isAlone() && made.canBeAFunction() ? Optional.of(made) : Optional.empty();
+        return made.asks(question) && made.isAlone() && new AsFunction(workspace, workspace.element(local)).canBe(made.done) ? Optional.of(made) : Optional.empty();
     }
 
     private boolean asks(IfTree question) {
@@ -83,59 +67,6 @@ record DoneIfPresent(Workspace workspace, Call call, TreePath local, TreePath ch
         List<TreePath> uses = workspace.uses().of(workspace.element(local));
         return before.isBlank() && around.matches("[\\s{}]*") && uses.size() > 1 && uses.stream().allMatch(each -> Uses.isWithin(each, choice))
                 && uses.stream().filter(each -> !Uses.isWithin(each, done)).count() == 1;
-    }
-
-    /** It sets no local, asks for none that is set twice, and throws nothing that would have to be declared. */
-    private boolean canBeAFunction() {
-        boolean[] can = {true};
-        Element own = workspace.element(local);
-        new TreePathScanner<Void, Void>() {
-            @Override
-            public Void visitIdentifier(IdentifierTree used, Void nothing) {
-                Element named = workspace.element(getCurrentPath());
-                boolean other = named != null && LOCALS.contains(named.getKind()) && !named.equals(own);
-                can[0] &= !other || workspace.uses().of(named).stream().noneMatch(Moving::isWritten);
-                return null;
-            }
-
-            @Override
-            public Void visitMethodInvocation(MethodInvocationTree called, Void nothing) {
-                can[0] &= isUnchecked(workspace.element(getCurrentPath()));
-                return super.visitMethodInvocation(called, nothing);
-            }
-
-            @Override
-            public Void visitNewClass(NewClassTree made, Void nothing) {
-                can[0] &= isUnchecked(workspace.element(getCurrentPath()));
-                return super.visitNewClass(made, nothing);
-            }
-
-            @Override
-            public Void visitAssignment(AssignmentTree set, Void nothing) {
-                can[0] &= !(set.getVariable() instanceof IdentifierTree);
-                return super.visitAssignment(set, nothing);
-            }
-
-            @Override
-            public Void visitCompoundAssignment(CompoundAssignmentTree set, Void nothing) {
-                can[0] &= !(set.getVariable() instanceof IdentifierTree);
-                return super.visitCompoundAssignment(set, nothing);
-            }
-
-            @Override
-            public Void visitUnary(UnaryTree counted, Void nothing) {
-                can[0] &= !(counted.getExpression() instanceof IdentifierTree);
-                return super.visitUnary(counted, nothing);
-            }
-        }.scan(done, null);
-        return can[0];
-    }
-
-    private boolean isUnchecked(Element called) {
-        TypeMirror runtime = workspace.elements().getTypeElement("java.lang.RuntimeException").asType();
-        TypeMirror error = workspace.elements().getTypeElement("java.lang.Error").asType();
-        return called instanceof ExecutableElement routine && routine.getThrownTypes().stream()
-                .allMatch(each -> workspace.types().isSubtype(each, runtime) || workspace.types().isSubtype(each, error));
     }
 
     /** Whether some other call is in what is written anew. */

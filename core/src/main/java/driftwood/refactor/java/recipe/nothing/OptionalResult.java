@@ -104,8 +104,11 @@ public final class OptionalResult implements Recipe {
                 Optional<OptionalLocal> local = OptionalLocal.of(workspace, each);
                 Optional<OptionalDefault> instead = OptionalDefault.of(workspace, each);
                 Optional<DoneIfPresent> done = DoneIfPresent.of(workspace, each).filter(one -> calls.stream().noneMatch(one::holds));
+                Optional<ValueOrDefault> value = ValueOrDefault.of(workspace, each).filter(one -> calls.stream().noneMatch(one::holds) && !returned.isWithin(each.path()));
                 if (compared.isPresent()) {
                     ask(each, compared.get());
+                } else if (value.isPresent()) {
+                    value.get().write(drafting);
                 } else if (done.isPresent()) {
                     done.get().write(drafting);
                 } else if (local.isPresent()) {
