@@ -19,10 +19,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Compares candidates and makes plans. Reads sources, changes and runs nothing. */
 public final class Planner {
+    /** So many facts say why something may stay. */
+    private static final int FACTS = 3;
+
     private final Site site;
     private final Crafts crafts;
 
@@ -52,9 +56,8 @@ public final class Planner {
     private static Candidate leave(Finding finding) {
         double drag = finding.drag().value();
         double score = Math.round(Math.min(0.95, Math.max(0.05, 0.95 - 0.18 * drag)) * 100) / 100.0;
-        String because = String.format(Locale.ROOT, drag < 2.5
-                ? "a drag of %.1f is little: it works, and few places change with it"
-                : "costs nothing now; the next change pays (drag %.1f)", drag);
+        String because = String.format(Locale.ROOT, drag < 2.5 ? "a drag of %.1f is little: %s" : "costs nothing now; the next change pays (drag %.1f)", drag,
+                finding.drag().reasons().stream().limit(FACTS).collect(Collectors.joining("; ")));
         return new Candidate(Candidate.LEAVE, score, because, new Cost(0, 0, "none"));
     }
 
