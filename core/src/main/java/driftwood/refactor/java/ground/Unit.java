@@ -18,7 +18,7 @@ import javax.lang.model.element.Modifier;
 public record Unit(String file, String text, CompilationUnitTree tree) {
     /** A longer line is read with difficulty, in characters. */
     private static final int WIDE = 120;
-    private static final Pattern INDENTED = Pattern.compile("(?m)\\{[ \\t]*(?://.*)?\\r?\\n(?:[ \\t]*\\r?\\n)*([ \\t]+)\\S");
+    private static final Pattern INDENTED = Pattern.compile("(?m)\\{[ \\t]*(?://.*)?\\r?\\n(?:[ \\t]*\\r?\\n)*([ \\t]+)[^\\s*]");
 
     private static final Pattern ALONE = Pattern.compile("(?m)^[ \\t]*\\{[ \\t]*\\r?$");
     private static final Pattern BEHIND = Pattern.compile("(?m)[\\w)>\\]] \\{[ \\t]*\\r?$");

@@ -17,7 +17,7 @@ class UnitTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "class A {\\n    int a;\\n}|4", "class A {\\n  int a;\\n}|2", "class A {\\n\\tint a;\\n}|-1", "class A { // so\\n   int a;\\n}|3", "class A {\\r\\n\\r\\n  int a;\\r\\n}|2", "class A { }|4"})
+        "class A {\\n    int a;\\n}|4", "class A {\\n  int a;\\n}|2", "class A {\\n\\tint a;\\n}|-1", "class A { // so\\n   int a;\\n}|3", "class A {\\r\\n\\r\\n  int a;\\r\\n}|2", "class A { }|4", "/**\\n * class B {\\n * }\\n */\\nclass A {\\n    int a;\\n}|4"})
     void oneLevelOfIndentation(String text, int blanks) {
         assertThat(of(text).indent()).isEqualTo(blanks < 0 ? "\t" : " ".repeat(blanks));
     }

@@ -3,6 +3,7 @@ package driftwood.refactor.java.recipe.nothing;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
@@ -27,6 +28,7 @@ import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 
 /** optional-value: a routine says by its type that there may be nothing; its callers ask for it, or take null as before. */
@@ -150,11 +152,26 @@ public final class OptionalResult implements Recipe {
             } else if (tree instanceof ConditionalExpressionTree choice && isOptional(value)) {
                 wrap(new TreePath(value, choice.getTrueExpression()), optional, unit);
                 wrap(new TreePath(value, choice.getFalseExpression()), optional, unit);
+            } else if (taken(value).isPresent()) {
+                TreePath held = taken(value).get();
+                drafting.script().replace(unit.file(), workspace.to(held), workspace.to(value), "");
             } else if (calls.stream().noneMatch(each -> each.path().getLeaf() == tree) && !isHeld(value)) {
                 boolean there = Present.is(workspace, value);
                 drafting.script().insert(unit.file(), workspace.from(value), optional + (there ? ".of(" : ".ofNullable("));
                 drafting.script().insert(unit.file(), workspace.to(value), ")");
             }
+        }
+
+        /** The optional value that null is taken out of, where it is of the very type. */
+        private Optional<TreePath> taken(TreePath value) {
+            if (!(value.getLeaf() instanceof MethodInvocationTree call) || !(call.getMethodSelect() instanceof MemberSelectTree select) || !select.getIdentifier().contentEquals("orElse")
+                    || call.getArguments().get(0).getKind() != Tree.Kind.NULL_LITERAL) {
+                return Optional.empty();
+            }
+            TreePath held = new TreePath(new TreePath(value, select), select.getExpression());
+            boolean same = workspace.trees().getTypeMirror(held) instanceof DeclaredType type && type.asElement().toString().equals("java.util.Optional")
+                    && type.getTypeArguments().size() == 1 && workspace.types().isSameType(type.getTypeArguments().get(0), source.getReturnType());
+            return same ? Optional.of(held) : Optional.empty();
         }
 
         /** Whether a value is an optional one afterwards by itself, or one way of it is. */

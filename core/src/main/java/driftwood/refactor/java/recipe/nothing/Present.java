@@ -31,6 +31,9 @@ final class Present {
 
     private static final Pattern ALWAYS = Pattern.compile("toArray|asList|collect|toList|keySet|values|entrySet|subList|copyOf(Range)?|(unmodifiable|synchronized|empty|singleton)\\w*|of");
 
+    /** What a class is asked for by name: it throws where there is none. */
+    private static final Pattern REFLECTED = Pattern.compile("get(Declared)?(Method|Field|Constructor)s?|getName|getSimpleName");
+
     private Present() {
     }
 
@@ -64,7 +67,7 @@ final class Present {
     /** Whether a routine of the platform gives it that always gives something. */
     private static boolean isOfThePlatform(TreePath value, Element called) {
         String owner = value.getLeaf().getKind() != Tree.Kind.METHOD_INVOCATION || called == null ? "" : called.getEnclosingElement().toString();
-        return owner.equals("java.lang.String") || owner.startsWith("java.util.") && ALWAYS.matcher(called.getSimpleName()).matches();
+        return owner.equals("java.lang.String") || owner.startsWith("java.lang.Class") && REFLECTED.matcher(called.getSimpleName()).matches() || owner.startsWith("java.util.") && ALWAYS.matcher(called.getSimpleName()).matches();
     }
 
     /** Lists of nothing are no habit: the variable of a loop is taken to be there. */
