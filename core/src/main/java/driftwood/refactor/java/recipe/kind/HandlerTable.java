@@ -85,6 +85,9 @@ public final class HandlerTable implements LocalRecipe {
                     throw new Refused("the arms ask for types: a table by class would pass over subclasses");
                 }
             }
+            if (decision.arms().stream().mapToInt(each -> each.labels().size()).sum() < 2) {
+                throw new Refused("there is one key only: a table of one says no more than the question");
+            }
             this.outcome = Outcome.of(workspace, decision, Set.of());
             TypeMirror asked = workspace.trees().getTypeMirror(decision.subject());
             this.key = asked.getKind().isPrimitive() ? workspace.types().boxedClass(workspace.types().getPrimitiveType(asked.getKind())).asType() : asked;
