@@ -34,8 +34,9 @@ import javax.lang.model.util.ElementFilter;
  * @param decision  as it is carried over: an arm for all others that is one kind's is that kind's here
  * @param base      the type that they share, of the project
  * @param arms      by type or enum constant, in order
+ * @param sure      whether what is none of them fails today, by a cast to the one kind that is left
  */
-record Variants(Workspace workspace, Decision decision, TypeElement base, Map<Element, Arm> arms) {
+record Variants(Workspace workspace, Decision decision, TypeElement base, Map<Element, Arm> arms, boolean sure) {
 
     /** @param common their common type as a symbol; empty where what is asked about says it @throws Refused where they cannot have behaviour */
     static Variants of(Workspace workspace, Decision decision, String common) {
@@ -52,7 +53,7 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
                 throw new Refused(each.getSimpleName() + " is no " + base.getSimpleName() + ": what is not of the family has no place for its routine");
             }
         }
-        return new Variants(workspace, decision, base, arms).withRestAsKind();
+        return new Variants(workspace, decision, base, arms, false).withRestAsKind();
     }
 
     /** The two constants that stand for the sides of a flag, which is never null. */
@@ -61,7 +62,7 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
         decision.otherwise().ifPresent(rest -> constants(sides).forEach(each -> arms.putIfAbsent(each, rest)));
         Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.otherwise().isPresent() ? decision.all() : decision.arms(),
                 Optional.empty(), decision.isValue(), decision.toEnd(), false);
-        return new Variants(workspace, told, sides, arms);
+        return new Variants(workspace, told, sides, arms, false);
     }
 
     private static Map<Element, Arm> kinds(Workspace workspace, Decision decision) {
@@ -135,18 +136,23 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
             return arms.keySet().containsAll(constants(base));
         }
         boolean open = decision.otherwise().isPresent() && !isThrowing(decision.otherwise().get());
-        return !open && isClosed() && without().isEmpty();
+        return !open && (sure || isClosed() && !isContractOfOne()) && without().isEmpty();
     }
 
     private static boolean isThrowing(Arm arm) {
         return arm.body().size() == 1 && arm.body().get(0).getLeaf().getKind() == Tree.Kind.THROW;
     }
 
-    /** Whether there is no object of the base itself, and no lambda stands for one: where a file that nobody had to read has one, the compiler says so. */
+    /** Whether there is no object of the base itself, and no lambda in sight stands for one. */
     private boolean isClosed() {
-        boolean lambda = base.getKind().isInterface() && ElementFilter.methodsIn(workspace.elements().getAllMembers(base)).stream()
-                .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT)).count() == 1 && (base.getAnnotation(FunctionalInterface.class) != null || isWrittenAsLambda());
-        return (base.getKind().isInterface() || base.getModifiers().contains(Modifier.ABSTRACT)) && !lambda;
+        return (base.getKind().isInterface() || base.getModifiers().contains(Modifier.ABSTRACT))
+                && !(isContractOfOne() && (base.getAnnotation(FunctionalInterface.class) != null || isWrittenAsLambda()));
+    }
+
+    /** Whether a lambda could fulfil it, in a file that does not name it. */
+    private boolean isContractOfOne() {
+        return base.getKind().isInterface() && !base.getModifiers().contains(Modifier.SEALED) && ElementFilter.methodsIn(workspace.elements().getAllMembers(base)).stream()
+                .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT)).count() == 1;
     }
 
     private boolean isWrittenAsLambda() {
@@ -188,7 +194,7 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
         Map<Element, Arm> all = new LinkedHashMap<>(arms);
         all.put(cast.get(), decision.otherwise().orElseThrow());
         Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.all(), Optional.empty(), decision.isValue(), decision.toEnd(), false);
-        return new Variants(workspace, told, base, all);
+        return new Variants(workspace, told, base, all, true);
     }
 
     /** The one type that an arm casts what is asked about to. */

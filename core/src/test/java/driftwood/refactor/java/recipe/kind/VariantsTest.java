@@ -72,6 +72,21 @@ class VariantsTest {
         assertThat(of("Signal signal", "if (signal instanceof Horn) { all++; }").areAll()).isFalse();
     }
 
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', value = {
+        "no lambda in sight     | interface Ship { void sail(); }                                                                   | true",
+        "a lambda stands for it | interface Ship { void sail(); } class Ghosts { Ship one = () -> { }; }                            | false",
+        "a routine does         | interface Ship { void sail(); } class Ghosts { void go() { } Ship one = this::go; }               | false",
+        "meant for lambdas      | @FunctionalInterface interface Ship { void sail(); }                                              | false",
+        "another contract's     | interface Ship { void sail(); } class Ghosts { Runnable one = () -> { }; }                        | true"})
+    void theRestOfAContractIsAKindWhereItIsCast(String what, String base, boolean taken) {
+        Attributed given = Attributed.of("class Gate { int all; void pass(Ship ship) {\n/*here*/ if (ship instanceof Tug) { all++; } else { all += ((Barge) ship).load; }\n} }", base,
+                "class Tug implements Ship { public void sail() { } }", "class Barge implements Ship { int load; public void sail() { } }");
+        Variants kinds = Variants.of(given.workspace(), given.decision("Gate#pass(Ship)", "/*here*/"), "");
+        assertThat(names(kinds)).hasSize(taken ? 2 : 1);
+        assertThat(kinds.areAll()).isEqualTo(taken);
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
         "Ship ship|if (ship instanceof Barge) { all++; } else if (ship instanceof Lighter) { all--; }|the arm for Lighter is never reached: the one for Barge stands before it",
