@@ -85,7 +85,7 @@ public final class Comments {
     /** A doc comment whose {@code @return} says what the result is instead, where it said that it is null at times. */
     public static String returning(String comment, String instead) {
         return RETURN.matcher(comment).replaceAll(said -> Matcher.quoteReplacement(
-                said.group().replaceAll("(?<=(?:\\bor|\\botherwise|\\belse|\\bbe|@return) )(?:\\{@code null\\}|<code>null</code>|<tt>null</tt>|null\\b)", instead)));
+                said.group().replaceAll("(?<=(?:\\bor|\\botherwise|\\belse|\\bbe|@return|[;,]) )(?:\\{@code null\\}|<code>null</code>|<tt>null</tt>|null\\b)", instead)));
     }
 
     /** A doc comment whose {@code @return} says that the result is optional, where it said that it is null at times. */

@@ -41,7 +41,7 @@ final class Present {
     static boolean is(Workspace workspace, TreePath value) {
         String text = value.getLeaf().toString();
         Element named = workspace.element(value);
-        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || isMadeOnce(workspace, named)
+        return MADE.contains(value.getLeaf().getKind()) || text.equals("this") || text.endsWith(".toString()") || text.endsWith(".clone()") || isMadeOnce(workspace, named)
                 || isMadeFor(workspace, value) || isOfThePlatform(value, named) || isAsked(value, text) || isOfAType(value);
     }
 
