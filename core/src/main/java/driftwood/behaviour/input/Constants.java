@@ -108,27 +108,29 @@ public final class Constants extends TreeScanner {
 
     @Override
     public Void visitNullTest(NullTest test) {
-        optional.add(key(word(test.subject())));
-        return visitNode(test);
+        return asked(test.subject(), test);
     }
 
     /** {@code if note:} in Python. */
     @Override
     public Void visitIf(If branch) {
-        optional.add(key(word(branch.condition())));
-        return visitNode(branch);
+        return asked(branch.condition(), branch);
     }
 
     @Override
     public Void visitConditional(Conditional conditional) {
-        optional.add(key(word(conditional.condition())));
-        return visitNode(conditional);
+        return asked(conditional.condition(), conditional);
     }
 
     @Override
     public Void visitUnary(Unary unary) {
-        optional.add(key(word(unary.operand())));
-        return visitNode(unary);
+        return asked(unary.operand(), unary);
+    }
+
+    /** Notes what is asked whether it is there, and goes on into what asks. */
+    private Void asked(Node subject, Node around) {
+        optional.add(key(word(subject)));
+        return visitNode(around);
     }
 
     @Override

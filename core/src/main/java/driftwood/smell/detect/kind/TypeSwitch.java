@@ -184,7 +184,7 @@ public final class TypeSwitch implements Detector {
         Detail detail = new Detail.Branching(chain, variants.names(), variants.common(),
                 variants.kind() == Variants.Kind.TYPES, siblings.stream().map(Judged::place).toList());
         Spot spot = new Spot(one.file(), chain.line(), chain.endLine(), chain.routine());
-        return SMELL.finding(spot, drag, message(one, siblings.size(), guarded, missing),
+        return SMELL.finding(spot, drag, message(one, siblings.size(), lookups.size(), guarded, missing),
                 evidence(one, siblings, lookups, missing), detail);
     }
 
@@ -209,7 +209,7 @@ public final class TypeSwitch implements Detector {
         return chain.otherwise().isPresent() && chain.otherwise().get().work() != Work.THROWS;
     }
 
-    private static String message(Judged one, int siblings, boolean guarded, int missing) {
+    private static String message(Judged one, int siblings, int lookups, boolean guarded, int missing) {
         Variants variants = one.variants();
         String by = switch (variants.kind()) {
             case TYPES -> "the run-time type of " + one.chain().subject().text();
@@ -221,6 +221,9 @@ public final class TypeSwitch implements Detector {
         if (siblings > 0) {
             text.append("; ").append(siblings).append(siblings == 1 ? " other chain does" : " other chains do")
                     .append(" the same");
+        }
+        if (lookups > 0) {
+            text.append("; ").append(lookups).append(lookups == 1 ? " other choice looks" : " other choices look").append(" something up by it");
         }
         if (guarded) {
             text.append("; the compiler guards it");

@@ -312,5 +312,6 @@ class TypeSwitchTest {
                     %s
                 }""".formatted(other)));
         assertThat(finding.drag().reasons()).contains(places);
+        assertThat(finding.message().contains("1 other choice looks something up by it")).isEqualTo(places.startsWith("2"));
     }
 }
