@@ -14,11 +14,16 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** The runtimes in which routines of other languages than Java are observed. */
 public final class Runtimes {
+    /** What interpreters said that they are, by what starts them: asking costs as much as a small program. */
+    private static final Map<List<String>, List<String>> THEMSELVES = new ConcurrentHashMap<>();
+
     private Runtimes() {
     }
 
@@ -35,9 +40,10 @@ public final class Runtimes {
          * not see.
          */
         List<String> itself() {
-            if (command.size() > 1) {
-                return command;
-            }
+            return command.size() > 1 ? command : THEMSELVES.computeIfAbsent(command, each -> asked());
+        }
+
+        private List<String> asked() {
             List<String> asking = new ArrayList<>(command);
             asking.addAll(List.of("-c", "import sys; print(sys.executable or '')"));
             try {
