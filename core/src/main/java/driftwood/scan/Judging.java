@@ -19,6 +19,7 @@ import driftwood.smell.Sightings;
 import driftwood.source.Unread;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -27,6 +28,7 @@ import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** The second phase of a scan: detectors judge, in parallel, and patterns answer. */
 final class Judging {
@@ -97,10 +99,17 @@ final class Judging {
                 .collect(Collectors.toSet()), seen);
         List<Ruling> rulings = new ArrayList<>(Collections.nCopies(detectors.size(), null));
         Sightings sightings = new Sightings(sighted);
-        workers.share(detectors.size(), at -> rulings.set(at, ruling(detectors.get(at), program, sightings)));
+        List<Integer> order = longestFirst(detectors, sighted);
+        workers.share(detectors.size(), at -> rulings.set(order.get(at), ruling(detectors.get(order.get(at)), program, sightings)));
         Dependants dependants = new Dependants(whole.outlines(), rulings.stream().flatMap(each -> each.verdicts().stream())
                 .map(each -> each.finding().type()).collect(Collectors.toSet()));
         return rulings.stream().map(each -> (trees.isOne() ? each : each.of(wanted)).among(dependants)).toList();
+    }
+
+    /** The numbers of detectors, those first that have most to judge: the others fill the other threads meanwhile. */
+    private static List<Integer> longestFirst(List<Detector> detectors, Map<String, List<Seen<Object>>> sighted) {
+        return IntStream.range(0, detectors.size()).boxed().sorted(Comparator.comparingInt((Integer at) -> detectors.get(at).seers().stream()
+                .mapToInt(each -> sighted.get(each.key()).size()).sum()).reversed()).toList();
     }
 
     /** Smells that could not be judged for a reason of our own. */

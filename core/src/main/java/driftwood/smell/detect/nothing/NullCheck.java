@@ -23,6 +23,7 @@ import driftwood.smell.detect.nothing.NothingSighting.Kind;
 import driftwood.smell.see.Calls;
 import driftwood.source.Language;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -85,33 +86,42 @@ public final class NullCheck implements Detector {
             });
         }
         List<Finding> findings = new ArrayList<>();
+        Map<String, Map<String, List<CallFact>>> used = new HashMap<>();
         guards.forEach((symbol, places) -> {
             boolean matters = places.size() > 1 || spelledOut.contains(symbol);
             if (matters && !walked.contains(symbol) && places.stream().anyMatch(each -> each.reaction() != Reaction.THROWS)) {
-                findings.add(ofRoutine(sources.get(symbol), places, careless(program, sources, symbol, places), program));
+                List<CallFact> calls = used.computeIfAbsent(Symbol.of(symbol).member(), name -> used(name, program, sources)).getOrDefault(symbol, List.of());
+                findings.add(ofRoutine(sources.get(symbol), places, careless(calls, program, places), program));
             }
         });
         findings.addAll(new NullFields(program, own).findings(SMELL));
         return findings;
     }
 
-    /** Calls whose result is used at once, in routines that do not guard it. */
-    private static List<Place> careless(Program program, Sources sources, String symbol, List<Guard> guards) {
+    /** Calls of a name whose result is used at once, by the source that they mean: sources of one name share the search. */
+    private static Map<String, List<CallFact>> used(String name, Program program, Sources sources) {
+        Map<String, List<CallFact>> used = new HashMap<>();
+        for (CallFact call : program.callsOnResultOf(name)) {
+            Trail asked = call.trail().owner().unheld();
+            if (asked.isCall() && asked.lastName().equals(name)) {
+                sources.sourceOf(asked, call.within()).ifPresent(found -> used.computeIfAbsent(found.symbol(), key -> new ArrayList<>()).add(call));
+            }
+        }
+        return used;
+    }
+
+    /** Those of the calls that use a result at once which stand in routines that do not guard it. */
+    private static List<Place> careless(List<CallFact> used, Program program, List<Guard> guards) {
         Set<String> guarding = new HashSet<>();
         guards.forEach(each -> guarding.add(each.place().symbol()));
         List<Place> careless = new ArrayList<>();
         Set<String> told = new HashSet<>();
-        String name = Symbol.of(symbol).member();
-        for (CallFact call : program.callsOnResultOf(name)) {
-            Trail used = call.trail().owner().unheld();
-            if (used.isCall() && used.lastName().equals(name) && !guarding.contains(call.routine())
-                    && sources.sourceOf(used, call.within()).filter(found -> found.symbol().equals(symbol)).isPresent()) {
-                Optional<TypeOutline> around = program.type(call.within());
-                boolean test = around.map(type -> program.fileOf(type).test()).orElse(true);
-                if (!test && told.add(call.routine() + call.line())) {
-                    careless.add(new Place(around.get().file(), call.line(), call.line(), call.routine(),
-                            "uses the result unchecked: " + call.trail().lastName() + "()"));
-                }
+        for (CallFact call : used) {
+            Optional<TypeOutline> around = guarding.contains(call.routine()) ? Optional.empty() : program.type(call.within());
+            boolean test = around.map(type -> program.fileOf(type).test()).orElse(true);
+            if (!test && told.add(call.routine() + call.line())) {
+                careless.add(new Place(around.get().file(), call.line(), call.line(), call.routine(),
+                        "uses the result unchecked: " + call.trail().lastName() + "()"));
             }
         }
         return careless;
