@@ -84,12 +84,6 @@ public final class Program {
                 .filter(each -> !each.isConstructor() && each.takes(call.arguments())).toList();
     }
 
-    /** The one type of the project that can answer a call, where types are not declared; empty where several can. */
-    public Optional<TypeOutline> onlyAnswering(Trail call, String within) {
-        List<String> owners = answering(call, within).stream().map(RoutineOutline::owner).distinct().toList();
-        return owners.size() == 1 ? type(owners.get(0)).filter(type -> !type.isModule()) : Optional.empty();
-    }
-
     public List<Outline> outlines() {
         return outlines;
     }

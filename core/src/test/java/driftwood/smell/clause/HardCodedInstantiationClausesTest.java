@@ -512,5 +512,71 @@ class HardCodedInstantiationClausesTest extends Clauses {
                         digest.add(line)
                         digest.add(str(self.lines))
                 """);
+        python("a check that only the class itself runs").hasNot("""
+                class Digest:
+                    def __init__(self):
+                        self.text = ""
+
+                    def add(self, line):
+                        self.text += line
+
+                    @classmethod
+                    def try_out(cls):
+                        with open("digest.txt") as file:
+                            print(file.read())
+
+
+                class Desk:
+                    def __init__(self):
+                        self.lines = 0
+
+                    def post(self, line):
+                        self.lines += 1
+                        digest = Digest()
+                        digest.add(line)
+                        digest.add(str(self.lines))
+                """);
+        java("a routine of the class that the object calls").has("""
+                package quay;
+                import java.io.IOException;
+                import java.nio.file.Files;
+                import java.nio.file.Path;
+                class Log {
+                    static void write(String line) throws IOException { Files.writeString(Path.of("log.txt"), line); }
+                    void add(String line) throws IOException { write(line + "\\n"); }
+                }
+                class Desk {
+                    private int lines;
+                    void post(String line) throws IOException {
+                        lines++;
+                        Log log = new Log(); // <- hard-coded-instantiation
+                        log.add(line);
+                        log.add(String.valueOf(lines));
+                    }
+                }
+                """);
+        java("the clock beside other things").hasNot("""
+                package quay;
+                import java.util.Date;
+                class Order {
+                    private String berth = "";
+                    private int days;
+                    private Date when;
+                    void at(String name) { berth = name; }
+                    void lasting(int many) { days = many; }
+                    String berth() { return berth; }
+                    int cost(int rate) { return days * rate; }
+                    void send() { when = new Date(); }
+                }
+                class Desk {
+                    private int orders;
+                    void post(String berth) {
+                        orders++;
+                        Order order = new Order();
+                        order.at(berth);
+                        order.send();
+                    }
+                }
+                """);
     }
 }

@@ -258,5 +258,19 @@ class MismatchedInterfacesClausesTest extends Clauses {
                             return line.distance(p)
                         return abs(p)
                 """);
+        python("asked of what a library gave").hasNot("""
+                class Cursor:
+                    def get_size(self): return 1
+                class Pier:
+                    def count(self): return 2
+                class Channel:
+                    def __init__(self, found):
+                        self.found = found
+                    def cursor(self): return Cursor()
+                    def size(self, queue, broad):
+                        if broad:
+                            return self.cursor().get_size()
+                        return self.found.find({"queue": queue}).count()
+                """);
     }
 }

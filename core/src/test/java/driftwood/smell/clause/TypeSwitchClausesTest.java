@@ -904,5 +904,31 @@ class TypeSwitchClausesTest extends Clauses {
                         port.wait(kind)
                         port.open()
                 """);
+        python("endings that are cut off").hasNot("""
+                def stem(word):
+                    for suffix in ("ung", "heit", "keit", "lich"):
+                        if word.endswith(suffix):
+                            if suffix == "ung":
+                                word = word[:-len(suffix)]
+                            elif suffix == "heit":
+                                word = word[:-4] + "e"
+                            elif suffix in ("keit", "lich"):
+                                word = word.replace(suffix, "ig")
+                            break
+                    return word
+                """);
+        python("a kind of entry in a loop").has("""
+                def post(entries, book):
+                    for entry in entries:
+                        if entry.kind == "due":  # <- type-switch
+                            book.debit(entry.amount)
+                            book.mark(entry)
+                        elif entry.kind == "refund":
+                            book.credit(entry.amount)
+                            book.close(entry)
+                        elif entry.kind == "fine":
+                            book.debit(entry.amount * 2)
+                            book.warn(entry)
+                """);
     }
 }

@@ -58,7 +58,7 @@ final class Excuses {
                 Contract.HASH, Contract.ORDER) || Language.isAsked(chain.routineName(), Contract.COMPARISON) && !isOperator(chain) || isMain(chain) || isReading(chain) || isTaken(chain)
                 || PROTOCOL.matcher(chain.subject().text()).matches() || isOfAnswer(chain) || TAKEN.matcher(chain.subject().text()).matches()
                 || isOfToken(chain) || isTold(chain) || isForeign(chain) || namesBuiltIns(chain) || saysYesOrNo(chain)
-                || isOfCharacter(chain) || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
+                || isOfCharacter(chain) || isMeasured(chain) || chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.CHARACTER));
     }
 
     /** Texts that others have fixed, to which the project can add none. */
@@ -80,6 +80,15 @@ final class Excuses {
         boolean character = TOKEN.matcher(chain.subject().word()).matches() || chain.inLoop() && chain.subject().text().matches("\\w{1,2}");
         return character && !texts.isEmpty()
                 && texts.stream().allMatch(label -> label.kind() == Label.Kind.STRING && ONE.matcher(label.text()).matches());
+    }
+
+    /** A piece of text that an arm cuts off or measures, such as an ending: the cases are rules of a language, and no kinds. */
+    private static boolean isMeasured(Chain chain) {
+        String subject = Pattern.quote(chain.subject().text());
+        Pattern measured = Pattern.compile("(?s).*(\\b(len|strlen|count|ends_?with|starts_?with)\\(\\s*" + subject + "\\s*\\)|" + subject
+                + "\\.(length|size|Length)\\b).*", Pattern.CASE_INSENSITIVE);
+        return chain.inLoop() && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.OTHER))
+                && chain.arms().stream().anyMatch(arm -> measured.matcher(arm.does()).matches());
     }
 
     private static boolean isTold(Chain chain) {

@@ -100,7 +100,7 @@ public final class MismatchedInterfaces implements Detector {
                     && !each.use().isEmpty() && each.call().start() != Trail.Start.SUPER);
             Optional<TypeOutline> owner = armCall.flatMap(each ->
                     program.projectType(each.call().owner(), chain.within())
-                            .or(() -> program.onlyAnswering(each.call(), chain.within())));
+                            .or(() -> onlyAnswering(each.call(), chain.within(), program)));
             if (owner.isPresent() && !owner.get().name().equals(chain.within())
                     && !routines(armCall.get(), chain, program).isEmpty()) {
                 calls.putIfAbsent(owner.get(), armCall.get());
@@ -111,6 +111,19 @@ public final class MismatchedInterfaces implements Detector {
         boolean all = calling.size() == arms.size() || calling.size() == chain.arms().size();
         return calls.size() >= 2 && uses.size() == 1 && all && areMismatched(calls, chain, program) && !Alternatives.isStandIn(calls, chain, true)
                 ? Optional.of(new Choice(file, chain, calling, calls)) : nothing ? Optional.empty() : converting(file, chain, arms, program);
+    }
+
+    /**
+     * The one type of the project that can answer a call, where types are not declared; empty where several can, and where it
+     * is called on what nobody in the project gives.
+     */
+    private static Optional<TypeOutline> onlyAnswering(Trail call, String within, Program program) {
+        Trail receiver = call.owner();
+        if (receiver.isCall() && program.routinesAt(receiver, within).isEmpty() && program.answering(receiver, within).isEmpty()) {
+            return Optional.empty();
+        }
+        List<String> owners = program.answering(call, within).stream().map(RoutineOutline::owner).distinct().toList();
+        return owners.size() == 1 ? program.type(owners.get(0)).filter(type -> !type.isModule()) : Optional.empty();
     }
 
     /**

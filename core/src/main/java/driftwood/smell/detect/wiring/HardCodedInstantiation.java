@@ -2,6 +2,7 @@ package driftwood.smell.detect.wiring;
 
 import driftwood.program.FieldOutline;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.Step;
 import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
@@ -84,7 +85,7 @@ public final class HardCodedInstantiation implements Detector {
     public List<Finding> judge(Program program, Sightings sightings) {
         Map<String, List<Reach>> reaches = new LinkedHashMap<>();
         for (Seen<Reach> seen : sightings.of(ReachWalk.SEER)) {
-            if (seen.sighting().isEssential(isPrivate(seen.sighting(), program))) {
+            if (seen.sighting().isEssential(isPrivate(seen.sighting(), program)) && isOfAnInstance(seen.sighting(), program)) {
                 reaches.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }
@@ -109,14 +110,22 @@ public final class HardCodedInstantiation implements Detector {
         return findings;
     }
 
-    /** A type that does other things and prints something beside them. */
+    /** Whether an object of the type comes to it: what stands in a routine of the class itself counts where one of the object's calls that. */
+    private static boolean isOfAnInstance(Reach reach, Program program) {
+        Optional<TypeOutline> type = program.type(reach.type());
+        Optional<RoutineOutline> routine = type.flatMap(each -> each.routine(reach.routine())).filter(each -> each.traits().isStatic() && !each.traits().isPrivate());
+        return routine.isEmpty() || type.get().isModule() || type.get().routines().stream().filter(each -> !each.traits().isStatic())
+                .anyMatch(each -> program.callsBy(each).stream().anyMatch(call -> call.trail().lastName().equals(routine.get().name())));
+    }
+
+    /** A type that does other things, and prints something or asks the clock beside them. */
     private static boolean isAside(String type, List<Reach> reaches, Program program) {
         Set<String> printing = new HashSet<>();
         reaches.forEach(each -> printing.add(each.routine()));
         long working = program.type(type).stream().flatMap(each -> each.routines().stream())
                 .filter(each -> each.hasBody() && !each.isConstructor()).count();
-        boolean console = reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CONSOLE);
-        return printing.size() * (console ? 2L : SELDOM) < working;
+        boolean slight = reaches.stream().allMatch(each -> each.resource().kind() == Resource.Kind.CONSOLE || each.resource().kind() == Resource.Kind.CLOCK);
+        return printing.size() * (slight ? 2L : SELDOM) < working;
     }
 
     private static final long SELDOM = 25;
