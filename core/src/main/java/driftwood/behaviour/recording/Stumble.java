@@ -11,6 +11,9 @@ import java.util.List;
 final class Stumble {
     private static final List<String> EFFECTS = List.of("leaves", "prints", "complains", "asks", "files");
 
+    /** The interpreter's own words, which name what was asked first and nothing that the code says. */
+    private static final String OWN_WORDS = "'NoneType' object has no attribute '\\w+'.*";
+
     private Stumble() {
     }
 
@@ -43,7 +46,14 @@ final class Stumble {
                 level.remove(each);
             }
         }
+        if (isInOwnWords(recorded) && isInOwnWords(now) && recorded.at("/throws/is").equals(now.at("/throws/is"))) {
+            level.withObject("/throws").set("message", recorded.at("/throws/message"));
+        }
         return level;
+    }
+
+    private static boolean isInOwnWords(JsonNode outcome) {
+        return outcome.at("/throws/message").asText().matches(OWN_WORDS);
     }
 
     /** A case that goes on after one that left something else behind: from there on nothing can be compared. @param before the steps up to there */

@@ -244,9 +244,15 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         }
         if (kind == OutcomeKind.SETS) {
             String before = needsOld || !Completion.canComplete(kept) && workspace.uses().of(variable).stream().noneMatch(use -> kept.stream().anyMatch(each -> Uses.isWithin(use, each))) ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + ";\n";
-            return before + code + (Completion.canComplete(kept) ? "\nreturn " + variable.getSimpleName() + ";" : "");
+            return declaring(before, code) + (Completion.canComplete(kept) ? "\nreturn " + variable.getSimpleName() + ";" : "");
         }
         return code;
+    }
+
+    /** A declaration and the code behind it: one statement where the first thing that the code does is to give the local its value. */
+    private String declaring(String declaration, String code) {
+        boolean sets = !declaration.isEmpty() && code.startsWith(variable.getSimpleName() + " = ");
+        return sets ? declaration.substring(0, declaration.indexOf(variable.getSimpleName() + ";")) + code : declaration + code;
     }
 
     /** The comments that stand right before a statement, each on a line. */

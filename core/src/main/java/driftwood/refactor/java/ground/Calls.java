@@ -129,6 +129,11 @@ public final class Calls {
         return family;
     }
 
+    /** Whether no type of the project overrides it. */
+    public boolean isSole(ExecutableElement routine) {
+        return types().stream().flatMap(type -> methods(type, routine).stream()).noneMatch(own -> !own.equals(routine) && isOne(own, routine));
+    }
+
     private boolean isOne(ExecutableElement own, ExecutableElement other) {
         return workspace.elements().overrides(own, other, (TypeElement) own.getEnclosingElement())
                 || workspace.elements().overrides(other, own, (TypeElement) other.getEnclosingElement());

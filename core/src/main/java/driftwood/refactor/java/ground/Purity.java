@@ -125,7 +125,7 @@ public final class Purity {
     }
 
     /** Whether working an expression out may change something: to ask an object for what it holds does not. */
-    private static boolean acts(Workspace workspace, TreePath expression) {
+    public static boolean acts(Workspace workspace, TreePath expression) {
         return anyActs(expression, each -> each.getLeaf().getKind() == Tree.Kind.METHOD_INVOCATION ? !(workspace.element(each) instanceof ExecutableElement routine && isAnswer(workspace, routine))
                 : each.getLeaf().getKind() == Tree.Kind.NEW_CLASS && !isPlain(workspace, each));
     }

@@ -86,6 +86,7 @@ class CommentsTest {
             /** @return the pilot, or {@code null} */         | /** @return the pilot, or {@code Optional.empty()} */
             /** @return the pilot, or <code>null</code> */    | /** @return the pilot, or {@code Optional.empty()} */
             /** @return the pilot or null if away */          | /** @return the pilot or an empty Optional if away */
+            /** @return null where no pilot is on duty */      | /** @return an empty Optional where no pilot is on duty */
             /** @param a or null @return the pilot */         | /** @param a or null @return the pilot */
             /** Nullable things. */                           | /** Nullable things. */
             /** @param a may be {@code null} */               | /** @param a may be {@code null} */

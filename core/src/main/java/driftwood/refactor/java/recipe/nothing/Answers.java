@@ -1,16 +1,21 @@
 package driftwood.refactor.java.recipe.nothing;
 
 import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Purity;
+import driftwood.refactor.java.ground.Workspace;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.type.TypeKind;
 
@@ -58,7 +63,21 @@ final class Answers {
 
     /** Whether a call does nothing but ask: its arguments can be worked out where there is nothing as well. */
     boolean isHarmless(TreePath call, Asked asked) {
-        return asked.called(call).isPresent() && ((MethodInvocationTree) call.getLeaf()).getArguments().stream().noneMatch((ExpressionTree each) -> Purity.mayAct(new TreePath(call, each)));
+        return asked.called(call).isPresent() && ((MethodInvocationTree) call.getLeaf()).getArguments().stream().map((ExpressionTree each) -> new TreePath(call, each))
+                .allMatch(each -> !Purity.mayAct(each) || !Purity.acts(asked.workspace(), each) && isAskedBefore(asked.workspace(), each));
+    }
+
+    /** Whether an argument asks an object that the routine has asked before, so that it is there. */
+    private static boolean isAskedBefore(Workspace workspace, TreePath argument) {
+        TreePath routine = argument;
+        while (routine != null && !(routine.getLeaf() instanceof MethodTree)) {
+            routine = routine.getParentPath();
+        }
+        if (routine == null || !(argument.getLeaf() instanceof MethodInvocationTree call && call.getMethodSelect() instanceof MemberSelectTree select && select.getExpression() instanceof IdentifierTree)) {
+            return false;
+        }
+        String before = workspace.unit(argument).text().substring(workspace.from(routine), workspace.from(argument));
+        return Pattern.compile("\\b" + Pattern.quote(select.getExpression().toString()) + "\\.\\w").matcher(before).find();
     }
 
     private void note(ExecutableElement routine, String value) {

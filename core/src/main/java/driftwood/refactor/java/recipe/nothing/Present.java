@@ -14,6 +14,7 @@ import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreeScanner;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.EnumSet;
@@ -91,7 +92,8 @@ final class Present {
         }
         boolean own = called.getMethodSelect() instanceof IdentifierTree && isInFinalClass(call);
         boolean sole = own || routine.getEnclosingElement().getModifiers().contains(Modifier.FINAL)
-                || routine.getModifiers().stream().anyMatch(Set.of(Modifier.PRIVATE, Modifier.STATIC, Modifier.FINAL)::contains);
+                || routine.getModifiers().stream().anyMatch(Set.of(Modifier.PRIVATE, Modifier.STATIC, Modifier.FINAL)::contains)
+                || workspace.isHere(routine.getEnclosingElement()) && new Calls(workspace).isSole(routine);
         List<TreePath> values = sole ? workspace.read(routine).map(each -> new Returned(workspace, Set.of(routine)).values(each)).orElse(List.of()) : List.of();
         return !values.isEmpty() && values.stream().allMatch(each -> each.getLeaf() != null && MADE.contains(each.getLeaf().getKind()));
     }
