@@ -101,6 +101,11 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         return new Outcome(kind, variable, target, needsOld, type, left, asks && captures.stream().anyMatch(Captures::needsObject), thrown);
     }
 
+    /** The same where the object around is not needed after all. */
+    public Outcome withoutObject() {
+        return new Outcome(kind, variable, target, needsOld, type, needs, false, thrown);
+    }
+
     private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written, boolean complete) {
         if (decision.isValue()) {
             if (!written.isEmpty()) {

@@ -43,6 +43,8 @@ final class Answering {
     private final Variants kinds;
     private final Decision decision;
     private final Outcome outcome;
+    /** Where the object around is needed for nothing but to ask it again. */
+    private final Optional<Recurring> recurring;
     private final TypeElement base;
     private final String routine;
     private final String context;
@@ -59,8 +61,10 @@ final class Answering {
         Optional.ofNullable(workspace.element(decision.subject())).filter(each -> !each.getKind().isField()).ifPresent(known::add);
         decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
         Outcome whole = Outcome.of(workspace, decision, known, decision.otherwise().isPresent() || kinds.areAll()).ending(workspace, decision, kinds.areAll());
-        this.outcome = kinds.areAll() ? whole.of(workspace, decision.arms()) : whole;
+        Outcome moved = kinds.areAll() ? whole.of(workspace, decision.arms()) : whole;
         this.routine = name(names);
+        this.recurring = Recurring.of(workspace, around, decision, moved, kinds.areAll() ? decision.arms() : decision.all(), base, routine);
+        this.outcome = recurring.isPresent() ? moved.withoutObject() : moved;
         String proposed = Words.lower(home.getSimpleName().toString());
         this.context = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(proposed)) || SourceVersion.isKeyword(proposed) ? "around" : proposed;
     }
@@ -194,7 +198,7 @@ final class Answering {
                 && arm.body().stream().anyMatch(each -> workspace.uses().of(asked.get(), each).stream().anyMatch(Moving::isWritten))) {
             throw new Refused("an arm replaces " + asked.get().getSimpleName() + " itself");
         }
-        String code = outcome.code(workspace, arm, moving, type -> drafting.imports().name(type, unit));
+        String code = outcome.code(workspace, arm, recurring.map(each -> each.anew(moving)).orElse(moving), type -> drafting.imports().name(type, unit));
         new Openings(drafting).open(moving.needed(), home, target);
         return code.replaceAll("^\\s*\\n", "");
     }
