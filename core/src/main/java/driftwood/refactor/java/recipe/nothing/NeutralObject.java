@@ -2,12 +2,15 @@ package driftwood.refactor.java.recipe.nothing;
 
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
+import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Calls.Call;
+import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.EarlyRecipe;
 import driftwood.refactor.java.ground.Unit;
@@ -135,6 +138,12 @@ public final class NeutralObject implements EarlyRecipe {
             drafting.answersOtherwise(each);
             TreePath path = workspace.path(each).orElseThrow();
             Unit unit = workspace.unit(path);
+            Nullness.forget(drafting, path, ((MethodTree) path.getLeaf()).getModifiers());
+            String said = Comments.before(workspace, path);
+            String now = Comments.returning(said, Words.one(name));
+            if (!now.equals(said)) {
+                drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
+            }
             String none = guards.instance(type, name, unit);
             new Returned(workspace, family).values(path).forEach(value -> guards.wrap(value, none, unit));
         }
