@@ -21,6 +21,7 @@ import driftwood.refactor.java.recipe.Recipes;
 import driftwood.smell.Finding;
 import driftwood.source.SourceFile;
 import driftwood.source.SourceText;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -131,6 +132,7 @@ public final class JavaRefactorings implements Craft {
             if (stages.isEmpty()) {
                 throw new Refused("there is nothing to change");
             }
+            refuseOverwriting(stages, ground.texts().keySet());
             new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
             Written all = new Written(stages, ground.texts());
             Refactoring done = new Refactoring(stages, all.originals(), drafting.meant(), drafting.gone(), drafting.closed(),
@@ -140,6 +142,14 @@ public final class JavaRefactorings implements Craft {
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
+    }
+
+    /** @throws Refused where a file would be written that is there and was not looked at */
+    private void refuseOverwriting(List<Stage> stages, Set<String> seen) {
+        stages.stream().flatMap(each -> each.files().keySet().stream()).filter(each -> !seen.contains(each) && !written.containsKey(each) && Files.exists(site.root().resolve(each)))
+                .findFirst().ifPresent(each -> {
+                    throw new Refused("there is a file " + each + " already; give what would be in it another name with --name ROLE=NAME");
+                });
     }
 
     /** What another recipe makes of the code as one has left it, behind that. */

@@ -132,12 +132,18 @@ public final class Drafting {
             String name = name(role, each);
             boolean taken = workspace.elements().getTypeElement(around.isEmpty() ? name : around + "." + name) != null;
             boolean within = ElementFilter.typesIn(beside.getEnclosedElements()).stream().anyMatch(type -> type.getSimpleName().contentEquals(name));
-            if (!taken && !within && !isImported(name, beside) && workspace.elements().getTypeElement("java.lang." + name) == null) {
+            if (!taken && !within && !isImported(name, beside) && !isFile(name, beside) && workspace.elements().getTypeElement("java.lang." + name) == null) {
                 return name;
             }
         }
         throw new Refused((terms.chosen().containsKey(role) ? "there is a " + terms.chosen().get(role) + " already" : "there is a " + proposed[0] + " already")
                 + "; give it another name with --name " + role + "=NAME");
+    }
+
+    /** Whether a file of that name stands where the type's own would: types of other names may be in it. */
+    private boolean isFile(String name, TypeElement beside) {
+        return workspace.path(Workspace.outermost(beside)).map(workspace::unit).filter(here -> workspace.units().stream()
+                .anyMatch(each -> each.file().equals(here.file().substring(0, here.file().lastIndexOf('/') + 1) + name + ".java"))).isPresent();
     }
 
     /** Whether a name already means a type of another package where a type is declared. */

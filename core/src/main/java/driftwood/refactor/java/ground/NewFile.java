@@ -101,8 +101,16 @@ public final class NewFile {
         return this;
     }
 
-    /** Writes the file in the stage that is being written. @param code of the type, with four blanks a level */
+    /**
+     * Writes the file in the stage that is being written.
+     *
+     * @param code of the type, with four blanks a level
+     * @throws Refused where the file is there already
+     */
     public void write(String code) {
+        if (drafting.workspace().units().stream().anyMatch(each -> each.file().equals(path()))) {
+            throw new Refused("there is a file " + path() + " already; give what would be in it another name with --name ROLE=NAME");
+        }
         String around = Imports.packageOf(beside);
         StringBuilder text = new StringBuilder(head());
         text.append(around.isEmpty() ? "" : "package " + around + ";\n\n");

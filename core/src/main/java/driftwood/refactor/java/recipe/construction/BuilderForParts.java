@@ -116,6 +116,7 @@ public final class BuilderForParts implements Recipe {
             } else {
                 drafting.script().stage("Let only the builder make one", List.of(workspace.place(later.home, "private")));
                 drafting.changes(later.constructor);
+                drafting.closes(later.constructor);
                 drafting.declarations().add(later.home, "private " + name + "() {\n}", Where.FIELDS);
             }
         }
