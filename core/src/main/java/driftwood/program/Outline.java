@@ -42,7 +42,7 @@ public record Outline(String file, Language language, boolean test, int lines, S
 
     /** The same outline, without some of its routines. @param kept which of them stay */
     Outline with(Predicate<RoutineOutline> kept) {
-        return new Outline(file, language, test, lines, packageName, imports, types.stream().map(each -> each.with(kept)).toList(), creations, calls, named);
+        return new Outline(file, language, test, lines, packageName, imports, types.stream().map(each -> each.with(kept, !language.isDuckTyped())).toList(), creations, calls, named);
     }
 
     /** The same outline, with other creations and calls. */

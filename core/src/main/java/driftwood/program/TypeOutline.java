@@ -2,9 +2,11 @@ package driftwood.program;
 
 import driftwood.pack.Line;
 import driftwood.tree.Mark;
+import driftwood.tree.RoutineKind;
 import driftwood.tree.Traits;
 import driftwood.tree.TypeKind;
 import driftwood.tree.TypeRef;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -50,10 +52,21 @@ public record TypeOutline(String name, String outer, String file, TypeKind kind,
         return traits.has(Mark.PARTIAL);
     }
 
-    /** The same type without some of its routines. @param kept which of them stay */
-    TypeOutline with(Predicate<RoutineOutline> kept) {
-        return new TypeOutline(name, outer, file, kind, traits, typeParameters, supertypes, permitted, fields,
-                routines.stream().filter(kept).toList(), constants, anonymous, line, endLine);
+    /**
+     * The same type without some of its routines.
+     *
+     * @param kept    which of them stay; asked also of the constructor that a class has where none is written
+     * @param implied whether there is such a one: a class of which no constructor stays can be made by nobody then
+     */
+    TypeOutline with(Predicate<RoutineOutline> kept, boolean implied) {
+        List<RoutineOutline> left = new ArrayList<>(routines.stream().filter(kept).toList());
+        RoutineOutline plain = new RoutineOutline(file, name, simpleName(), RoutineKind.CONSTRUCTOR, new Traits(Set.of(Mark.PRIVATE), Set.of()), List.of(), TypeRef.NONE,
+                List.of(), true, true, line, line);
+        boolean closed = constructors().isEmpty() ? !kept.test(plain) : left.stream().noneMatch(RoutineOutline::isConstructor);
+        if (implied && kind == TypeKind.CLASS && closed) {
+            left.add(plain);
+        }
+        return new TypeOutline(name, outer, file, kind, traits, typeParameters, supertypes, permitted, fields, left, constants, anonymous, line, endLine);
     }
 
     /** This type and what another of its declarations adds to it. */

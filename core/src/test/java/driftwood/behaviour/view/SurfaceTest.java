@@ -104,4 +104,23 @@ class SurfaceTest {
                 .containsExactly("quay.Gate#new", "quay.Gate#open()", "quay.Gate#count()");
         assertThat(surface.left()).containsExactly("quay.Gate#main(String[]): a main routine");
     }
+
+    @Test
+    void aClassOfWhichNoConstructorStaysCanBeMadeByNobody() {
+        Scan.Result result = Given.scan("type-switch", """
+                package quay;
+                class Bill { int sum; void add(int n) { sum += n; } }
+                class Berth { Berth() { } }
+                class Crane { Crane(int n) { } Crane() { } }
+                """);
+        for (String each : List.of("quay.Bill", "quay.Berth")) {
+            assertThat(makeable(result, each)).isTrue();
+            assertThat(makeable(result.with(routine -> !routine.isConstructor()), each)).isFalse();
+        }
+        assertThat(makeable(result.with(routine -> !routine.isConstructor() || routine.parameters().size() == 1), "quay.Crane")).isTrue();
+    }
+
+    private static boolean makeable(Scan.Result result, String type) {
+        return new Ways(result.program()).isMakeable(result.program().type(type).orElseThrow());
+    }
 }
