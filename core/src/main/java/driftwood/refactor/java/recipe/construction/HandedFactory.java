@@ -54,7 +54,7 @@ public final class HandedFactory implements Recipe {
         }
         drafting.script().stage("Add " + factory + ", which creates a " + simple, all.creations().stream().map(each -> workspace.place(each, "is created here")).toList());
         NewFile file = new NewFile(drafting, unit, factory);
-        file.write("/** Creates a " + simple + ". */\n@FunctionalInterface\n" + Drafting.openness(client) + "interface " + factory + " {\n    " + file.name(product) + " create"
+        file.write("/** Creates " + Words.one(simple) + ". */\n@FunctionalInterface\n" + Drafting.openness(client) + "interface " + factory + " {\n    " + file.name(product) + " create"
                 + file.taking(all.parameters(), all.constructor()) + ";\n}\n");
         drafting.script().stage("Let " + client.getSimpleName() + " be given one, and use its own only where nobody does", all.creations().stream().map(each -> workspace.place(each, "asks the factory")).toList());
         drafting.declarations().add(workspace.path(client).orElseThrow(), "private final " + factory + " " + field + ";", Where.FIELDS);

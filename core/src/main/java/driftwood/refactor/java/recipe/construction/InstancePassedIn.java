@@ -6,6 +6,7 @@ import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
@@ -79,7 +80,7 @@ public final class InstancePassedIn implements Recipe {
         void write() {
             String simple = sole.type().getSimpleName().toString();
             String users = assembly.users().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
-            script.stage("Let " + users + " take a " + simple + ", and make one of their own only where nobody hands one over",
+            script.stage("Let " + users + " take " + Words.one(simple) + ", and make one of their own only where nobody hands one over",
                     sole.calls().stream().filter(assembly::isWithinUser).map(each -> workspace.place(each.path(), "makes its own")).toList());
             List<TakenAtTheStart> taking = assembly.users().stream().map(each -> new TakenAtTheStart(drafting, each, assembly, created(workspace.unit(workspace.path(each).orElseThrow())))).toList();
             taking.forEach(TakenAtTheStart::write);

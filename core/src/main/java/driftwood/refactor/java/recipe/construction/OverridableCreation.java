@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.construction;
 
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Calls;
@@ -56,8 +57,8 @@ public final class OverridableCreation implements Recipe {
             throw new Refused(client.getSimpleName() + " has a " + name + "() already; give it another name with --name creator=NAME");
         }
         Unit unit = workspace.unit(workspace.path(client).orElseThrow());
-        drafting.script().stage("Add " + name + "(), which creates a " + simple + " and may be overridden", all.creations().stream().map(each -> workspace.place(each, "is created here")).toList());
-        drafting.declarations().add(workspace.path(client).orElseThrow(), "/** Creates a " + simple + "; a subclass may create another. */\nprotected "
+        drafting.script().stage("Add " + name + "(), which creates " + Words.one(simple) + " and may be overridden", all.creations().stream().map(each -> workspace.place(each, "is created here")).toList());
+        drafting.declarations().add(workspace.path(client).orElseThrow(), "/** Creates " + Words.one(simple) + "; a subclass may create another. */\nprotected "
                 + drafting.imports().name(product, unit) + " " + name + "(" + drafting.imports().parameters(List.copyOf(all.parameters()), unit) + ")"
                 + drafting.imports().thrown(all.constructor().getThrownTypes(), unit) + " {\n    return " + all.creation(workspace) + ";\n}", Where.END);
         drafting.script().stage("Let " + client.getSimpleName() + " ask it", all.creations().stream().map(each -> workspace.place(each, "asks it")).toList());

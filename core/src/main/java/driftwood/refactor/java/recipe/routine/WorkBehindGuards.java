@@ -6,6 +6,7 @@ import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Captures;
@@ -73,13 +74,13 @@ public final class WorkBehindGuards implements Recipe {
         new Openings(drafting).openBeside(captures.statics().stream().filter(each -> home.equals(each.getEnclosingElement())).collect(Collectors.toSet()));
         NewFile file = new NewFile(drafting, unit, contract);
         String head = file.head(routine);
-        file.write("/** What a " + simple + " does, with guards around it or without. */\n" + Drafting.openness(home) + "interface " + contract + " {\n    " + head + ";\n}\n");
+        file.write("/** What " + Words.one(simple) + " does, with guards around it or without. */\n" + Drafting.openness(home) + "interface " + contract + " {\n    " + head + ";\n}\n");
         NewFile alone = new NewFile(drafting, unit, plain);
         String moved = new Rewriting(workspace, each -> qualified(workspace, each, home)).of(work);
         String body = core.getLeaf() instanceof VariableTree ? "return " + moved + ";" : moved;
         String text = fields.declared(alone, workspace) + fields.constructor(alone, plain) + "    @Override\n    public " + alone.head(routine) + " {\n        "
                 + unit.bare(body, unit.indentAt(workspace.from(core))).replace("\n", "\n        ") + "\n    }\n";
-        alone.importing(text).write("/** Does the work of a " + simple + " and guards nothing. */\nclass " + plain + " implements " + contract + " {\n" + text + "}\n");
+        alone.importing(text).write("/** Does the work of " + Words.one(simple) + " and guards nothing. */\nclass " + plain + " implements " + contract + " {\n" + text + "}\n");
 
         drafting.script().stage("Let " + simple + " guard one and pass on to it", List.of(workspace.place(path, "keeps its guards")));
         drafting.declarations().implement(workspace.path(home).orElseThrow(), contract);

@@ -137,7 +137,7 @@ public final class TwoDirections implements GridRecipe {
                 NewFile file = new NewFile(drafting, unit, type);
                 StringBuilder heads = new StringBuilder();
                 routines.forEach(each -> heads.append(heads.isEmpty() ? "" : "\n").append("    ").append(file.head(first.routines().get(each))).append(";\n"));
-                file.write("/** What a " + parent.getSimpleName() + " does by one part of its kind. */\ninterface " + type + " {\n" + heads + "}\n");
+                file.write("/** What " + Words.one(parent.getSimpleName()) + " does by one part of its kind. */\ninterface " + type + " {\n" + heads + "}\n");
                 classes.forEach((each, name) -> {
                     GridCell cell = cells.entrySet().stream().filter(one -> word.apply(one.getKey()).equals(each)).findFirst().orElseThrow().getValue();
                     StringBuilder code = new StringBuilder(cell.constants(routines));
