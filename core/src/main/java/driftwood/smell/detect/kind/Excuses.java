@@ -84,11 +84,15 @@ final class Excuses {
 
     /** A piece of text that an arm cuts off or measures, such as an ending: the cases are rules of a language, and no kinds. */
     private static boolean isMeasured(Chain chain) {
+        boolean text = chain.inLoop() && chain.subject().text().matches("[\\w$@]+") && chain.arms().stream().anyMatch(arm -> arm.isOn(Label.Kind.STRING))
+                && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.OTHER));
+        if (!text) {
+            return false;
+        }
         String subject = Pattern.quote(chain.subject().text());
-        Pattern measured = Pattern.compile("(?s).*(\\b(len|strlen|count|ends_?with|starts_?with)\\(\\s*" + subject + "\\s*\\)|" + subject
-                + "\\.(length|size|Length)\\b).*", Pattern.CASE_INSENSITIVE);
-        return chain.inLoop() && chain.arms().stream().allMatch(arm -> arm.isOn(Label.Kind.STRING) || arm.isOn(Label.Kind.OTHER))
-                && chain.arms().stream().anyMatch(arm -> measured.matcher(arm.does()).matches());
+        Pattern measured = Pattern.compile("(?is).*(\\b(len|strlen|count|ends_?with|starts_?with)\\(\\s*" + subject + "\\s*\\)|(?<![\\w$@])" + subject
+                + "\\.(length|size)\\b).*");
+        return chain.arms().stream().anyMatch(arm -> measured.matcher(arm.does()).matches());
     }
 
     private static boolean isTold(Chain chain) {

@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.nothing;
 
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
@@ -67,7 +68,7 @@ final class Answers {
                 .allMatch(each -> !Purity.mayAct(each) || !Purity.acts(asked.workspace(), each) && isAskedBefore(asked.workspace(), each));
     }
 
-    /** Whether an argument asks an object that the routine has asked before, so that it is there. */
+    /** Whether an argument asks an object that the routine has asked before whatever happened, so that it is there. */
     private static boolean isAskedBefore(Workspace workspace, TreePath argument) {
         TreePath routine = argument;
         while (routine != null && !(routine.getLeaf() instanceof MethodTree)) {
@@ -76,8 +77,11 @@ final class Answers {
         if (routine == null || !(argument.getLeaf() instanceof MethodInvocationTree call && call.getMethodSelect() instanceof MemberSelectTree select && select.getExpression() instanceof IdentifierTree)) {
             return false;
         }
-        String before = workspace.unit(argument).text().substring(workspace.from(routine), workspace.from(argument));
-        return Pattern.compile("\\b" + Pattern.quote(select.getExpression().toString()) + "\\.\\w").matcher(before).find();
+        BlockTree body = ((MethodTree) routine.getLeaf()).getBody();
+        TreePath block = new TreePath(routine, body);
+        Pattern asked = Pattern.compile("(?s)(?!.*(&&|\\|\\||\\?|->)).*\\b" + Pattern.quote(select.getExpression().toString()) + "\\.\\w.*");
+        return body.getStatements().stream().filter(each -> each.getKind() == Tree.Kind.VARIABLE || each.getKind() == Tree.Kind.EXPRESSION_STATEMENT)
+                .map(each -> new TreePath(block, each)).anyMatch(each -> workspace.to(each) <= workspace.from(argument) && asked.matcher(workspace.text(each)).matches());
     }
 
     private void note(ExecutableElement routine, String value) {
