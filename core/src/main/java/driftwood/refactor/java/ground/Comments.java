@@ -3,6 +3,7 @@ package driftwood.refactor.java.ground;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -16,6 +17,16 @@ public final class Comments {
         Unit unit = workspace.unit(declaration);
         int at = workspace.from(declaration);
         return unit.text().substring(Declarations.fromComments(unit, at), at);
+    }
+
+    /** Rewrites the comments before a declaration, in the stage that is being written. */
+    public static void rewrite(Drafting drafting, TreePath declaration, UnaryOperator<String> anew) {
+        Workspace workspace = drafting.workspace();
+        String said = before(workspace, declaration);
+        String now = anew.apply(said);
+        if (!now.equals(said)) {
+            drafting.script().replace(workspace.unit(declaration).file(), workspace.from(declaration) - said.length(), workspace.from(declaration), now);
+        }
     }
 
     /** The doc comment of a declaration, for one that takes its place: with a line feed behind it, without the indentation; empty where there is none. */

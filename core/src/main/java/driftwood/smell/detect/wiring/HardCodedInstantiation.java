@@ -30,6 +30,7 @@ import driftwood.smell.see.reach.ReachWalk;
 import driftwood.smell.see.reach.Resource;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -83,31 +84,32 @@ public final class HardCodedInstantiation implements Detector {
 
     @Override
     public List<Finding> judge(Program program, Sightings sightings) {
-        Map<String, List<Reach>> reaches = new LinkedHashMap<>();
+        Map<String, List<Reach>> reaches = new HashMap<>();
         for (Seen<Reach> seen : sightings.of(ReachWalk.SEER)) {
-            if (seen.sighting().isEssential(isPrivate(seen.sighting(), program)) && isOfAnInstance(seen.sighting(), program)) {
+            if (seen.sighting().isEssential(isPrivate(seen.sighting(), program))) {
                 reaches.computeIfAbsent(seen.sighting().type(), key -> new ArrayList<>()).add(seen.sighting());
             }
         }
-        reaches.entrySet().removeIf(each -> isAside(each.getKey(), each.getValue(), program));
         Helpers helpers = new Helpers(program, sightings);
-        Set<String> asked = new HashSet<>(reaches.keySet());
+        Map<String, List<Reach>> reached = new HashMap<>();
         Map<String, Group> groups = new LinkedHashMap<>();
         for (Seen<Instantiation> seen : sightings.of(CreationWalk.SEER)) {
             if (!seen.test()) {
-                gather(seen, program, groups, made -> {
-                    if (asked.add(made.name())) {
-                        helpers.of(made).ifPresent(reach -> reaches.put(made.name(), List.of(reach)));
-                    }
-                    return reaches.containsKey(made.name());
-                });
+                gather(seen, program, groups, made -> !reached.computeIfAbsent(made.name(), name ->
+                        reached(made, reaches.getOrDefault(name, List.of()), helpers, program)).isEmpty());
             }
         }
         List<Finding> findings = new ArrayList<>();
         for (Group group : groups.values()) {
-            findings.add(finding(group, reaches.get(group.collaborator().name()), program));
+            findings.add(finding(group, reached.get(group.collaborator().name()), program));
         }
         return findings;
+    }
+
+    /** What an object of a type reaches, itself or else by helpers; asked only of types that somebody creates. */
+    private static List<Reach> reached(TypeOutline type, List<Reach> seen, Helpers helpers, Program program) {
+        List<Reach> own = seen.stream().filter(each -> isOfAnInstance(each, program)).toList();
+        return own.isEmpty() || isAside(type.name(), own, program) ? helpers.of(type).map(List::of).orElse(List.of()) : own;
     }
 
     /** Whether an object of the type comes to it: what stands in a routine of the class itself counts where one of the object's calls that. */

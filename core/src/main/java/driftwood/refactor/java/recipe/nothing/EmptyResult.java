@@ -173,11 +173,7 @@ public final class EmptyResult implements Recipe {
             MethodTree tree = (MethodTree) path.getLeaf();
             Unit unit = workspace.unit(path);
             Nullness.forget(drafting, path, tree.getModifiers());
-            String said = Comments.before(workspace, path);
-            String now = Comments.returning(said, "an empty " + kind);
-            if (!now.equals(said)) {
-                drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
-            }
+            Comments.rewrite(drafting, path, comment -> Comments.returning(comment, "an empty " + kind));
             String none = none(unit);
             returned.values(path).forEach(value -> out.wrap(value, none, unit));
         }

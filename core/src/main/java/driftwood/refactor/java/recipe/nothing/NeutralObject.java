@@ -139,11 +139,7 @@ public final class NeutralObject implements EarlyRecipe {
             TreePath path = workspace.path(each).orElseThrow();
             Unit unit = workspace.unit(path);
             Nullness.forget(drafting, path, ((MethodTree) path.getLeaf()).getModifiers());
-            String said = Comments.before(workspace, path);
-            String now = Comments.returning(said, Words.one(name));
-            if (!now.equals(said)) {
-                drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
-            }
+            Comments.rewrite(drafting, path, comment -> Comments.returning(comment, Words.one(name)));
             String none = guards.instance(type, name, unit);
             new Returned(workspace, family).values(path).forEach(value -> guards.wrap(value, none, unit));
         }

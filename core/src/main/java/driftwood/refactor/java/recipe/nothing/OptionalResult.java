@@ -135,11 +135,7 @@ public final class OptionalResult implements Recipe {
             Nullness.forget(drafting, path, tree.getModifiers());
             drafting.script().insert(unit.file(), workspace.from(type), optional + "<");
             drafting.script().insert(unit.file(), workspace.to(type), ">");
-            String said = Comments.before(workspace, path);
-            String now = Comments.optional(said);
-            if (!now.equals(said)) {
-                drafting.script().replace(unit.file(), workspace.from(path) - said.length(), workspace.from(path), now);
-            }
+            Comments.rewrite(drafting, path, Comments::optional);
             returned.values(path).forEach(value -> wrap(value, optional, unit));
         }
 
