@@ -51,6 +51,57 @@ class ThresholdLadderClausesTest extends Clauses {
                     String decide(Permit p) { return "b"; }
                 }
                 """);
+        java("hands on and says that it did").has("""
+                package quay;
+                class Complaints {
+                    Clerk clerk;
+                    Captain captain;
+                    boolean handle(Letter letter, String boat) {
+                        if (letter.weight() < 3) { // <- threshold-ladder
+                            clerk.thank(letter);
+                            return true;
+                        } else if (letter.weight() < 7) {
+                            captain.answer(letter, boat);
+                            return true;
+                        }
+                        return false;
+                    }
+                }
+                class Letter {
+                    int w;
+                    int weight() { return w; }
+                }
+                class Clerk {
+                    void thank(Letter l) { System.out.println(l); }
+                }
+                class Captain {
+                    void answer(Letter l, String b) { System.out.println(l + b); }
+                }
+                """);
+        java("the same call with other numbers").hasNot("""
+                package quay;
+                class Digits {
+                    Roll put(Roll roll, int n) {
+                        if (n < 10) {
+                            roll.add(n);
+                            return roll;
+                        } else if (n < 100) {
+                            roll.add(n / 10);
+                            roll.add(n % 10);
+                            return roll;
+                        } else {
+                            roll.add(n / 100);
+                            roll.add(n / 10 % 10);
+                            roll.add(n % 10);
+                            return roll;
+                        }
+                    }
+                }
+                class Roll {
+                    int sum;
+                    void add(int digit) { sum += digit; }
+                }
+                """);
         java("ranges").has("""
                 package quay;
                 class Office {

@@ -5,6 +5,7 @@ import driftwood.program.Program;
 import driftwood.program.Trail;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Arm;
+import driftwood.smell.Chain.ArmCall;
 import driftwood.smell.Chain.Label;
 import driftwood.smell.Chain.Work;
 import driftwood.smell.Detector;
@@ -88,11 +89,22 @@ public final class ThresholdLadder implements Detector {
         boolean onlyThese = asking.size() + exact == chain.arms().size() && exact < asking.size();
         boolean high = asking.size() >= RUNGS && asking.stream().noneMatch(arm -> arm.title().contains("'"));
         long working = all.stream().filter(arm -> acts(arm, chain, program) || high && arm.work() == Work.ACTS && arm.lines() > SEVERAL).count();
-        long different = all.stream().map(arm -> arm.armCall().map(each -> each.alone() ? each.text().substring(0, Math.max(0, each.text().indexOf('('))) : each.text())
-                .orElse(arm.work() == Work.ACTS ? arm.does() : "")).filter(each -> !each.isEmpty()).distinct().count();
-        return onlyThese && different >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
+        return onlyThese && ends(all) >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))
                 && !asksOnlySign(asking) && asking.stream().noneMatch(arm -> WIDTH.matcher(arm.title()).find());
+    }
+
+    /** In how many ways the arms end; where all that work hand something on and then give an answer, they differ by whom they call. */
+    private static long ends(List<Arm> arms) {
+        List<String> calls = arms.stream().filter(arm -> arm.work() == Work.ACTS).map(arm -> arm.armCall().filter(each -> !each.alone())
+                .map(ArmCall::calls).orElse(List.of()).toString()).toList();
+        return Math.max(arms.stream().map(ThresholdLadder::end).filter(each -> !each.isEmpty()).distinct().count(),
+                calls.contains(List.of().toString()) ? 0 : calls.stream().distinct().count());
+    }
+
+    private static String end(Arm arm) {
+        return arm.armCall().map(each -> each.alone() ? each.text().substring(0, Math.max(0, each.text().indexOf('('))) : each.text())
+                .orElse(arm.work() == Work.ACTS ? arm.does() : "");
     }
 
     private static List<Arm> asking(Chain chain) {
