@@ -3,6 +3,7 @@ package driftwood.pattern;
 import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Symbol;
+import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Label;
@@ -37,9 +38,19 @@ final class Branches {
                 .distinct().toList()).orElse(List.of());
     }
 
-    /** What reminds of a variant that comes later. @param all whether each variant there is has an arm of its own */
+    /** What reminds of a variant that comes later. @param own how many of the variants have an arm of their own @param all how many there are */
+    static String reminded(Chain chain, long own, long all, Idiom idiom) {
+        // The last one has what the chain does for all others, unless that is done for nothing at all as well.
+        boolean set = chain.form() == Chain.Form.MATCH || chain.form() == Chain.Form.MATCH_VALUE || chain.subject().trail().start() == Trail.Start.THIS;
+        return set && own > 1 && own == all - 1 && chain.otherwise().isPresent() ? reminded(chain, true, false, idiom) : reminded(chain, own == all, idiom);
+    }
+
+    /** The same. @param all whether each variant there is has an arm of its own */
     static String reminded(Chain chain, boolean all, Idiom idiom) {
-        boolean rest = chain.otherwise().map(arm -> arm.work() != Chain.Work.THROWS).orElse(false);
+        return reminded(chain, all, chain.otherwise().map(arm -> arm.work() != Chain.Work.THROWS).orElse(false), idiom);
+    }
+
+    private static String reminded(Chain chain, boolean all, boolean rest, Idiom idiom) {
         return all && !rest ? ": " + idiom.reminds() + " asks for it" : "; left out, " + (rest ? "it gets what all others get" : chain.otherwise().isPresent() ? "it throws" : "nothing is done");
     }
 

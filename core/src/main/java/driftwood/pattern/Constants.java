@@ -37,7 +37,7 @@ record Constants(Finding finding, Branching branching, TypeOutline owner, Site s
                 .map(label -> Words.simple(label.text())).distinct().forEach(each -> roles.add(new Role("concrete " + role, each, true)));
         Evidence here = new Evidence(owner.file(), owner.line(), owner.endLine(), owner.simpleName());
         List<Step> steps = List.of(
-                new Step("Declare " + routines.get(0) + "() on " + owner.simpleName() + (namesAll() && chain.otherwise().isEmpty() ? "."
+                new Step("Declare " + routines.get(0) + "() on " + owner.simpleName() + (named() == owner.constants().size() && chain.otherwise().isEmpty() ? "."
                         : ", with what happens to the constants that the chain leaves out."), List.of(here), Check.LANGUAGE),
                 new Step("Move each arm's body onto its constant, one at a time. What it uses of " + Words.simple(chain.within())
                         + " is handed over.", chain.arms().stream().map(arm -> new Evidence(finding.file(), arm.line(), arm.endLine(),
@@ -47,12 +47,12 @@ record Constants(Finding finding, Branching branching, TypeOutline owner, Site s
                 Branches.siblingsStep(branching));
         return new Answer(roles, steps, new Cost(0, Branches.lines(chain), "one virtual call; the cases are read on the constants"),
                 List.of(new Evidence(owner.file(), owner.line(), owner.line(), "the new constant of " + owner.simpleName() + ", with "
-                        + Branches.calls(routines, branching) + Branches.reminded(chain, namesAll(), site.idiom(owner)))));
+                        + Branches.calls(routines, branching) + Branches.reminded(chain, named(), owner.constants().size(), site.idiom(owner)))));
     }
 
-    /** Whether the chain has an arm for each constant. */
-    private boolean namesAll() {
+    /** How many constants have an arm. */
+    private long named() {
         return branching.chain().arms().stream().flatMap(arm -> arm.labels().stream()).filter(label -> label.kind() == Label.Kind.NAME)
-                .map(label -> Words.simple(label.text())).distinct().count() == owner.constants().size();
+                .map(label -> Words.simple(label.text())).distinct().count();
     }
 }

@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.kind;
 
+import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
@@ -71,6 +72,7 @@ public final class HandlerTable implements LocalRecipe {
         private final String handler;
         private final String table;
         private final boolean isBound;
+        private final boolean isNamed;
 
         Tabling(Drafting drafting, Chain chain) {
             this.drafting = drafting;
@@ -102,7 +104,9 @@ public final class HandlerTable implements LocalRecipe {
                 throw new Refused(home.getSimpleName() + " has type parameters");
             }
             this.routine = place.word();
-            this.handler = drafting.name("handler", free(Words.upper(routine) + "Handler"));
+            String usual = free(Words.upper(routine) + "Handler");
+            this.handler = drafting.name("handler", usual);
+            this.isNamed = !handler.equals(usual);
             this.table = drafting.name("registry", free(Words.constant(routine) + "_HANDLERS"));
         }
 
@@ -112,24 +116,36 @@ public final class HandlerTable implements LocalRecipe {
         }
 
         void write() {
+            Map<Arm, String> entries = new LinkedHashMap<>();
             Map<Arm, String> routines = new LinkedHashMap<>();
             Set<String> taken = new HashSet<>();
             List<Evidence> places = new ArrayList<>();
-            for (Arm each : decision.arms()) {
-                routines.computeIfAbsent(each, arm -> named(Labels.word(workspace, arm.labels().get(0)), taken));
-                places.add(workspace.place(each.labels().get(0), "becomes " + routines.get(each) + "()"));
-            }
+            List<Arm> arms = new ArrayList<>(decision.arms());
             boolean rest = outcome.kind() == OutcomeKind.VALUE && decision.otherwise().isPresent();
-            drafting.script().stage("Give each arm of " + routine + "() a routine of its own", places);
-            routines.forEach((arm, name) -> drafting.declarations().add(homePath, extracted(arm, name), Where.END));
-            String other = rest ? named("Other", taken) : "";
             if (rest) {
-                drafting.declarations().add(homePath, extracted(decision.otherwise().get(), other), Where.END);
+                arms.add(decision.otherwise().get());
+            }
+            for (Arm each : arms) {
+                Optional<String> inPlace = isBound ? Optional.empty() : HandlerType.inPlace(code(each), needs(), isOneCall(each));
+                if (inPlace.isEmpty()) {
+                    routines.put(each, named(each.labels().isEmpty() ? "Other" : Labels.word(workspace, each.labels().get(0)), taken));
+                    places.addAll(each.labels().isEmpty() ? List.of() : List.of(workspace.place(each.labels().get(0), "becomes " + routines.get(each) + "()")));
+                }
+                entries.put(each, inPlace.orElse(home.getSimpleName() + "::" + routines.get(each)));
+            }
+            if (!routines.isEmpty()) {
+                drafting.script().stage("Give " + (routines.size() == arms.size() ? "each arm" : "what is longer than a line") + " of " + routine + "() a routine of its own", places);
+                routines.forEach((arm, name) -> drafting.declarations().add(homePath, extracted(arm, name), Where.END));
             }
             drafting.script().stage("Gather them in a table by key", List.of(workspace.place(homePath, table)));
-            addTable(routines);
+            HandlerType type = HandlerType.of(drafting, unit, outcome, isBound ? Optional.of(home) : Optional.empty(), needs(), routine, handler, isNamed);
+            addTable(entries, type);
             drafting.script().stage("Let " + routine + "() look up what to do", List.of(place.evidence("the decision")));
-            replace(other);
+            replace(rest ? entries.get(decision.otherwise().get()) : "", type);
+        }
+
+        private static boolean isOneCall(Arm arm) {
+            return arm.body().size() == 1 && arm.body().get(0).getLeaf() instanceof ExpressionStatementTree;
         }
 
         private String named(String label, Set<String> taken) {
@@ -167,29 +183,31 @@ public final class HandlerTable implements LocalRecipe {
         }
 
         private String extracted(Arm arm, String name) {
-            String code = outcome.code(workspace, arm, each -> Optional.empty(), type -> drafting.imports().name(type, unit));
             return "private " + (isBound ? "" : "static ") + result() + " " + name + "(" + parameters() + ")" + thrown()
-                    + Code.block(code);
+                    + Code.block(code(arm));
         }
 
-        private void addTable(Map<Arm, String> routines) {
+        private String code(Arm arm) {
+            return outcome.code(workspace, arm, each -> Optional.empty(), type -> drafting.imports().name(type, unit));
+        }
+
+        private void addTable(Map<Arm, String> entries, HandlerType type) {
             String keyName = drafting.imports().name(key, unit);
             boolean constants = ((DeclaredType) key).asElement().getKind() == ElementKind.ENUM;
             String map = drafting.imports().platform("java.util.Map", unit);
             String made = constants ? "new " + drafting.imports().platform("java.util.EnumMap", unit) + "<>(" + keyName + ".class)"
                     : "new " + drafting.imports().platform("java.util.HashMap", unit) + "<>()";
-            StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + handler + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + handler
+            StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + type.name() + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + type.name()
                     + "> handlers = " + made + ";\n");
-            routines.forEach((arm, name) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
-                    .append(widened(label)).append(Labels.expression(workspace, label, keyName)).append(", ").append(home.getSimpleName()).append("::").append(name).append(");\n")));
+            entries.forEach((arm, entry) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
+                    .append(widened(label)).append(Labels.expression(workspace, label, keyName)).append(", ").append(entry).append(");\n")));
             fill.append("    return handlers;\n}");
-            String before = isBound ? home.getSimpleName() + " " + Words.lower(home.getSimpleName().toString()) + (needs().isEmpty() ? "" : ", ") : "";
             // A key that is no constant of the compiler must have its value before the table is made.
             boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
                     || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
-            add(plain, "private static final " + map + "<" + keyName + ", " + handler + "> " + table + " = " + Words.lower(handler) + "s();");
+            add(plain, "private static final " + map + "<" + keyName + ", " + type.name() + "> " + table + " = " + Words.lower(handler) + "s();");
             drafting.declarations().add(homePath, fill.toString(), Where.END);
-            drafting.declarations().add(homePath, "/** What " + routine + "() does for one key. */\n" + "private interface " + handler + " {\n    " + result() + " apply(" + before + parameters().replaceAll("\\bfinal ", "") + ")" + thrown() + ";\n}", Where.END);
+            type.declaration().ifPresent(each -> drafting.declarations().add(homePath, each, Where.END));
         }
 
         /** A constant of another number type than the key becomes no box of the key's by itself. */
@@ -208,25 +226,25 @@ public final class HandlerTable implements LocalRecipe {
             }
         }
 
-        private void replace(String other) {
+        private void replace(String other, HandlerType type) {
             List<String> arguments = new ArrayList<>();
             if (isBound) {
                 arguments.add("this");
             }
             needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
-            String apply = ".apply(" + String.join(", ", arguments) + ")";
+            String apply = "." + type.call() + "(" + String.join(", ", arguments) + ")";
             String subject = workspace.text(decision.subject());
             boolean failing = !decision.takesNull() && !workspace.trees().getTypeMirror(decision.subject()).getKind().isPrimitive() && Nulls.mayBe(workspace, decision);
             String asked = failing ? drafting.imports().platform("java.util.Objects", unit) + ".requireNonNull(" + subject + ")" : subject;
             String indent = unit.indentAt(decision.from());
             if (outcome.kind() == OutcomeKind.VALUE) {
-                String found = other.isEmpty() ? table + ".get(" + asked + ")" : table + ".getOrDefault(" + asked + ", " + home.getSimpleName() + "::" + other + ")";
+                String found = other.isEmpty() ? table + ".get(" + asked + ")" : table + ".getOrDefault(" + asked + ", " + other + ")";
                 drafting.script().replace(unit.file(), decision.from(), decision.to(), found + apply);
                 return;
             }
-            String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), "handler");
+            String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), type.declaration().isPresent() ? "handler" : "found");
             String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
-            StringBuilder text = new StringBuilder(handler + " " + local + " = " + table + ".get(" + asked + ");\n");
+            StringBuilder text = new StringBuilder(type.name() + " " + local + " = " + table + ".get(" + asked + ");\n");
             String use = outcome.use(local + apply).replace("\n", "\n    ");
             if (outcome.kind() == OutcomeKind.RETURNS) {
                 text.append("if (").append(local).append(" != null) {\n    ").append(use).append("\n}\n").append(today);

@@ -183,18 +183,27 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
                 .filter(each -> arms.keySet().stream().noneMatch(variant -> isBelow(workspace, each, variant))).toList();
     }
 
-    /** Where all others are cast to the one kind that is left, what is done for them is that kind's. */
+    /** Where all others are cast to the one kind that is left, or are one constant, what is done for them is that kind's. */
     private Variants withRestAsKind() {
+        if (areConstants()) {
+            List<Element> left = constants(base).stream().filter(each -> !arms.containsKey(each)).toList();
+            boolean one = left.size() == 1 && arms.size() > 1 && decision.otherwise().isPresent() && !(decision.takesNull() && Nulls.mayBe(workspace, decision));
+            return one ? withRest(left.get(0), false) : this;
+        }
         Optional<TypeElement> cast = decision.otherwise().flatMap(this::castTo);
-        List<TypeElement> left = cast.isEmpty() || areConstants() ? List.of() : without();
+        List<TypeElement> left = cast.isEmpty() ? List.of() : without();
         if (left.isEmpty() || !isClosed() || !workspace.isHere(cast.get()) || arms.containsKey(cast.get()) || Nulls.mayBe(workspace, decision)
                 || !left.stream().allMatch(each -> isBelow(workspace, each, cast.get()))) {
             return this;
         }
+        return withRest(cast.get(), true);
+    }
+
+    private Variants withRest(Element kind, boolean fails) {
         Map<Element, Arm> all = new LinkedHashMap<>(arms);
-        all.put(cast.get(), decision.otherwise().orElseThrow());
+        all.put(kind, decision.otherwise().orElseThrow());
         Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.all(), Optional.empty(), decision.isValue(), decision.toEnd(), false);
-        return new Variants(workspace, told, base, all, true);
+        return new Variants(workspace, told, base, all, fails);
     }
 
     /** The one type that an arm casts what is asked about to. */
