@@ -89,6 +89,11 @@ class DrillTest {
         return Arguments.of(smell, pattern, sources, List.of(after));
     }
 
+    /** The same where two constants have no arm. */
+    private static String twoLeft(String source) {
+        return source.replace("NONE }", "NONE, FREEZING }");
+    }
+
     static Stream<Arguments> afterwards() {
         return Stream.of(
                 row("type-switch", "strategy", List.of(VESSELS, TUG, TANKER, COMPLETE_DUES), "the new Vessel, with quote(): the compiler asks for it"),
@@ -96,8 +101,10 @@ class DrillTest {
                 row("type-switch", "strategy", List.of(VESSELS, TUG, TANKER, BARGE, COMPLETE_DUES), "the new Vessel, with quote(); left out, it throws"),
                 row("type-switch", "strategy", List.of(NAMES_ALL), "the new constant of Fog, with sound(): the compiler asks for it"),
                 row("type-switch", "strategy", List.of(LEAVES_OUT), "the new constant of Fog, with sound(); left out, nothing is done"),
-                row("type-switch", "strategy", List.of(THROWS), "the new constant of Fog, with sound(); left out, it throws"),
-                row("type-switch", "strategy", List.of(HAS_A_REST), "the new constant of Fog, with sound(); left out, it gets what all others get"),
+                row("type-switch", "strategy", List.of(THROWS), "the new constant of Fog, with sound(): the compiler asks for it"),
+                row("type-switch", "strategy", List.of(HAS_A_REST), "the new constant of Fog, with sound(): the compiler asks for it"),
+                row("type-switch", "strategy", List.of(twoLeft(THROWS)), "the new constant of Fog, with sound(); left out, it throws"),
+                row("type-switch", "strategy", List.of(twoLeft(HAS_A_REST)), "the new constant of Fog, with sound(); left out, it gets what all others get"),
                 row("type-switch", "registry", List.of(LEAVES_OUT), "the new constant of Fog", "one entry in the table"),
                 row("state-switch", "state", List.of(GATE), "the new constant of Position, with push(), toll(): the compiler asks for it"),
                 row("state-switch", "strategy", List.of(GATE), "the new constant of Position, with push(), toll(): the compiler asks for it"),
