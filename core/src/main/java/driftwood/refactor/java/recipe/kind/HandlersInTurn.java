@@ -38,6 +38,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
 
 /** chain-of-responsibility: a handler for each rung, asked in the order of one list; what stands past the last answers the rest. */
 public final class HandlersInTurn implements LocalRecipe {
@@ -100,12 +101,21 @@ public final class HandlersInTurn implements LocalRecipe {
                 asked.addAll(captures.read());
             }
             this.isStatic = !asks || around.getModifiers().contains(Modifier.STATIC);
-            String word = around.getSimpleName().toString();
+            String word = handled();
             this.handler = drafting.name("handler", Words.upper(word) + "Handler");
             this.list = drafting.name("chain", isStatic ? Words.constant(word) + "_HANDLERS" : word + "Handlers");
             if (home.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(handler) || each.getSimpleName().contentEquals(list))) {
                 throw new Refused(home.getSimpleName() + " has a " + handler + " or " + list + " already");
             }
+        }
+
+        /** What its handlers are called after: the routine, or what is handled where the routine says no more than that. */
+        private String handled() {
+            String word = around.getSimpleName().toString();
+            String what = word.replaceFirst("^(handle|process)", "");
+            boolean one = what.isEmpty() && around.getParameters().size() == 1 && around.getParameters().get(0).asType() instanceof DeclaredType type && workspace.isHere(type.asElement());
+            return one ? Words.lower(((DeclaredType) around.getParameters().get(0).asType()).asElement().getSimpleName().toString())
+                    : what.isEmpty() ? "request" : Character.isUpperCase(what.charAt(0)) ? Words.lower(what) : word;
         }
 
         void write() {
