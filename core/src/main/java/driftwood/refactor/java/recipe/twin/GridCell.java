@@ -10,19 +10,26 @@ import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
+import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.util.ElementFilter;
 
 /**
  * A class whose name combines two words, and which does nothing but what these say.
@@ -31,10 +38,11 @@ import javax.lang.model.element.TypeElement;
  * @param type     itself
  * @param path     its declaration
  * @param routines by their names and the types of their parameters
+ * @param maker    its constructor, which hands all that it is given on to its parent; null where none is written
  */
-record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreePath path, Map<String, ExecutableElement> routines) {
+record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreePath path, Map<String, ExecutableElement> routines, ExecutableElement maker) {
 
-    /** @throws Refused where it keeps something, asks the object around, or is made of something */
+    /** @throws Refused where it keeps something, or does more when it is made than to hand on what it is given */
     static GridCell of(Workspace workspace, TypeElement type, TypeElement parent) {
         String name = type.getSimpleName().toString();
         TreePath path = workspace.path(type).orElseThrow();
@@ -44,23 +52,38 @@ record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreeP
             throw new Refused(name + " is no plain child of " + parent.getSimpleName());
         }
         Map<String, ExecutableElement> routines = new LinkedHashMap<>();
+        List<ExecutableElement> makers = new ArrayList<>();
         for (Element each : type.getEnclosedElements()) {
             if (each.getKind() == ElementKind.METHOD && !each.getModifiers().contains(Modifier.STATIC) && !each.getModifiers().contains(Modifier.PRIVATE)) {
                 ExecutableElement routine = (ExecutableElement) each;
                 routines.put(each.getSimpleName() + "(" + routine.getParameters().stream().map(one -> one.asType().toString()).collect(Collectors.joining(",")) + ")", routine);
             } else if (each.getKind() == ElementKind.CONSTRUCTOR) {
-                boolean plain = workspace.written(each).map(one -> ((MethodTree) one.getLeaf()).getBody().getStatements().stream().allMatch(line -> line.toString().equals("super();"))
-                        && ((MethodTree) one.getLeaf()).getParameters().isEmpty()).orElse(true);
-                if (!plain) {
-                    throw new Refused(name + " is made of something or does something when it is made");
-                }
+                workspace.written(each).ifPresent(one -> makers.add(handingOn(name, (ExecutableElement) each, (MethodTree) one.getLeaf())));
             } else if (!(each.getKind() == ElementKind.FIELD && each.getModifiers().containsAll(Set.of(Modifier.STATIC, Modifier.FINAL)))) {
                 throw new Refused(name + " has " + each.getSimpleName() + " of its own");
             }
         }
-        GridCell cell = new GridCell(workspace, parent, type, path, routines);
+        if (makers.size() > 1) {
+            throw new Refused(name + " has several constructors");
+        }
+        GridCell cell = new GridCell(workspace, parent, type, path, routines, makers.isEmpty() ? null : makers.get(0));
         routines.values().forEach(cell::refuseTied);
         return cell;
+    }
+
+    /** A constructor that does nothing but hand on what it is given, in its order. */
+    private static ExecutableElement handingOn(String name, ExecutableElement maker, MethodTree tree) {
+        String names = maker.getParameters().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", "));
+        boolean plain = tree.getBody().getStatements().stream().allMatch(line -> line.toString().equals("super(" + names + ");")) && (names.isEmpty() || !tree.getBody().getStatements().isEmpty());
+        if (!plain || !maker.getThrownTypes().isEmpty() || maker.isVarArgs()) {
+            throw new Refused(name + " does something when it is made, beside handing on what it is given");
+        }
+        return maker;
+    }
+
+    /** What it is made of. */
+    List<VariableElement> handed() {
+        return maker == null ? List.of() : List.copyOf(maker.getParameters());
     }
 
     private void refuseTied(ExecutableElement routine) {
@@ -70,14 +93,41 @@ record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreeP
         }
         TreePath tree = workspace.path(routine).orElseThrow();
         Captures captures = Captures.of(workspace, List.of(tree));
-        if (captures.needsObject()) {
-            String what = captures.members().stream().findFirst().map(each -> each.getSimpleName().toString()).orElse("itself");
-            throw new Refused(name() + "." + routine.getSimpleName() + "() asks the object for " + what + ", which would be another");
-        }
         captures.statics().stream().filter(each -> each.getEnclosingElement().equals(type) && each.getKind() != ElementKind.FIELD
                 || each.getEnclosingElement().equals(parent) && each.getModifiers().contains(Modifier.PRIVATE)).findFirst().ifPresent(each -> {
                     throw new Refused(name() + "." + routine.getSimpleName() + "() asks " + each.getSimpleName());
                 });
+    }
+
+    /** @throws Refused where it is made of something, or asks the object that it is */
+    void refuseAsking() {
+        if (!handed().isEmpty()) {
+            throw new Refused(name() + " is made of something, which its wrapper would have twice");
+        }
+        routines.forEach((key, routine) -> {
+            if (asks(key)) {
+                throw new Refused(name() + "." + routine.getSimpleName() + "() asks the object for something, which would be another");
+            }
+        });
+    }
+
+    /** Whether a routine needs the object around. @throws Refused where that is more than a part of the object can be handed */
+    boolean asks(String key) {
+        ExecutableElement routine = routines.get(key);
+        Captures captures = Captures.of(workspace, List.of(workspace.path(routine).orElseThrow()));
+        if (captures.asksSuper()) {
+            throw new Refused(name() + "." + routine.getSimpleName() + "() asks its parent's");
+        }
+        for (Element each : captures.members()) {
+            boolean near = workspace.elements().getPackageOf(each).equals(workspace.elements().getPackageOf(type));
+            boolean seen = each.getModifiers().contains(Modifier.PUBLIC) || near && !each.getModifiers().contains(Modifier.PRIVATE);
+            boolean parents = !each.getEnclosingElement().equals(type) || each instanceof ExecutableElement own && ElementFilter.methodsIn(workspace.elements().getAllMembers(parent)).stream()
+                    .anyMatch(one -> workspace.elements().overrides(own, one, type));
+            if (!seen || !parents) {
+                throw new Refused(name() + "." + routine.getSimpleName() + "() asks the object for " + each.getSimpleName() + ", which nobody else can");
+            }
+        }
+        return captures.needsObject();
     }
 
     String name() {
@@ -118,13 +168,15 @@ record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreeP
         return unit().bare(Comments.before(workspace, tree) + workspace.text(tree), unit().indentAt(workspace.from(tree)));
     }
 
-    /** The same as a routine of an interface. */
-    String opened(ExecutableElement routine) {
+    /** The same as a routine of an interface. @param moving what becomes of what it asks the object for @param taken how that is handed to it; empty where it is not */
+    String opened(ExecutableElement routine, Function<TreePath, Optional<String>> moving, String taken) {
         TreePath tree = workspace.path(routine).orElseThrow();
         MethodTree method = (MethodTree) tree.getLeaf();
-        String text = workspace.text(tree);
-        int from = workspace.from(new TreePath(tree, method.getReturnType())) - workspace.from(tree);
-        String told = text.substring(from);
+        TreePath body = new TreePath(tree, method.getBody());
+        String head = unit().text().substring(workspace.from(new TreePath(tree, method.getReturnType())), workspace.from(body));
+        int open = head.indexOf('(') + 1;
+        String all = taken.isEmpty() ? head : head.substring(0, open) + taken + (routine.getParameters().isEmpty() ? "" : ", ") + head.substring(open);
+        String told = all + (taken.isEmpty() ? workspace.text(body) : new Rewriting(workspace, moving).of(body));
         String comments = Comments.before(workspace, tree);
         return unit().bare(comments + "@Override\n" + unit().indentAt(workspace.from(tree)) + "public " + told, unit().indentAt(workspace.from(tree)));
     }
@@ -141,7 +193,8 @@ record GridCell(Workspace workspace, TypeElement parent, TypeElement type, TreeP
         for (Element each : type.getEnclosedElements()) {
             workspace.written(each).ifPresent(drafting.declarations()::remove);
         }
-        String visible = type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
-        drafting.declarations().add(path, visible + name() + "() {\n    super(" + parts + ");\n}", Where.END);
+        String visible = maker != null ? Drafting.visibility(maker) : type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
+        String arguments = Stream.concat(handed().stream().map(each -> each.getSimpleName().toString()), Stream.of(parts)).collect(Collectors.joining(", "));
+        drafting.declarations().add(path, visible + name() + "(" + drafting.imports().parameters(handed(), unit) + ") {\n    super(" + arguments + ");\n}", Where.END);
     }
 }

@@ -36,6 +36,7 @@ public final class WordAround implements GridRecipe {
     public void write(Drafting drafting) {
         TypeElement parent = drafting.workspace().type(((Grid) drafting.finding().detail()).parent());
         Map<Cell, GridCell> cells = GridRecipe.cells(drafting, parent);
+        cells.values().forEach(GridCell::refuseAsking);
         Optional<Around> around = plainWords(drafting, parent, cells, Cell::row, Cell::column).or(() -> plainWords(drafting, parent, cells, Cell::column, Cell::row));
         around.orElseThrow(() -> new Refused("no word of their names only adds to what those of another word do")).write();
     }
