@@ -10,6 +10,48 @@ class HalfBuiltObjectClausesTest extends Clauses {
 
     @Override
     void clauses() {
+        java("two that fail without, and a number").has("""
+                package quay;
+                class Sign { // <- half-built-object
+                    private String title;
+                    private String room;
+                    private int year;
+                    void setTitle(String title) { this.title = title; }
+                    void setRoom(String room) { this.room = room; }
+                    void setYear(int year) { this.year = year; }
+                    String text() { return title.trim() + " " + year + " in " + room.trim(); }
+                }
+                class Office {
+                    Sign make(String title) {
+                        Sign sign = new Sign();
+                        sign.setTitle(title);
+                        sign.setRoom("12");
+                        sign.setYear(1870);
+                        return sign;
+                    }
+                }
+                """);
+        java("two that fail without, and a choice that has a default").hasNot("""
+                package quay;
+                class Sign {
+                    private String title;
+                    private String room;
+                    private boolean loud;
+                    void setTitle(String title) { this.title = title; }
+                    void setRoom(String room) { this.room = room; }
+                    void setLoud(boolean loud) { this.loud = loud; }
+                    String text() { return title.trim() + loud + room.trim(); }
+                }
+                class Office {
+                    Sign make(String title) {
+                        Sign sign = new Sign();
+                        sign.setTitle(title);
+                        sign.setRoom("12");
+                        sign.setLoud(true);
+                        return sign;
+                    }
+                }
+                """);
         java("setters needed").has("""
                 package quay;
                 class Report { // <- half-built-object

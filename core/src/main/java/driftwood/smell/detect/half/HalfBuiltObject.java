@@ -85,6 +85,7 @@ public final class HalfBuiltObject implements Detector {
                 && !program.fileOf(type).test() && !type.simpleName().endsWith("Builder")).ifPresent(type -> {
             Map<String, FieldUse> demanded = new LinkedHashMap<>();
             Map<String, FieldUse> needed = new LinkedHashMap<>();
+            Map<String, FieldUse> wrong = new LinkedHashMap<>();
             fields.forEach((field, each) -> {
                 boolean born = each.stream().anyMatch(use -> use.kind() == Kind.BORN);
                 boolean setter = each.stream().anyMatch(use -> use.kind() == Kind.SET)
@@ -93,12 +94,21 @@ public final class HalfBuiltObject implements Detector {
                     boolean tolerated = each.stream().anyMatch(use -> use.kind() == Kind.TOLERATED);
                     each.stream().filter(use -> use.kind() == Kind.DEMANDED && !tolerated && !Setters.isNamed(use.name()))
                             .findFirst().ifPresent(use -> demanded.put(field, use));
-                    each.stream().filter(use -> (use.kind() == Kind.NEEDED || use.kind() == Kind.HANDED && !tolerated && isObject(type, field))
+                    each.stream().filter(use -> (use.kind() == Kind.NEEDED && !isChoice(type, field) || use.kind() == Kind.HANDED && !tolerated && isObject(type, field))
                             && !isAccessor(use.name(), field)).min(Comparator.comparing(FieldUse::kind)).ifPresent(use -> needed.put(field, use));
+                    each.stream().filter(use -> use.kind() == Kind.HANDED && !tolerated && isNumber(type, field) && !isAccessor(use.name(), field)).findFirst().ifPresent(use -> wrong.putIfAbsent(field, use));
                 }
             });
             Map<String, FieldUse> called = new LinkedHashMap<>(needed);
             called.keySet().removeIf(field -> !set.getOrDefault(name, Set.of()).contains(plain(field)));
+            // Without two of them it fails, and without the third it computes wrongly.
+            if (called.size() == SETTERS - 1) {
+                wrong.forEach((field, use) -> {
+                    if (set.getOrDefault(name, Set.of()).contains(plain(field))) {
+                        called.putIfAbsent(field, use);
+                    }
+                });
+            }
             Map<String, FieldUse> reason = demanded.isEmpty() && called.size() >= SETTERS ? called : demanded;
             if (!reason.isEmpty()) {
                 findings.add(finding(type, reason, fields, sites.getOrDefault(name, List.of())));
@@ -129,6 +139,16 @@ public final class HalfBuiltObject implements Detector {
     private static boolean isObject(TypeOutline type, String field) {
         return type.field(field).map(FieldOutline::type).filter(each -> each.isPresent()
                 && (each.isArray() || each.text().equals("string") || Character.isUpperCase(each.simpleName().charAt(0)))).isPresent();
+    }
+
+    /** Whether a forgotten one is 0, with which the object computes as if it had been told. */
+    private static boolean isNumber(TypeOutline type, String field) {
+        return type.field(field).map(FieldOutline::type).filter(each -> each.isPresent() && !isObject(type, field)).isPresent() && !isChoice(type, field);
+    }
+
+    /** Yes or no begins as no, which is as good an answer. */
+    private static boolean isChoice(TypeOutline type, String field) {
+        return type.field(field).map(FieldOutline::type).filter(each -> each.isPresent() && each.simpleName().toLowerCase(Locale.ROOT).startsWith("bool")).isPresent();
     }
 
     private static boolean isAccessor(String routine, String field) {
