@@ -10,6 +10,27 @@ class HardWiredNotificationClausesTest extends Clauses {
 
     @Override
     void clauses() {
+        java("each is given its own place").hasNot("""
+                package quay;
+                class Screen {
+                    private final Map map = new Map();
+                    private final Log log = new Log();
+                    private int laid;
+                    void lay(int width, int height) {
+                        laid++;
+                        map.place(0, 0, width, height - 2);
+                        log.place(0, height - 2, width, 2);
+                    }
+                }
+                class Map {
+                    int area;
+                    void place(int x, int y, int w, int h) { area = w * h + x + y; }
+                }
+                class Log {
+                    int lines;
+                    void place(int x, int y, int w, int h) { lines = h + x + y + w; }
+                }
+                """);
         java("tower tells three").has("""
                 package quay;
                 class Pilots {

@@ -78,6 +78,35 @@ class ThresholdLadderClausesTest extends Clauses {
                     void answer(Letter l, String b) { System.out.println(l + b); }
                 }
                 """);
+        python("a formula written on several lines").hasNot("""
+                def told(size, digits):
+                    if size >= 1024 ** 3:
+                        return '%.*f %s' % (
+                            digits,
+                            size / 1024 ** 3,
+                            'G',
+                        )
+                    elif size >= 1024 ** 2:
+                        return '%.*f %s' % (
+                            digits,
+                            size / 1024 ** 2,
+                            'M',
+                        )
+                    elif size >= 1024:
+                        return '%.*f %s' % (
+                            digits,
+                            size / 1024,
+                            'K',
+                        )
+                    elif size >= 1:
+                        return '%.*f %s' % (
+                            digits,
+                            size,
+                            'B',
+                        )
+                    else:
+                        return '0'
+                """);
         java("the same call with other numbers").hasNot("""
                 package quay;
                 class Digits {

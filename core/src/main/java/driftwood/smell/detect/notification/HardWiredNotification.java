@@ -74,6 +74,9 @@ public final class HardWiredNotification implements Detector {
     public record Told(String receiver, Trail call, String text, List<String> arguments, @Line int line) {
     }
 
+    /** So many values tell somebody what to do. */
+    private static final int INSTRUCTION = 3;
+
     /** A walk through something calls it for each part. */
     private static final Pattern VISIT = Pattern.compile("#visit([A-Z_]\\w*)?\\(");
 
@@ -116,7 +119,7 @@ public final class HardWiredNotification implements Detector {
         byReceiver.keySet().removeAll(repeated);
         List<Told> calls = List.copyOf(byReceiver.values());
         Optional<String> shared = shared(calls);
-        if (!worked || isHandedDown(calls, telling) || calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
+        if (!worked || isHandedDown(calls, telling) || isInstructing(calls) || calls.size() < 2 || types.size() < 2 || shared.isEmpty()) {
             return Optional.empty();
         }
         List<Evidence> evidence = new ArrayList<>();
@@ -138,6 +141,12 @@ public final class HardWiredNotification implements Detector {
     private static boolean isHandedDown(List<Told> calls, Telling telling) {
         String own = Symbol.of(telling.routine()).member();
         return calls.stream().allMatch(each -> each.call().lastName().equals(own));
+    }
+
+    /** Where each is asked for the same, with several values of its own, it is told what to do and not what happened. */
+    private static boolean isInstructing(List<Told> calls) {
+        return calls.stream().map(each -> each.call().lastName()).distinct().count() == 1 && calls.stream().allMatch(each -> each.call().arguments() >= INSTRUCTION)
+                && calls.stream().map(each -> each.text().substring(each.text().indexOf('(') + 1)).distinct().count() > 1;
     }
 
     /** The collaborator's type; where types are not declared, the field it was given to, if the project answers the call. */

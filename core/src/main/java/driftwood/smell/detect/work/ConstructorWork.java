@@ -35,7 +35,8 @@ import java.util.stream.Stream;
 public final class ConstructorWork implements Detector {
     /** A whole word of the name: a Report is no port, a Catalogue no log, a Handler no handle. */
     private static final Pattern RESOURCE = Pattern.compile("\\w*(?:File|Stream|Writer|Reader|Socket|Connection|Channel|Input|Output|Archive|Log|Store|Port|Pipe|Handle|Closeable|Disposable)"
-            + "(?:s|ger|[A-Z]\\w{0,3})?|(?:\\w*_)?(?:file|stream|writer|reader|socket|connection|channel)");
+            + "(?:s|ger|[A-Z]\\w{0,3})?|(?:\\w*_)?(?:file|stream|writer|reader|socket|connection|channel)"
+            + "|(?:File|Stream|Socket)[A-Z]\\w*|(?:file|stream|socket)_\\w*");
     /** The platform's own streams, all of which can be closed. */
     private static final Pattern STREAM = Pattern.compile("\\w*(?:InputStream|OutputStream|Reader|Writer)");
     private static final Pattern CLOSING = Pattern.compile("(?i)close|dispose|disconnect|shutdown|release|__exit__|__del__");
