@@ -51,7 +51,7 @@ record Endings(Workspace workspace, Decision decision) {
         }
         Set<VariableElement> needs = new LinkedHashSet<>(outcome.needs());
         needs.remove(variable);
-        return new Outcome(kind, variable, workspace.text(target(arms.get(0), kind).orElseThrow()), false, kind == OutcomeKind.ADDS ? types.get(0) : variable.asType(), needs,
+        return new Outcome(kind, variable, workspace.text(target(arms.get(0), kind).orElseThrow()), false, "", kind == OutcomeKind.ADDS ? types.get(0) : variable.asType(), needs,
                 field ? asksBeside(variable) : outcome.asks(), outcome.thrown());
     }
 

@@ -1,7 +1,9 @@
 package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Unit;
@@ -16,10 +18,18 @@ public record InPlace(Drafting drafting, Decision decision, Outcome outcome) {
         Unit unit = drafting.workspace().unit(decision.around());
         Optional<TreePath> declared = declaredBefore(unit);
         if (declared.isPresent()) {
-            drafting.script().replace(unit.file(), drafting.workspace().to(declared.get()) - 1, decision.to(), " = " + styled(unit, call + ";"));
+            int end = unit.text().substring(0, valueOf(declared.get())).stripTrailing().length();
+            drafting.script().replace(unit.file(), end, decision.to(), " = " + styled(unit, call + ";"));
         } else {
             drafting.script().replace(unit.file(), decision.from(), end(), styled(unit, outcome.use(call)));
         }
+    }
+
+    /** Where the value of a declaration begins, with its sign; its end, where it has none. */
+    private int valueOf(TreePath declared) {
+        Workspace workspace = drafting.workspace();
+        ExpressionTree value = ((VariableTree) declared.getLeaf()).getInitializer();
+        return value == null ? workspace.to(declared) - 1 : workspace.unit(declared).text().lastIndexOf('=', workspace.from(new TreePath(declared, value)));
     }
 
     /** Behind a choice that leaves whatever the kind is stands what is never reached: it goes with it. */

@@ -1,7 +1,9 @@
 package driftwood.refactor.java.decision;
 
+import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
@@ -41,12 +43,14 @@ import javax.lang.model.type.TypeMirror;
  * @param variable the local or field that they all set or add to; else null
  * @param target   how that local or field is named here; empty where there is none
  * @param needsOld whether an arm asks for that local's value before, or leaves it
+ * @param start    the literal that the local is before the decision, which then is what it stays where nothing is done; empty
+ *                 where it is worked out, or asked for
  * @param type     what a routine made of an arm returns
  * @param needs    locals and parameters of the routine around that it must be handed
  * @param asks     whether it needs the object around
  * @param thrown   checked exceptions that it throws
  */
-public record Outcome(OutcomeKind kind, VariableElement variable, String target, boolean needsOld, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
+public record Outcome(OutcomeKind kind, VariableElement variable, String target, boolean needsOld, String start, TypeMirror type, Set<VariableElement> needs, boolean asks, Set<TypeMirror> thrown) {
 
     /**
      * Of a decision.
@@ -75,6 +79,8 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         VariableElement variable = kind == OutcomeKind.SETS ? written.iterator().next() : null;
         boolean old = variable != null && (decision.otherwise().isEmpty() && !isUnset(workspace, decision, variable)
                 || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && Endings.last(workspace, each, variable, Tree.Kind.ASSIGNMENT).isEmpty() && !isUnset(workspace, decision, variable)));
+        String start = old ? start(workspace, decision, variable) : "";
+        old &= start.isEmpty();
         Set<VariableElement> needs = new LinkedHashSet<>();
         captures.values().forEach(each -> needs.addAll(each.read()));
         if (kind == OutcomeKind.RETURNS) {
@@ -90,7 +96,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         if (captures.values().stream().anyMatch(Captures::asksSuper)) {
             throw new Refused("an arm asks super");
         }
-        return new Outcome(kind, variable, variable == null ? "" : variable.getSimpleName().toString(), old, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
+        return new Outcome(kind, variable, variable == null ? "" : variable.getSimpleName().toString(), old, start, type(workspace, decision, kind, variable), needs, asks, Thrown.by(workspace, decision));
     }
 
     /** The same where only some of the arms move: what no other needs is not handed to them. */
@@ -98,12 +104,12 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         List<Captures> captures = moving.stream().map(each -> Captures.of(workspace, each.body())).toList();
         Set<VariableElement> left = new LinkedHashSet<>(needs);
         left.removeIf(each -> !each.equals(variable) && captures.stream().noneMatch(one -> one.read().contains(each) || one.written().contains(each)));
-        return new Outcome(kind, variable, target, needsOld, type, left, asks && captures.stream().anyMatch(Captures::needsObject), thrown);
+        return new Outcome(kind, variable, target, needsOld, start, type, left, asks && captures.stream().anyMatch(Captures::needsObject), thrown);
     }
 
     /** The same where the object around is not needed after all. */
     public Outcome withoutObject() {
-        return new Outcome(kind, variable, target, needsOld, type, needs, false, thrown);
+        return new Outcome(kind, variable, target, needsOld, start, type, needs, false, thrown);
     }
 
     private static OutcomeKind kind(Workspace workspace, Decision decision, Map<Arm, Captures> captures, Set<VariableElement> written, boolean complete) {
@@ -174,6 +180,22 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         };
     }
 
+    /** The literal that a local is declared as right before the decision, if no arm asks for it. */
+    private static String start(Workspace workspace, Decision decision, VariableElement variable) {
+        TreePath declared = workspace.path(variable).orElseThrow();
+        if (!(declared.getLeaf() instanceof VariableTree tree) || !(tree.getInitializer() instanceof LiteralTree literal) || decision.toEnd()
+                || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
+            return "";
+        }
+        int at = block.getStatements().indexOf(decision.around().getLeaf());
+        boolean asked = decision.all().stream().flatMap(each -> each.body().stream()).anyMatch(each -> workspace.uses().of(variable, each).stream().anyMatch(use -> !isOnlySet(use)));
+        return at > 0 && block.getStatements().get(at - 1) == tree && !asked ? workspace.text(new TreePath(declared, literal)) : "";
+    }
+
+    private static boolean isOnlySet(TreePath use) {
+        return use.getParentPath().getLeaf() instanceof AssignmentTree set && set.getVariable() == use.getLeaf();
+    }
+
     /** Whether a local has no value yet where the decision begins. */
     private static boolean isUnset(Workspace workspace, Decision decision, VariableElement variable) {
         TreePath declared = workspace.path(variable).orElseThrow();
@@ -196,14 +218,14 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         return type.getKind() != TypeKind.VOID;
     }
 
-    /** The declaration of the local that the arms set, where it stands right before the decision and gives it no value. */
+    /** The declaration of the local that the arms set, where it stands right before the decision and gives it no value that is still asked for. */
     public Optional<TreePath> declaredBefore(Workspace workspace, Decision decision) {
         if (kind != OutcomeKind.SETS || needsOld || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
             return Optional.empty();
         }
         int at = block.getStatements().indexOf(decision.around().getLeaf());
         TreePath declared = workspace.path(variable).orElseThrow();
-        return at > 0 && block.getStatements().get(at - 1) == declared.getLeaf() && declared.getLeaf() instanceof VariableTree tree && tree.getInitializer() == null
+        return at > 0 && block.getStatements().get(at - 1) == declared.getLeaf() && declared.getLeaf() instanceof VariableTree tree && (tree.getInitializer() == null || !start.isEmpty())
                 ? Optional.of(declared) : Optional.empty();
     }
 
@@ -214,7 +236,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
 
     /** What a routine for all others does where the decision does nothing. */
     public String nothing() {
-        return kind == OutcomeKind.SETS && needsOld ? "return " + variable.getSimpleName() + ";" : "";
+        return kind != OutcomeKind.SETS ? "" : needsOld ? "return " + variable.getSimpleName() + ";" : start.isEmpty() ? "" : "return " + start + ";";
     }
 
     /**
@@ -248,7 +270,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
             return code.isEmpty() ? value : code + "\n" + value;
         }
         if (kind == OutcomeKind.SETS) {
-            String before = needsOld || !Completion.canComplete(kept) && workspace.uses().of(variable).stream().noneMatch(use -> kept.stream().anyMatch(each -> Uses.isWithin(use, each))) ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + ";\n";
+            String before = needsOld || !Completion.canComplete(kept) && workspace.uses().of(variable).stream().noneMatch(use -> kept.stream().anyMatch(each -> Uses.isWithin(use, each))) ? "" : typeOf.apply(variable.asType()) + " " + variable.getSimpleName() + (start.isEmpty() ? "" : " = " + start) + ";\n";
             return declaring(before, code) + (Completion.canComplete(kept) ? "\nreturn " + variable.getSimpleName() + ";" : "");
         }
         return code;

@@ -17,6 +17,9 @@ import javax.lang.model.util.ElementFilter;
 
 /** A constructor that takes one thing more, beside each that there is; that one hands on what it created before. */
 public final class Injection {
+    /** What a statement of an old constructor becomes that the new one does without. */
+    public static final String GONE = "\u0000";
+
     private final Drafting drafting;
     private final Workspace workspace;
     private final TypeElement client;
@@ -72,7 +75,7 @@ public final class Injection {
         String head = unit.text().substring(workspace.from(path), workspace.from(body));
         int close = tree.getParameters().isEmpty() ? head.indexOf(')', head.indexOf('(')) : head.indexOf(')', workspace.to(new TreePath(path, tree.getParameters().get(tree.getParameters().size() - 1))) - workspace.from(path));
         String taking = head.substring(0, close) + (tree.getParameters().isEmpty() ? "" : ", ") + taken.type() + " " + taken.name() + head.substring(close);
-        String code = unit.bare(new Rewriting(workspace, becomes).of(body), indent);
+        String code = unit.bare(new Rewriting(workspace, becomes).of(body).replaceAll("(?m)^[ \\t]*" + GONE + "[ \\t]*\\R", ""), indent);
         if (!taken.keeps().isEmpty()) {
             code = withFirst(code, taken.keeps(), tree);
         }

@@ -100,7 +100,7 @@ public final class Purity {
         TypeElement owner = (TypeElement) routine.getEnclosingElement();
         if (!workspace.isHere(owner)) {
             String around = workspace.elements().getPackageOf(owner).getQualifiedName().toString();
-            return PLAIN.contains(around) && !BUSY.contains(owner.getSimpleName().toString());
+            return PLAIN.contains(around) && !BUSY.contains(owner.getSimpleName().toString()) || isPath(owner, routine);
         }
         boolean fields = owner.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.FIELD).flatMap(each -> workspace.path(each).stream())
                 .noneMatch(each -> ((VariableTree) each.getLeaf()).getInitializer() != null && mayAct(new TreePath(each, ((VariableTree) each.getLeaf()).getInitializer())));
@@ -108,6 +108,12 @@ public final class Purity {
                 .allMatch(each -> each.toString().startsWith("super()") || each instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof AssignmentTree set
                         && !mayAct(new TreePath(path, set.getExpression())))).orElse(true);
         return routine.getKind() == ElementKind.CONSTRUCTOR && fields && stores;
+    }
+
+    /** The names of files are values; only a real path is looked up. */
+    private static boolean isPath(TypeElement owner, ExecutableElement routine) {
+        String name = owner.getQualifiedName().toString();
+        return (name.equals("java.nio.file.Path") || name.equals("java.nio.file.Paths")) && !Set.of("toRealPath", "register").contains(routine.getSimpleName().toString());
     }
 
     /** @throws Refused where expressions would change places, of which one does what the other may see */

@@ -1,13 +1,10 @@
 package driftwood.refactor.java.recipe.construction;
 
 import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.StatementTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
@@ -23,8 +20,10 @@ import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Creating;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -111,15 +110,18 @@ public final class InjectCollaborator implements Recipe {
             injection.inject(type, name, "this." + name + " = " + name + ";", each -> created, path -> Optional.empty());
             return;
         }
+        Map<ExecutableElement, EarlyCreation> early = new LinkedHashMap<>();
+        for (ExecutableElement each : ElementFilter.constructorsIn(client.getEnclosedElements())) {
+            workspace.written(each).flatMap(path -> creations.stream().filter(creation -> Uses.isWithin(creation, path)).findFirst())
+                    .ifPresent(creation -> early.put(each, EarlyCreation.of(workspace, each, creation)));
+        }
         injection.inject(type, name, "", constructor -> {
-            TreePath creation = creations.stream().filter(each -> Uses.isWithin(each, workspace.path(constructor).orElseThrow())).findFirst().orElse(null);
-            if (creation == null) {
+            if (!early.containsKey(constructor)) {
                 throw new Refused("one constructor does not create it");
             }
-            refuseOwn(workspace, creation, new LinkedHashSet<>(constructor.getParameters()));
-            refuseEarlier(creation);
-            return workspace.text(creation);
-        }, path -> creations.stream().anyMatch(each -> each.getLeaf() == path.getLeaf()) ? Optional.of(name)
+            return early.get(constructor).text();
+        }, path -> early.values().stream().anyMatch(each -> each.isForIt(path)) ? Optional.of(Injection.GONE)
+                : creations.stream().anyMatch(each -> each.getLeaf() == path.getLeaf()) ? Optional.of(name)
                 : path.getLeaf() instanceof IdentifierTree && field.equals(workspace.element(path)) ? Optional.of("this." + name) : Optional.empty());
     }
 
@@ -127,21 +129,6 @@ public final class InjectCollaborator implements Recipe {
         Captures captures = Captures.of(workspace, List.of(creation));
         if (captures.needsObject() || !allowed.containsAll(captures.read())) {
             throw new Refused("what is created needs the object or locals around it: " + workspace.text(creation));
-        }
-    }
-
-    /** What the constructor does before must not be something that the creation could come before. */
-    private static void refuseEarlier(TreePath creation) {
-        Tree statement = creation.getParentPath().getParentPath().getLeaf();
-        BlockTree body = (BlockTree) creation.getParentPath().getParentPath().getParentPath().getLeaf();
-        for (StatementTree each : body.getStatements()) {
-            if (each == statement) {
-                return;
-            }
-            boolean plain = each instanceof ExpressionStatementTree evaluate && (evaluate.getExpression() instanceof AssignmentTree || evaluate.getExpression().toString().startsWith("super("));
-            if (!plain) {
-                throw new Refused("the constructor works before it creates it, and the order would change");
-            }
         }
     }
 

@@ -83,7 +83,7 @@ record CreationCode(Drafting drafting, Unit unit, Decision decision, Outcome out
             return Optional.of(last);
         }).of(decision.around());
         String bare = unit.bare(code, unit.indentAt(decision.from())).replaceAll("(?m)^\\s*\\n", "");
-        String old = outcome.needsOld() ? "\nreturn " + outcome.variable().getSimpleName() + ";" : "";
+        String old = outcome.nothing().isEmpty() ? "" : "\n" + outcome.nothing();
         return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
     }
 }

@@ -96,12 +96,23 @@ final class Visiting {
     private String routine(String name, Element kind, Arm arm) {
         Unit unit = place.unit();
         String parameter = parameter(kind, arm);
-        String code = arm == null ? outcome.nothing() : outcome.code(workspace, arm, new Told(kind, arm, parameter)::anew, type -> drafting.imports().name(type, unit)).replaceAll("^\\s*\\n", "");
+        String code = boxable(arm == null ? outcome.nothing() : outcome.code(workspace, arm, new Told(kind, arm, parameter)::anew, type -> drafting.imports().name(type, unit)).replaceAll("^\\s*\\n", ""));
         if (!outcome.gives() && (arm == null || Completion.canComplete(arm.body()) || arm.body().get(arm.body().size() - 1).getLeaf() instanceof ReturnTree)) {
             code += (code.isEmpty() ? "" : "\n") + "return null;";
         }
         return "@Override\npublic " + answer(unit) + " " + name + "(" + drafting.imports().name(kind.asType(), unit) + " " + parameter + ")"
                 + drafting.imports().thrown(arm == null ? Set.of() : Thrown.by(workspace, arm.body()), unit) + Code.block(code);
+    }
+
+    /** A whole number is widened to what a routine gives by itself, but not to the box of that. */
+    private String boxable(String code) {
+        String mark = switch (outcome.type().getKind()) {
+            case DOUBLE -> ".0";
+            case FLOAT -> "f";
+            case LONG -> "L";
+            default -> "";
+        };
+        return code.replaceAll("(?m)(\\breturn -?\\d+);$", "$1" + mark + ";");
     }
 
     /** What the visited one is called: as the arm calls it, where it does. */

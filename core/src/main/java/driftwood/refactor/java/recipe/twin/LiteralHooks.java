@@ -1,5 +1,6 @@
 package driftwood.refactor.java.recipe.twin;
 
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
@@ -72,8 +73,25 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
     }
 
     private String name(int hook) {
-        String kind = literals.get(hook).get(0).getLeaf().getKind() == Tree.Kind.STRING_LITERAL ? "Word" : "Value";
-        return ((MethodTree) routines.get(0).getLeaf()).getName() + kind + (literals.size() == 1 ? "" : Integer.toString(hook + 1));
+        String word = word(literals.get(hook).get(0));
+        long same = literals.stream().filter(each -> word(each.get(0)).equals(word)).count();
+        return ((MethodTree) routines.get(0).getLeaf()).getName() + word + (same == 1 ? "" : Integer.toString(hook + 1));
+    }
+
+    /** What a literal is to its routine: what stands before or behind all else in a text, any other word, or a value. */
+    private static String word(TreePath literal) {
+        if (literal.getLeaf().getKind() != Tree.Kind.STRING_LITERAL) {
+            return "Value";
+        }
+        TreePath at = literal;
+        boolean first = true;
+        boolean last = true;
+        while (at.getParentPath().getLeaf() instanceof BinaryTree joined && joined.getKind() == Tree.Kind.PLUS) {
+            first &= joined.getLeftOperand() == at.getLeaf();
+            last &= joined.getRightOperand() == at.getLeaf();
+            at = at.getParentPath();
+        }
+        return first == last ? "Word" : first ? "Prefix" : "Suffix";
     }
 
     /** The shared routine as it stands in the first twin, with hooks where the literals were. @param asked behind the name of each */

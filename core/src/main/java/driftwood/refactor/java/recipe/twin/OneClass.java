@@ -137,7 +137,7 @@ public final class OneClass implements Recipe {
             if (constructor.isPresent()) {
                 TreePath block = new TreePath(constructor.get(), ((MethodTree) constructor.get().getLeaf()).getBody());
                 String inside = workspace.text(block).replaceFirst("^\\{[ \\t]*\\r?\\n?", "").replaceFirst("\\s*}$", "");
-                body.append(inside.isBlank() ? "" : unit.bare(inside, unit.indentAt(workspace.from(constructor.get()))).stripTrailing() + "\n");
+                body.append(inside.isBlank() ? "" : "    " + unit.bare(inside.strip(), unit.indentAt(workspace.from(constructor.get()))) + "\n");
             }
             variables().forEach(each -> {
                 String name = each.substring(each.indexOf(' ') + 1);
