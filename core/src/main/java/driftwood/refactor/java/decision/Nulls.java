@@ -44,7 +44,7 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
     }
 
     /** A private field that begins with a value, or is given one by every constructor at once, and is given values only. */
-    private static boolean isNeverNull(Workspace workspace, Element field) {
+    public static boolean isNeverNull(Workspace workspace, Element field) {
         if (!field.getModifiers().contains(Modifier.PRIVATE) || !(workspace.path(field).map(TreePath::getLeaf).orElse(null) instanceof VariableTree tree)
                 || !(tree.getInitializer() == null ? !field.getModifiers().contains(Modifier.STATIC) && new SetFirst(workspace, field).isSo()
                 : isValue(workspace, field, new TreePath(workspace.path(field).get(), tree.getInitializer())))) {

@@ -10,14 +10,19 @@ import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Nulls;
 import driftwood.refactor.java.ground.Purity;
 import driftwood.refactor.java.ground.Workspace;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 
 /** What the routines of a neutral object answer, as the guards say. */
@@ -65,7 +70,28 @@ final class Answers {
     /** Whether a call does nothing but ask: its arguments can be worked out where there is nothing as well. */
     boolean isHarmless(TreePath call, Asked asked) {
         return asked.called(call).isPresent() && ((MethodInvocationTree) call.getLeaf()).getArguments().stream().map((ExpressionTree each) -> new TreePath(call, each))
-                .allMatch(each -> !Purity.mayAct(each) || !Purity.acts(asked.workspace(), each) && isAskedBefore(asked.workspace(), each));
+                .allMatch(each -> !Purity.mayAct(each) || !Purity.acts(asked.workspace(), each) && isSafe(asked.workspace(), each));
+    }
+
+    /** Whether an argument asks only who is there in any case: what the routine has asked before, or a field that is never nothing. */
+    private static boolean isSafe(Workspace workspace, TreePath argument) {
+        List<TreePath> calls = new ArrayList<>();
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitMethodInvocation(MethodInvocationTree tree, Void nothing) {
+                calls.add(getCurrentPath());
+                return super.visitMethodInvocation(tree, nothing);
+            }
+        }.scan(argument, null);
+        if (argument.getLeaf() instanceof MethodInvocationTree && !calls.contains(argument)) {
+            calls.add(argument);
+        }
+        return calls.stream().allMatch(each -> asksField(workspace, each) || isAskedBefore(workspace, each));
+    }
+
+    private static boolean asksField(Workspace workspace, TreePath call) {
+        return ((MethodInvocationTree) call.getLeaf()).getMethodSelect() instanceof MemberSelectTree select && select.getExpression() instanceof IdentifierTree name
+                && workspace.element(new TreePath(new TreePath(call, select), name)) instanceof VariableElement field && field.getKind().isField() && Nulls.isNeverNull(workspace, field);
     }
 
     /** Whether an argument asks an object that the routine has asked before whatever happened, so that it is there. */
