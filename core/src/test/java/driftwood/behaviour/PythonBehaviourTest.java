@@ -106,6 +106,59 @@ class PythonBehaviourTest {
                 "def __init__(self):\n        self.base = 0"))).containsOnlyKeys(Kind.SAME);
     }
 
+    private static final String UNTYPED = """
+            class Parcel:
+                def __init__(self, number, text, set):
+                    self.number = number
+                    self.text = text
+                    self.set = set
+
+                def weight(self):
+                    return self.number * 2
+
+            class Scale:
+                def __init__(self):
+                    self.sum = 0
+
+                def put(self, parcel):
+                    self.sum += parcel.weight()
+
+            class Counter:
+                def __init__(self, scale, lamp):
+                    self.scale = scale
+                    self.lamp = lamp
+
+                def take(self, parcel):
+                    self.scale.put(parcel)
+                    return self.scale.sum
+
+                def word(self, fmt):
+                    if fmt == "short":
+                        return "p"
+                    raise ValueError(fmt)
+            """;
+
+    /** No type is declared: a parcel is tried where something goes by that name, or is asked what a parcel can answer. */
+    @Test
+    void objectsAreTriedForWhatIsCalledLikeThemOrAskedLikeThem() throws Exception {
+        Recording recording = record("quay.tariff.Counter", UNTYPED);
+        List<Case> taking = recording.cases().stream().filter(each -> each.routine().contains("#take")).toList();
+        assertThat(taking).filteredOn(each -> each.given().at("/parcel/is").asText().equals("quay.tariff.Parcel")).hasSizeGreaterThan(taking.size() / 2);
+        assertThat(taking).anyMatch(each -> each.outcome().path("gives").isNumber());
+        assertThat(recording.cases().stream().filter(each -> each.routine().contains("#word")).map(each -> each.given().get("fmt")))
+                .isNotEmpty().noneMatch(each -> each.isContainerNode());
+    }
+
+    /** A part called number is a part, and not the number that recordings write so. */
+    @Test
+    void partsMayGoByTheWordsOfRecordings() throws Exception {
+        Recording recording = record("quay.tariff.Parcel", UNTYPED);
+        assertThat(recording.cases()).filteredOn(each -> each.routine().contains("#weight"))
+                .anyMatch(each -> each.outcome().path("gives").asInt() == 2 * each.on().path("number").asInt() && each.on().path("number").asInt() != 0);
+        assertThat(confirm(recording, UNTYPED)).containsOnlyKeys(Kind.SAME);
+        assertThat(confirm(recording, UNTYPED.replace("number * 2", "number * 3"))).containsKey(Kind.DIFFERENT);
+    }
+
     private static final String HOSTILE = """
             import os, sys, time, datetime
 

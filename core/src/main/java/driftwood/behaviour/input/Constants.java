@@ -21,6 +21,7 @@ import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
 import driftwood.tree.TreeScanner;
+import driftwood.tree.TypeTest;
 import driftwood.tree.Unary;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -53,6 +54,8 @@ public final class Constants extends TreeScanner {
     private final Map<String, Literal> named = new HashMap<>();
     private final Set<String> optional = new HashSet<>();
     private final Set<String> madeOfNothing = new HashSet<>();
+    private final Map<String, Set<String>> asked = new HashMap<>();
+    private final Map<String, Set<String>> tested = new HashMap<>();
     private final List<Runnable> later = new ArrayList<>();
     /** Of the file being read. */
     private List<Import> imports = List.of();
@@ -106,6 +109,28 @@ public final class Constants extends TreeScanner {
         return optional.contains(key(word)) || madeOfNothing.contains(type);
     }
 
+    /** What anything of this name is asked for: its members that are read or called. */
+    Set<String> askedOf(String word) {
+        return asked.getOrDefault(key(word), Set.of());
+    }
+
+    /** The types that the code asks whether something of this name is one. */
+    Set<String> askedToBe(String word) {
+        return tested.getOrDefault(key(word), Set.of());
+    }
+
+    @Override
+    public Void visitTypeTest(TypeTest test) {
+        tested.computeIfAbsent(key(word(test.subject())), each -> new LinkedHashSet<>()).add(test.type().simpleName());
+        return visitNode(test);
+    }
+
+    private void asks(Node receiver, String member) {
+        if (receiver instanceof Name name && !name.isSelf() || receiver instanceof Member) {
+            asked.computeIfAbsent(key(word(receiver)), each -> new LinkedHashSet<>()).add(member);
+        }
+    }
+
     @Override
     public Void visitNullTest(NullTest test) {
         return asked(test.subject(), test);
@@ -155,6 +180,7 @@ public final class Constants extends TreeScanner {
     /** Constants of the platform are numbers like any other: the compiler writes them in their place. */
     @Override
     public Void visitMember(Member member) {
+        asks(member.receiver(), member.name());
         PlatformConstants.of(member, imports).filter(each -> known.size() < MOST_KNOWN).ifPresent(known::add);
         return visitNode(member);
     }
@@ -199,6 +225,7 @@ public final class Constants extends TreeScanner {
     /** Texts that a text is searched for are worth trying as well. */
     @Override
     public Void visitCall(Call call) {
+        call.receiver().ifPresent(each -> asks(each, call.name()));
         if (call.receiver().isPresent() && call.arguments().size() == 1
                 && Set.of("startsWith", "endsWith", "contains", "indexOf", "matches", "split", "compareTo", "startswith", "endswith", "find", "get")
                 .contains(call.name())) {

@@ -28,15 +28,19 @@ public final class Inputs {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     /** Objects inside objects are made down to this level. */
     static final int DEEPEST = 4;
+    /** One in so many values is something else than what it is likely to be. */
+    private static final int OTHERS = 4;
 
     private final Program program;
     private final Constants constants;
     private final ObjectInputs objects;
+    private final LikelyTypes types;
 
     public Inputs(Program program, Constants constants, Ways ways) {
         this.program = program;
         this.constants = constants;
         this.objects = new ObjectInputs(program, ways, this);
+        this.types = new LikelyTypes(program, constants);
     }
 
     /** Values for the parameters of a routine, as combinations. @param most how many */
@@ -92,9 +96,16 @@ public final class Inputs {
             }
         } else {
             boolean python = program.fileOf(scope).language().isDuckTyped();
+            if (python && !type.isPresent()) {
+                likely(word, scope, most, depth, values);
+            }
+            boolean sure = !values.isEmpty() && constants.askedToBe(word).stream().noneMatch(PythonInputs::isBuiltIn);
+            if (sure) {
+                values.add(NullNode.instance);
+            }
             LibraryInputs library = new LibraryInputs(this, constants, word);
             List<List<JsonNode>> byType = new ArrayList<>();
-            for (TypeRef each : python ? PythonInputs.of(type) : List.of(type)) {
+            for (TypeRef each : sure ? List.<TypeRef>of() : python ? PythonInputs.of(type, !constants.of(word).isEmpty()) : List.of(type)) {
                 Set<JsonNode> some = new LinkedHashSet<>();
                 library.add(each, scope, most, depth, some);
                 byType.add(new ArrayList<>(some));
@@ -111,6 +122,17 @@ public final class Inputs {
             kept.add(NullNode.instance);
         }
         return kept;
+    }
+
+    /** Objects of the types that a value without a declared one may be, one or several; some room is left for nothing, and what it may be besides. */
+    private void likely(String word, TypeOutline scope, int most, int depth, Set<JsonNode> values) {
+        int room = Math.max(1, most - most / OTHERS);
+        List<List<JsonNode>> objects = types.of(word, scope).stream().map(each -> List.copyOf(this.objects.of(each, room, depth))).toList();
+        inTurn(objects).stream().limit(room).forEach(values::add);
+        if (values.isEmpty() && word.length() > 1 && word.endsWith("s")) {
+            types.of(word.substring(0, word.length() - 1), scope).stream().limit(1).map(each -> List.copyOf(this.objects.of(each, room, depth + 1))).filter(each -> !each.isEmpty())
+                    .forEach(each -> values.addAll(List.of(list(each.subList(0, 1)), list(each.subList(0, Math.min(3, each.size()))), list(List.of()))));
+        }
     }
 
     /** The first of each, then the second of each: whatever is cut off, each has its share. */

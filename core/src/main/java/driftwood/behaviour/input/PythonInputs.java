@@ -18,8 +18,18 @@ final class PythonInputs {
     private PythonInputs() {
     }
 
-    /** The types to try for an annotation; several where there is none. */
-    static List<TypeRef> of(TypeRef annotated) {
+    /** Whether a type is one of the language's own. */
+    static boolean isBuiltIn(String name) {
+        return SAME.containsKey(name);
+    }
+
+    /** The types to try for an annotation; several where there is none. @param compared whether it is compared with constants, as no list or dictionary is */
+    static List<TypeRef> of(TypeRef annotated, boolean compared) {
+        List<TypeRef> all = of(annotated);
+        return compared && all == ANYTHING ? ANYTHING.stream().filter(each -> each.arguments().isEmpty()).toList() : all;
+    }
+
+    private static List<TypeRef> of(TypeRef annotated) {
         String name = annotated.simpleName();
         if (!SAME.containsKey(name)) {
             return annotated.isPresent() && !List.of("Any", "object", "T").contains(name) ? List.of(annotated) : ANYTHING;

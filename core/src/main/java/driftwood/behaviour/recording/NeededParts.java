@@ -68,13 +68,17 @@ public final class NeededParts {
     /** Whether a step stumbles that did not, and no step before it differs. */
     private static boolean isSooner(JsonNode recorded, JsonNode now, List<Verdict.Place> differences) {
         int steps = recorded.path("before").size();
+        if (now.path("before").size() < steps && Stumble.ends(now)) {
+            // It is not even made any more.
+            return true;
+        }
         int first = 0;
         while (first < steps && (Stumble.ends(recorded.path("before").path(first)) || !Stumble.ends(now.path("before").path(first)))) {
             first++;
         }
-        int reached = now.path("before").size() < steps ? 0 : first;
+        int same = first;
         return (first < steps || Stumble.ends(now) && !Stumble.ends(recorded))
-                && IntStream.range(0, reached).noneMatch(step -> differences.stream().anyMatch(each -> each.path().startsWith("before." + step + ".")));
+                && IntStream.range(0, same).noneMatch(step -> differences.stream().anyMatch(each -> each.path().startsWith("before." + step + ".")));
     }
 
     private static boolean stumbles(JsonNode outcome) {

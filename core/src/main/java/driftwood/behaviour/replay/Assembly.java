@@ -85,11 +85,11 @@ public final class Assembly {
     }
 
     private Make structured(JsonNode value, TypeRef declared, TypeOutline scope) {
-        if (value.has("same")) {
-            return new Make.Same(value.get("same").asText());
-        }
         if (program.type(value.path(TYPE).asText()).isPresent()) {
             return object(value);
+        }
+        if (value.has("same")) {
+            return new Make.Same(value.get("same").asText());
         }
         // driftwood: leave conditional-instantiation because this is the one reader of inputs that people write
         if (value.has("enum")) {

@@ -116,11 +116,11 @@ final class Overloads {
         if (form.isPresent()) {
             return form.equals(TextForm.of(type.simpleName())) ? EXACT : NOT;
         }
-        if (part.has("array")) {
+        if (!part.has(Assembly.TYPE) && part.has("array")) {
             return type.isArray() && type.element().simpleName().equals(new TypeRef(part.get("array").asText()).simpleName())
                     ? EXACT : NOT;
         }
-        if (part.has("set") || part.has("map") || part.has("optional")) {
+        if (!part.has(Assembly.TYPE) && (part.has("set") || part.has("map") || part.has("optional"))) {
             return !type.isArray() && !type.arguments().isEmpty() ? EXACT : NOT;
         }
         String constant = part.path("enum").asText();

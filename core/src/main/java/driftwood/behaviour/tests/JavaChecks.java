@@ -61,7 +61,7 @@ final class JavaChecks {
         if (value.isArray()) {
             return items(subject, value, declared);
         }
-        if (value.has("same")) {
+        if (value.has("same") && !value.has("is")) {
             return List.of(object(subject) + ".isNotNull();");
         }
         return structured(subject, value, type, masked, at, 0, "");
@@ -120,19 +120,21 @@ final class JavaChecks {
 
     private List<String> structured(String subject, JsonNode value, String declared, List<String> masked, String at,
             int depth, String path) throws CannotWrite {
+        // Its parts may go by any name.
+        boolean object = value.has("is");
         String that = path.isEmpty() ? object(subject) : object(subject) + ".extracting(" + JavaCode.quoted(path) + ")";
-        if (value.has("enum")) {
+        if (!object && value.has("enum")) {
             String name = value.get("enum").asText();
             return List.of(that + ".extracting(each -> ((Enum<?>) each).name()).isEqualTo("
                     + JavaCode.quoted(name.substring(name.lastIndexOf('.') + 1)) + ");");
         }
-        if (value.has("char")) {
+        if (!object && value.has("char")) {
             return List.of(that + ".hasToString(" + JavaCode.quoted(value.get("char").asText()) + ");");
         }
-        if (value.has("number")) {
+        if (!object && value.has("number")) {
             return List.of(that + ".hasToString(" + JavaCode.quoted(value.get("number").asText()) + ");");
         }
-        if (value.has("optional")) {
+        if (!object && value.has("optional")) {
             needs(value.get("optional").size() == 1 && value.get("optional").get(0).isContainerNode(), "optional objects");
             return List.of(that + ".hasToString(" + JavaCode.quoted(value.get("optional").isEmpty() ? "Optional.empty"
                     : "Optional[" + value.get("optional").get(0).asText() + "]") + ");");

@@ -59,6 +59,9 @@ final class PythonCode {
         if (value.isArray()) {
             return "[" + all(value) + "]";
         }
+        if (value.has("is") && !value.has("then")) {
+            return object(value);
+        }
         if (value.has("same")) {
             return alive(value.get("same").asText());
         }

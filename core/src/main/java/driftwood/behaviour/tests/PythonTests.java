@@ -177,8 +177,8 @@ public final class PythonTests implements KeptTests {
 
     /** Whether it can be written as an expression, or be told by its parts. */
     private boolean isSimple(JsonNode value) {
-        if (value.isObject() && (value.has("opaque") || value.has("same") || value.has("cut") || value.has("number")
-                || value.has("standIn") || value.has("is") && !isObject(value))) {
+        if (value.isObject() && !isObject(value) && (value.has("opaque") || value.has("same") || value.has("cut") || value.has("number")
+                || value.has("standIn") || value.has("is"))) {
             return false;
         }
         for (JsonNode each : value) {

@@ -46,6 +46,10 @@ def make(value, alive=None):
         return [make(each, alive) for each in value]
     if not isinstance(value, dict):
         return value
+    if "is" in value:
+        # Its parts may go by any name, such as those below.
+        told = value["is"].split(".")[0] in ("datetime", "decimal", "fractions", "uuid", "pathlib") and "text" in value
+        return from_text(value["is"], value["text"]) if told else build(value, alive)
     if isinstance(value.get("same"), str):
         if alive is None or value["same"] not in alive:
             raise Unmade("there is no %s in this case" % value["same"])
@@ -65,8 +69,6 @@ def make(value, alive=None):
         return bytes.fromhex(value["bytes"])
     if "number" in value:
         return float(value["number"])
-    if "text" in value and value.get("is", "").split(".")[0] in ("datetime", "decimal", "fractions", "uuid", "pathlib"):
-        return from_text(value["is"], value["text"])
     return build(value, alive)
 
 
