@@ -3,7 +3,6 @@ package driftwood.pattern;
 import driftwood.pattern.Answer.Check;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Symbol;
-import driftwood.program.Trail;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Label;
@@ -41,8 +40,7 @@ final class Branches {
     /** What reminds of a variant that comes later. @param own how many of the variants have an arm of their own @param all how many there are */
     static String reminded(Chain chain, long own, long all, Idiom idiom) {
         // The last one has what the chain does for all others, unless that is done for nothing at all as well.
-        boolean set = chain.form() == Chain.Form.MATCH || chain.form() == Chain.Form.MATCH_VALUE || chain.subject().trail().start() == Trail.Start.THIS;
-        return set && own > 1 && own == all - 1 && chain.otherwise().isPresent() ? reminded(chain, true, false, idiom) : reminded(chain, own == all, idiom);
+        return chain.needsSubject() && own > 1 && own == all - 1 && chain.otherwise().isPresent() ? reminded(chain, true, false, idiom) : reminded(chain, own == all, idiom);
     }
 
     /** The same. @param all whether each variant there is has an arm of its own */

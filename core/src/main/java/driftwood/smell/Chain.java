@@ -141,6 +141,16 @@ public record Chain(String within, String routine, @Line int line, @Line int end
      * @param names what a short arm mentions by name
      */
     public record ArmCall(Trail call, String use, String text, boolean alone, List<Trail> calls, List<String> names) {
+
+        /** Whether the arm is no call but one value that is worked out, however many lines it is written on. */
+        public boolean isFormula() {
+            return alone && !call.isKnown() && !use.isEmpty();
+        }
+    }
+
+    /** Whether nothing at all is no case of it: it fails on that, or asks about its own field. */
+    public boolean needsSubject() {
+        return form == Form.MATCH || form == Form.MATCH_VALUE || subject.trail().start() == Trail.Start.THIS;
     }
 
     /** How many arms do work. */

@@ -88,15 +88,10 @@ public final class ThresholdLadder implements Detector {
         long exact = chain.arms().stream().filter(arm -> arm.isOn(Label.Kind.INTEGER)).count();
         boolean onlyThese = asking.size() + exact == chain.arms().size() && exact < asking.size();
         boolean high = asking.size() >= RUNGS && asking.stream().noneMatch(arm -> arm.title().contains("'"));
-        long working = all.stream().filter(arm -> acts(arm, chain, program) || high && arm.work() == Work.ACTS && arm.lines() > SEVERAL && !isFormula(arm)).count();
+        long working = all.stream().filter(arm -> acts(arm, chain, program) || high && arm.work() == Work.ACTS && arm.lines() > SEVERAL && arm.armCall().filter(ArmCall::isFormula).isEmpty()).count();
         return onlyThese && ends(all) >= 2 && all.size() >= 3 && asking.size() >= 2 && working >= 2
                 && !COMPARING.matcher(chain.routineName()).matches() && (isAsked(chain) || isMonotone(asking))
                 && !asksOnlySign(asking) && asking.stream().noneMatch(arm -> WIDTH.matcher(arm.title()).find());
-    }
-
-    /** One value that is worked out, however many lines it is written on. */
-    private static boolean isFormula(Arm arm) {
-        return arm.armCall().filter(each -> each.alone() && !each.call().isKnown() && !each.use().isEmpty()).isPresent();
     }
 
     /** In how many ways the arms end; where all that work hand something on and then give an answer, they differ by whom they call. */
