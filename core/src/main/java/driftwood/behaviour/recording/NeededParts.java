@@ -68,8 +68,8 @@ public final class NeededParts {
     /** Whether a step stumbles that did not, and no step before it differs. */
     private static boolean isSooner(JsonNode recorded, JsonNode now, List<Verdict.Place> differences) {
         int steps = recorded.path("before").size();
-        if (now.path("before").size() < steps && Stumble.ends(now)) {
-            // It is not even made any more.
+        if (now.path("before").isEmpty() && Stumble.ends(now) && IntStream.range(0, steps).anyMatch(at -> Stumble.ends(recorded.path("before").path(at)))) {
+            // It is not even made any more, and stumbled before as well.
             return true;
         }
         int first = 0;
