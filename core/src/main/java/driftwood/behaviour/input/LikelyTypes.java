@@ -7,6 +7,7 @@ import driftwood.program.TypeOutline;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -28,6 +29,8 @@ final class LikelyTypes {
     private final Program program;
     private final Constants constants;
     private final Map<String, List<TypeOutline>> known = new HashMap<>();
+    /** Of the types that may be it, by the names of what they have; read once, when a first value is asked about. */
+    private final Map<TypeOutline, Set<String>> members = new LinkedHashMap<>();
 
     LikelyTypes(Program program, Constants constants) {
         this.program = program;
@@ -40,14 +43,17 @@ final class LikelyTypes {
     }
 
     private List<TypeOutline> found(String word, TypeOutline scope) {
-        List<TypeOutline> all = program.types().stream().filter(each -> !each.isModule() && !each.anonymous() && !program.fileOf(each).test()
-                && program.fileOf(each).language() == program.fileOf(scope).language()).toList();
+        if (members.isEmpty()) {
+            program.types().stream().filter(each -> !each.isModule() && !each.anonymous() && !program.fileOf(each).test()
+                    && program.fileOf(each).language() == program.fileOf(scope).language()).forEach(each -> members.put(each, members(each)));
+        }
+        Set<TypeOutline> all = members.keySet();
         Set<TypeOutline> likely = new LinkedHashSet<>();
         all.stream().filter(each -> plain(each.simpleName()).equals(plain(word)) || constants.askedToBe(word).contains(each.simpleName())).forEach(likely::add);
         Set<String> asked = new HashSet<>(constants.askedOf(word));
         asked.removeAll(COMMON);
-        List<TypeOutline> whole = asked.isEmpty() ? List.of() : all.stream().filter(each -> members(each).containsAll(asked)).toList();
-        List<TypeOutline> some = !whole.isEmpty() || asked.isEmpty() ? whole : all.stream().filter(each -> members(each).stream().anyMatch(asked::contains)).toList();
+        List<TypeOutline> whole = asked.isEmpty() ? List.of() : all.stream().filter(each -> members.get(each).containsAll(asked)).toList();
+        List<TypeOutline> some = !whole.isEmpty() || asked.isEmpty() ? whole : all.stream().filter(each -> members.get(each).stream().anyMatch(asked::contains)).toList();
         if (some.size() <= MOST) {
             likely.addAll(some);
         }

@@ -76,9 +76,9 @@ public final class NeededParts {
         while (first < steps && (Stumble.ends(recorded.path("before").path(first)) || !Stumble.ends(now.path("before").path(first)))) {
             first++;
         }
-        int same = first;
+        int reached = now.path("before").size() < steps ? 0 : first;
         return (first < steps || Stumble.ends(now) && !Stumble.ends(recorded))
-                && IntStream.range(0, same).noneMatch(step -> differences.stream().anyMatch(each -> each.path().startsWith("before." + step + ".")));
+                && IntStream.range(0, reached).noneMatch(step -> differences.stream().anyMatch(each -> each.path().startsWith("before." + step + ".")));
     }
 
     private static boolean stumbles(JsonNode outcome) {
