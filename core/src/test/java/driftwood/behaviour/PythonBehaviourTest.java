@@ -11,6 +11,8 @@ import driftwood.behaviour.recording.Verdict.Kind;
 import driftwood.behaviour.run.Runtimes;
 import driftwood.behaviour.view.Surface;
 import driftwood.program.Program;
+import driftwood.scan.Scan;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
@@ -157,6 +159,18 @@ class PythonBehaviourTest {
                 .anyMatch(each -> each.outcome().path("gives").asInt() == 2 * each.on().path("number").asInt() && each.on().path("number").asInt() != 0);
         assertThat(confirm(recording, UNTYPED)).containsOnlyKeys(Kind.SAME);
         assertThat(confirm(recording, UNTYPED.replace("number * 2", "number * 3"))).containsKey(Kind.DIFFERENT);
+    }
+
+    /** The scripts that run the code are no modules of the code. */
+    @Test
+    void modulesMayBeCalledLikeDriftwoodsOwnScripts() throws Exception {
+        for (String module : List.of("making", "mistakes", "witness")) {
+            Files.writeString(root.resolve(module + ".py"), "WORD = \"" + module + "\"\n\ndef shout(times: int):\n    return WORD * times\n");
+            Program program = new Scan(Scan.Options.DEFAULT).run(root, List.of(root)).program();
+            Surface surface = Surface.of(program.type(module).orElseThrow(), program);
+            assertThat(new Characterization(program, root, PYTHON, QUICK).record(module, List.of(module), surface, 20, Duration.ofSeconds(5)).recording().cases())
+                    .anyMatch(each -> each.outcome().path("gives").asText().equals(module));
+        }
     }
 
     private static final String HOSTILE = """

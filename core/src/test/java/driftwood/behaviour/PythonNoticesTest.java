@@ -63,6 +63,7 @@ class PythonNoticesTest {
                         flags.append("large")
                     for _ in range(1):
                         total -= helper(tonnage, total)
+                        "Told below it, as some do."
                     return total
 
                 def helper(one, other):
@@ -74,9 +75,9 @@ class PythonNoticesTest {
                 "3 OPERATOR * becomes /", "4 CONDITION the condition is turned round", "4 CONDITION and becomes or",
                 "4 LIMIT > becomes >=", "4 CONSTANT 500 becomes 501", "5 REMOVED_CALL the call of append is left out",
                 "5 CONSTANT \"large\" becomes another text", "6 CONSTANT 1 becomes 0", "7 OPERATOR - becomes +",
-                "7 SWAPPED the last two arguments of helper change places", "8 RESULT None is handed back",
-                "11 RESULT None is handed back", "11 CONDITION the condition is turned round", "14 RESULT None is handed back",
-                "14 CONSTANT 9 becomes 10");
+                "7 SWAPPED the last two arguments of helper change places", "9 RESULT None is handed back",
+                "12 RESULT None is handed back", "12 CONDITION the condition is turned round", "15 RESULT None is handed back",
+                "15 CONSTANT 9 becomes 10");
     }
 
     @Test
@@ -107,6 +108,46 @@ class PythonNoticesTest {
                 """);
         assertThat(notices.missed()).isEmpty();
         assertThat(notices.noticed()).isEqualTo(3);
+    }
+
+    @Test
+    void slipsArePlantedWhereNamesArePrivateParentsAreAskedAndTypesAreNested() throws IOException {
+        Notices notices = notices("quay.lock.Gate", """
+                from __future__ import annotations
+                import functools
+
+                def doubled(routine):
+                    @functools.wraps(routine)
+                    def around(self):
+                        return 2 * routine(self)
+                    return around
+
+                class Basin:
+                    def __init__(self, depth: int):
+                        self.__depth = depth
+                    def level(self) -> int:
+                        return self.__depth + 3
+
+                class Gate(Basin):
+                    class Wheel:
+                        def turns(self) -> int:
+                            return 4
+                    def __init__(self, depth: int):
+                        super().__init__(depth)
+                        self.__wheel = Gate.Wheel()
+                    @property
+                    def width(self) -> int:
+                        return self.level() * self.__wheel.turns()
+                    @doubled
+                    def height(self) -> int:
+                        return super().level() - 1
+                    @staticmethod
+                    def spare(count: int) -> int:
+                        return count - 1
+                """);
+        assertThat(notices.missed()).isEmpty();
+        assertThat(notices.untried()).isZero();
+        assertThat(notices.noticed()).isGreaterThan(14);
     }
 
     @Test

@@ -20,7 +20,7 @@ public final class PythonLanguage implements ReadLanguage {
             .asking(Contract.EQUALITY, "__eq__").asking(Contract.HASH, "__hash__").asking(Contract.TEXT, "__repr__", "__str__")
             .asking(Contract.ORDER, "__lt__", "__le__", "__gt__", "__ge__").asking(Contract.STEP, "__next__", "next", "previous", "advance")
             .interpretedBy(new Interpreter("python3", List.of(".venv/bin/python", "venv/bin/python", ".venv/Scripts/python.exe",
-                    "venv/Scripts/python.exe"), List.of("witness.py", "slips.py", "inquiry.py", "describing.py", "making.py")))
+                    "venv/Scripts/python.exe"), List.of("witness.py", "slips.py", "mistakes.py", "inquiry.py", "describing.py", "making.py")))
             .reaching(() -> Outside.beside(PythonLanguage.class))
             .saying(new Idiom("run the tests", "a test", false, false, "base class").spelling(Idiom.Spelling.SNAKE));
 

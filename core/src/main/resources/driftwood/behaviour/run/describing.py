@@ -34,7 +34,7 @@ class Asking:
     def __init__(self, asks, known, manner, roots, printed):
         self.asks, self.known, self.manner, self.printed = asks, set(known) | set(asks), manner, printed
         self.roots = [os.path.abspath(each) for each in roots]
-        self.asked, self.loud, self.queries, self.own = [], set(), {}, {}
+        self.asked, self.loud, self.queries, self.own = {}, set(), {}, {}
 
     def is_own(self, kind):
         if kind not in self.own:
@@ -74,7 +74,8 @@ class Asking:
 
     def ask(self, value, name, owner, tell):
         symbol = owner + " " + name
-        before = sum(each.hush(True) for each in self.printed)
+        out, err = self.printed
+        before = out.hush(True) + err.hush(True)
         try:
             if name == "__len__":
                 answer = len(value)
@@ -92,10 +93,9 @@ class Asking:
         except Exception as problem:
             told = {"throws": problem_of(problem)}
         finally:
-            if sum(each.hush(False) for each in self.printed) > before:
+            if out.hush(False) + err.hush(False) > before:
                 self.loud.add(symbol)
-        if symbol not in self.asked:
-            self.asked.append(symbol)
+        self.asked.setdefault(symbol)
         return told
 
 

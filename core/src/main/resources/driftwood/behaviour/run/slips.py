@@ -25,10 +25,12 @@ import gc
 import importlib
 import json
 import os
+import pickle
 import types
 import zlib
 import witness
 from making import Unmade, find
+from mistakes import followed, mistakes, picked, routines_of, statements
 
 UNNOTICED, UNREACHED, UNTRIED, UNPLANTED = -1, -2, -4, -5
 # What a case costs beside the lines that it runs, in lines.
@@ -38,142 +40,6 @@ MOST_COMPARED = 80
 MOST_BESIDE = 12
 # So many of the cases that come to an unnoticed slip are told.
 MOST_COMERS = 6
-ORDER = {ast.Lt: (ast.LtE, "<", "<="), ast.LtE: (ast.Lt, "<=", "<"), ast.Gt: (ast.GtE, ">", ">="), ast.GtE: (ast.Gt, ">=", ">")}
-OPPOSITE = {ast.Eq: ast.NotEq, ast.NotEq: ast.Eq, ast.Is: ast.IsNot, ast.IsNot: ast.Is, ast.In: ast.NotIn, ast.NotIn: ast.In}
-SIGNS = {ast.Add: (ast.Sub, "+", "-"), ast.Sub: (ast.Add, "-", "+"), ast.Mult: (ast.Div, "*", "/"),
-         ast.Div: (ast.Mult, "/", "*"), ast.FloorDiv: (ast.Mult, "//", "*"), ast.Mod: (ast.Mult, "%", "*")}
-ROUTINES = (ast.FunctionDef, ast.AsyncFunctionDef)
-
-
-# ---------------------------------------------------------------------------------------------- finding places
-
-def routines_of(tree):
-    """The routines of a module by qualified name, those inside of others left to them."""
-    found = {}
-
-    def within(body, prefix):
-        for node in body:
-            if isinstance(node, ROUTINES):
-                found.setdefault(prefix + node.name, node)
-            elif isinstance(node, ast.ClassDef):
-                within(node.body, prefix + node.name + ".")
-    within(tree.body, "")
-    return found
-
-
-def followed(routines, wanted):
-    """The wanted routines and those of the same module that they lead to, by name."""
-    reached, open_ = set(), [each for each in wanted if each in routines]
-    while open_:
-        name = open_.pop()
-        if name in reached:
-            continue
-        reached.add(name)
-        owner = name.rpartition(".")[0]
-        for node in ast.walk(routines[name]):
-            called = node.id if isinstance(node, ast.Name) else node.attr if isinstance(node, ast.Attribute) else None
-            if called is None:
-                continue
-            near = [owner + "." + called] if owner and isinstance(node, ast.Attribute) else [called, called + ".__init__"]
-            open_ += [each for each in near if each in routines]
-    return sorted(reached, key=lambda each: routines[each].lineno)
-
-
-def statements(routine):
-    """Statements of a routine with the lines they reach over; those of nested blocks on their own."""
-    for node in ast.walk(routine):
-        for block in ("body", "orelse", "finalbody"):
-            for each in getattr(node, block, []) if isinstance(getattr(node, block, []), list) else []:
-                if isinstance(each, ast.stmt):
-                    yield each
-
-
-def mistakes(routine):
-    """The slips of a routine: (line, kind, what, plant), always in the same order. Planting changes the tree."""
-    doc = routine.body[0].value if isinstance(routine.body[0], ast.Expr) else None
-    skipped = {id(doc)} if isinstance(doc, ast.Constant) else set()
-    tests = set()
-    for node in ast.walk(routine):
-        if isinstance(node, ast.AnnAssign):
-            skipped.update(id(each) for each in ast.walk(node.annotation))
-        if isinstance(node, (ast.JoinedStr, ast.arguments)) or node is not routine and isinstance(node, ROUTINES) and node.returns:
-            part = node.returns if isinstance(node, ROUTINES) else node
-            skipped.update(id(each) for each in ast.walk(part) if not isinstance(node, ast.JoinedStr) or isinstance(each, ast.Constant))
-        if isinstance(node, (ast.If, ast.While, ast.IfExp, ast.Assert)):
-            tests.add(id(node.test))
-    skipped.update(id(each) for decorator in routine.decorator_list for each in ast.walk(decorator))
-    if routine.returns is not None:
-        skipped.update(id(each) for each in ast.walk(routine.returns))
-    for node in ast.walk(routine):
-        if id(node) not in skipped:
-            for kind, what, plant in at(node, tests):
-                yield getattr(node, "lineno", None) or routine.lineno, kind, what, plant
-
-
-def at(node, tests):
-    if isinstance(node, (ast.If, ast.While, ast.IfExp, ast.Assert)):
-        yield "CONDITION", "the condition is turned round", lambda: setattr(node, "test", turned(node.test))
-    elif isinstance(node, ast.Compare) and type(node.ops[0]) in ORDER:
-        other, was, becomes = ORDER[type(node.ops[0])]
-        yield "LIMIT", "%s becomes %s" % (was, becomes), lambda: node.ops.__setitem__(0, other())
-    elif isinstance(node, ast.Compare) and type(node.ops[0]) in OPPOSITE and id(node) not in tests:
-        yield "CONDITION", "the condition is turned round", lambda: node.ops.__setitem__(0, OPPOSITE[type(node.ops[0])]())
-    elif isinstance(node, ast.BoolOp):
-        was, other = ("and", ast.Or) if isinstance(node.op, ast.And) else ("or", ast.And)
-        yield "CONDITION", "%s becomes %s" % (was, "or" if was == "and" else "and"), lambda: setattr(node, "op", other())
-    elif isinstance(node, (ast.BinOp, ast.AugAssign)) and type(node.op) in SIGNS and not is_text(getattr(node, "left", None)):
-        other, was, becomes = SIGNS[type(node.op)]
-        yield "OPERATOR", "%s becomes %s" % (was, becomes), lambda: setattr(node, "op", other())
-    elif isinstance(node, ast.Constant):
-        yield from constants(node)
-    elif isinstance(node, ast.Return) and node.value is not None and not is_none(node.value):
-        yield "RESULT", "None is handed back", lambda: setattr(node, "value", placed(ast.Constant(None), node))
-    elif isinstance(node, ast.Expr) and isinstance(node.value, ast.Call):
-        yield "REMOVED_CALL", "the call of %s is left out" % called(node.value), \
-            lambda: setattr(node, "value", placed(ast.Constant(None), node))
-    elif isinstance(node, ast.Call):
-        plain = [each for each in node.args if not isinstance(each, ast.Starred)]
-        if len(plain) >= 2 and len(plain) == len(node.args) and ast.dump(plain[-1]) != ast.dump(plain[-2]) \
-                and called(node) not in ("isinstance", "issubclass", "min", "max"):
-            yield "SWAPPED", "the last two arguments of %s change places" % called(node), lambda: swap(node.args)
-    elif type(node).__name__ == "match_case":
-        yield "LOST_ARM", "the arm is lost", lambda: setattr(node, "guard", placed(ast.Constant(False), node.pattern))
-
-
-def constants(node):
-    value = node.value
-    if value is True or value is False:
-        yield "CONSTANT", "%s becomes %s" % (value, not value), lambda: setattr(node, "value", not value)
-    elif isinstance(value, (int, float)):
-        other = 0 if value == 1 else value + 1
-        yield "CONSTANT", "%s becomes %s" % (value, other), lambda: setattr(node, "value", other)
-    elif isinstance(value, str):
-        told = value if len(value) <= 30 else value[:30] + "..."
-        yield "CONSTANT", "\"%s\" becomes another text" % told.replace("\n", "\\n"), lambda: setattr(node, "value", value + "?")
-
-
-def is_text(node):
-    return isinstance(node, ast.JoinedStr) or isinstance(node, ast.Constant) and isinstance(node.value, (str, bytes))
-
-
-def is_none(node):
-    return isinstance(node, ast.Constant) and node.value is None
-
-
-def placed(node, near):
-    return ast.copy_location(node, near)
-
-
-def turned(test):
-    return placed(ast.UnaryOp(ast.Not(), test), test)
-
-
-def called(node):
-    return node.func.attr if isinstance(node.func, ast.Attribute) else node.func.id if isinstance(node.func, ast.Name) else "it"
-
-
-def swap(arguments):
-    arguments[-1], arguments[-2] = arguments[-2], arguments[-1]
 
 
 # ---------------------------------------------------------------------------------------------- telling slips
@@ -239,56 +105,90 @@ def code_of(whole, routine):
     return found
 
 
+def place_of(code):
+    return code.co_filename, code.co_name, code.co_firstlineno
+
+
+def pairs_of(plain, other):
+    """A code and what is put in its place, then those of the functions inside, which may be alive already: in decorators, say."""
+    yield plain, other
+    inner = [[each for each in code.co_consts if isinstance(each, types.CodeType)] for code in (plain, other)]
+    if [each.co_name for each in inner[0]] == [each.co_name for each in inner[1]]:
+        for was, now in zip(*inner):
+            if was.co_freevars == now.co_freevars:
+                yield from pairs_of(was, now)
+
+
 class Ground:
     """The modules under observation, in which slips are planted and taken out again."""
 
     def __init__(self, slips):
         self.modules = {each["module"]: importlib.import_module(each["module"]) for each in slips}
         self.files = {module.__file__ for module in self.modules.values()}
-        self.reach = {}
+        self.reach, self.own, self.future, self.plain, self.functions = {}, {}, {}, {}, {}
+        for each in gc.get_objects():
+            if isinstance(each, types.FunctionType) and each.__code__.co_filename in self.files:
+                self.functions.setdefault(place_of(each.__code__), []).append(each)
         for name, module in self.modules.items():
-            for routine, node in routines_of(parsed(module)).items():
+            tree = parsed(module)
+            self.future[name] = [each for each in tree.body if isinstance(each, ast.ImportFrom) and each.module == "__future__"]
+            for routine, node in routines_of(tree).items():
                 self.reach[name, routine] = sorted((each.lineno, getattr(each, "end_lineno", each.lineno))
                                                    for each in statements(node))
+                # A copy for each slip: this is several times quicker than copying the tree, and than reading it again.
+                self.own[name, routine] = pickle.dumps(node)
 
     def lines(self, slip):
         """First and last line of the narrowest statement around a slip."""
         around = [each for each in self.reach[slip["module"], slip["routine"]] if each[0] <= slip["line"] <= each[1]]
         return min(around, key=lambda each: each[1] - each[0]) if around else (slip["line"], slip["line"])
 
+    def routine(self, name, routine):
+        """A routine's own tree, to be changed."""
+        return pickle.loads(self.own[name, routine])
+
     def plant(self, slip):
         """Plants a slip in all functions of its code. Hands back how to take it out; None where it cannot be planted."""
-        tree = parsed(self.modules[slip["module"]])
-        for number, (_, _, _, plant) in enumerate(mistakes(routines_of(tree)[slip["routine"]])):
+        node = self.routine(slip["module"], slip["routine"])
+        for number, (_, _, _, plant) in enumerate(mistakes(node)):
             if number == slip["number"]:
                 plant()
                 break
-        return self.replace(slip["module"], slip["routine"], tree)
+        return self.replace(slip["module"], slip["routine"], node)
 
     def telling(self, slips):
         """Makes the code of some slips say what it compares. Hands back how to make it silent again."""
         silent = []
         for module, routine in sorted({(each["module"], each["routine"]) for each in slips}):
-            tree = parsed(self.modules[module])
-            node = routines_of(tree)[routine]
+            node = self.routine(module, routine)
             node.body = [Telling(module).visit(each) for each in node.body]
-            silent.append(self.replace(module, routine, tree))
+            silent.append(self.replace(module, routine, node))
         return lambda: [each() for each in silent if each]
 
-    def replace(self, name, routine, tree):
+    def replace(self, name, routine, node):
         """Puts the code of a changed tree in place of a routine's own; hands back how to undo that."""
-        module = self.modules[name]
-        plain = code_of(compile(parsed(module), module.__file__, "exec", dont_inherit=True), routine)
-        other = code_of(compile(ast.fix_missing_locations(tree), module.__file__, "exec", dont_inherit=True), routine)
+        if (name, routine) not in self.plain:
+            self.plain[name, routine] = self.compiled(name, routine, self.routine(name, routine))
+        plain = self.plain[name, routine]
+        other = self.compiled(name, routine, node)
         if plain is None or other is None or plain.co_freevars != other.co_freevars:
             return None
-        live = [each for each in gc.get_objects() if isinstance(each, types.FunctionType)
-                and each.__code__.co_filename == plain.co_filename and each.__code__.co_name == plain.co_name
-                and each.__code__.co_firstlineno == plain.co_firstlineno]
-        before = [(each, each.__code__) for each in live]
-        for each in live:
-            each.__code__ = other
-        return (lambda: [setattr(each, "__code__", code) for each, code in before]) if live else None
+        pairs = list(pairs_of(plain, other))
+        places = [place_of(was) for was, _ in pairs]
+        before = [(each, each.__code__, now) for (was, now), place in zip(pairs, places) if places.count(place) == 1
+                  for each in self.functions.get(place, [])]
+        for each, _, now in before:
+            each.__code__ = now
+        return (lambda: [setattr(each, "__code__", code) for each, code, _ in before]) if before else None
+
+    def compiled(self, name, routine, node):
+        """The code of a routine, compiled alone: within classes named as its own, which decide what private names stand for."""
+        for part in reversed(routine.split(".")[:-1]):
+            around = ast.parse("class %s: pass" % part).body[0]
+            around.body, node = [node], around
+        tree = ast.parse("")
+        tree.body = self.future[name] + [node]
+        return code_of(compile(ast.fix_missing_locations(tree), self.modules[name].__file__, "exec", dont_inherit=True), routine)
 
 
 class Telling(ast.NodeTransformer):
@@ -304,9 +204,7 @@ class Telling(ast.NodeTransformer):
         pair = [ast.Name("left_", ast.Load()), ast.Name("right_", ast.Load())]
         place = ast.Constant("%s:%d" % (self.module, node.lineno))
         told = ast.Call(ast.Name("driftwood_compared", ast.Load()), [place] + pair, [])
-        both = ast.Subscript(ast.Tuple([told, ast.Compare(pair[0], node.ops, [pair[1]])], ast.Load()), ast.Constant(1), ast.Load())
-        if sys.version_info < (3, 9):
-            both.slice = ast.Index(both.slice)
+        both = picked([told, ast.Compare(pair[0], node.ops, [pair[1]])], 1)
         taken = ast.arguments(posonlyargs=[], args=[ast.arg("left_"), ast.arg("right_")], kwonlyargs=[], kw_defaults=[], defaults=[])
         return ast.copy_location(ast.Call(ast.Lambda(taken, both), [node.left] + node.comparators, []), node)
 
@@ -316,10 +214,18 @@ class Telling(ast.NodeTransformer):
     visit_AsyncFunctionDef = visit_ClassDef = visit_Lambda = visit_FunctionDef
 
 
-def forget():
-    """What was remembered under a slip, or before it, must not answer for the code now."""
-    for each in gc.get_objects():
-        if isinstance(each, functools._lru_cache_wrapper):
+class Remembered:
+    """What functions remember of their answers. What was remembered under a slip, or before it, must not answer for the code now."""
+
+    def __init__(self):
+        self.loaded, self.caches = 0, []
+
+    def forget(self):
+        # Looking at every object there is costs more than most cases: once for all, and again when modules came.
+        if self.loaded != len(sys.modules):
+            self.loaded = len(sys.modules)
+            self.caches = [each for each in gc.get_objects() if isinstance(each, functools._lru_cache_wrapper)]
+        for each in self.caches:
             each.cache_clear()
 
 
@@ -418,7 +324,7 @@ def skipped_cases(cases_file):
 
 
 def try_slips(whole, skipped, slips, to, begin, millis, work, paths):
-    bench, ground = Bench(millis, whole, paths), Ground(slips)
+    bench, ground, remembered = Bench(millis, whole, paths), Ground(slips), Remembered()
     steady = steady_cases(whole["cases"], skipped, slips, bench, ground, to)
     spent = 0
     for at_, slip in enumerate(slips[begin:], begin):
@@ -427,13 +333,14 @@ def try_slips(whole, skipped, slips, to, begin, millis, work, paths):
         by, comers, stuck = UNREACHED, [], False
         file = ground.modules[slip["module"]].__file__
         reach = ground.lines(slip)
-        coming = [each for each in steady if any((file, line) in each[3] for line in range(reach[0], reach[1] + 1))]
+        places = {(file, line) for line in range(reach[0], reach[1] + 1)}
+        coming = [each for each in steady if not places.isdisjoint(each[3])]
         remove = ground.plant(slip) if coming and spent <= work else None
         if coming and remove is None:
             by = UNTRIED if spent > work else UNPLANTED
         elif coming:
             by = UNNOTICED
-            forget()
+            remembered.forget()
             for entry in coming:
                 now = bench.run(entry[1])
                 spent += entry[4]
@@ -446,7 +353,7 @@ def try_slips(whole, skipped, slips, to, begin, millis, work, paths):
                 step = max(1, len(coming) // MOST_COMERS)
                 comers = [each[0] for each in coming[::step]][:MOST_COMERS]
             remove()
-            forget()
+            remembered.forget()
         to.write(json.dumps({"slip": at_, "by": by, "comers": comers}) + "\n")
         to.flush()
         if stuck:

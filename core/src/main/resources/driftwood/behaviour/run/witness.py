@@ -515,8 +515,18 @@ def main(cases_file, outcomes_file, millis, memory, later, paths):
     os._exit(0)
 
 
+def step_aside():
+    """Takes these scripts out of the way of imports: the project may have a module that is called making, too."""
+    own = os.path.dirname(os.path.abspath(__file__))
+    sys.path[:] = [each for each in sys.path if os.path.abspath(each or ".") != own]
+    for name, module in list(sys.modules.items()):
+        if name != "__main__" and os.path.dirname(getattr(module, "__file__", None) or "") == own:
+            del sys.modules[name]
+
+
 def begin(program):
     """Runs a program of these scripts; what goes wrong in it ends the process."""
+    step_aside()
     threading.stack_size(16 * 1024 * 1024)
     sys.setrecursionlimit(1000)
     try:
