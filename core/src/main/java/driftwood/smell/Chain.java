@@ -84,6 +84,11 @@ public record Chain(String within, String routine, @Line int line, @Line int end
             return new Arm(line, endLine, labels, guarded, work, does, product, casts, armCall, List.of(new Stored(name, does)));
         }
 
+        /** The same for the rest of a routine: what that makes in the end is no choice against what a guard makes. */
+        public Arm makingNothing() {
+            return new Arm(line, endLine, labels, guarded, work, does, Optional.empty(), casts, armCall, stored);
+        }
+
         /** How many lines it takes, with its condition. */
         public int lines() {
             return endLine - line + 1;

@@ -122,21 +122,14 @@ def pairs_of(plain, other):
 class Ground:
     """The modules under observation, in which slips are planted and taken out again."""
 
-    def __init__(self, slips):
-        self.modules = {each["module"]: importlib.import_module(each["module"]) for each in slips}
-        self.files = {module.__file__ for module in self.modules.values()}
-        self.reach, self.own, self.future, self.plain, self.functions = {}, {}, {}, {}, {}
-        for each in gc.get_objects():
-            if isinstance(each, types.FunctionType) and each.__code__.co_filename in self.files:
-                self.functions.setdefault(place_of(each.__code__), []).append(each)
-        for name, module in self.modules.items():
-            tree = parsed(module)
-            self.future[name] = [each for each in tree.body if isinstance(each, ast.ImportFrom) and each.module == "__future__"]
-            for routine, node in routines_of(tree).items():
-                self.reach[name, routine] = sorted((each.lineno, getattr(each, "end_lineno", each.lineno))
-                                                   for each in statements(node))
-                # A copy for each slip: this is several times quicker than copying the tree, and than reading it again.
-                self.own[name, routine] = pickle.dumps(node)
+    def __init__(self, modules, functions, routines, future):
+        """@functions by where their code is @routines trees, by module and name @future what each module imports of the language to come"""
+        self.modules, self.functions, self.future, self.plain = modules, functions, future, {}
+        self.files = {module.__file__ for module in modules.values()}
+        self.reach = {name: sorted((each.lineno, getattr(each, "end_lineno", each.lineno)) for each in statements(node))
+                      for name, node in routines.items()}
+        # A copy for each slip: reading this is several times quicker than copying a tree, and than parsing it again.
+        self.own = {name: pickle.dumps(node) for name, node in routines.items()}
 
     def lines(self, slip):
         """First and last line of the narrowest statement around a slip."""
@@ -189,6 +182,21 @@ class Ground:
         tree = ast.parse("")
         tree.body = self.future[name] + [node]
         return code_of(compile(ast.fix_missing_locations(tree), self.modules[name].__file__, "exec", dont_inherit=True), routine)
+
+
+def ground_of(slips):
+    """The ground for some slips: their modules are imported, and read."""
+    modules = {each["module"]: importlib.import_module(each["module"]) for each in slips}
+    files = {module.__file__ for module in modules.values()}
+    functions, routines, future = {}, {}, {}
+    for each in gc.get_objects():
+        if isinstance(each, types.FunctionType) and each.__code__.co_filename in files:
+            functions.setdefault(place_of(each.__code__), []).append(each)
+    for name, module in modules.items():
+        tree = parsed(module)
+        routines.update(((name, routine), node) for routine, node in routines_of(tree).items())
+        future[name] = [each for each in tree.body if isinstance(each, ast.ImportFrom) and each.module == "__future__"]
+    return Ground(modules, functions, routines, future)
 
 
 class Telling(ast.NodeTransformer):
@@ -324,7 +332,7 @@ def skipped_cases(cases_file):
 
 
 def try_slips(whole, skipped, slips, to, begin, millis, work, paths):
-    bench, ground, remembered = Bench(millis, whole, paths), Ground(slips), Remembered()
+    bench, ground, remembered = Bench(millis, whole, paths), ground_of(slips), Remembered()
     steady = steady_cases(whole["cases"], skipped, slips, bench, ground, to)
     spent = 0
     for at_, slip in enumerate(slips[begin:], begin):

@@ -33,6 +33,80 @@ class ConditionalInstantiationClausesTest extends Clauses {
                     }
                 }
                 """);
+        java("the rest of a routine is no choice against its first guard").hasNot("""
+                package quay;
+                import java.util.List;
+                interface Answer { }
+                class Refused implements Answer {
+                    Refused(String why) { }
+                }
+                class Moored implements Answer {
+                    Moored(int nights, double dues) { }
+                }
+                class Office {
+                    Answer moor(List<Integer> nights) {
+                        if (nights.isEmpty()) {
+                            return new Refused("nothing booked");
+                        }
+                        int sum = 0;
+                        double dues = 0;
+                        for (int each : nights) {
+                            sum += each;
+                            dues += each * 1.5;
+                        }
+                        return new Moored(sum, dues);
+                    }
+                }
+                """);
+        java("a guard and what follows at once, in the middle of work").has("""
+                package quay;
+                interface Vessel { }
+                class Tug implements Vessel { }
+                class Tanker implements Vessel { }
+                class Office {
+                    int calls;
+                    Vessel next(String kind) {
+                        calls++;
+                        System.out.println(calls);
+                        announce(kind);
+                        if (kind.equals("tug")) { // <- conditional-instantiation
+                            return new Tug();
+                        }
+                        return new Tanker();
+                    }
+                    void announce(String kind) { System.out.println(kind); }
+                }
+                """);
+        java("three that share two with each other are one decision").has("""
+                package quay;
+                interface Vessel { }
+                class Tug implements Vessel { }
+                class Tanker implements Vessel { }
+                class Yacht implements Vessel { }
+                class Barge implements Vessel { }
+                class Office {
+                    void first(String k) {
+                        Vessel v = null;
+                        if (k.equals("tug")) v = new Tug(); // <- conditional-instantiation
+                        else if (k.equals("tanker")) v = new Tanker();
+                        System.out.println(v);
+                    }
+                    void second(String k) {
+                        Vessel v = null;
+                        if (k.equals("tug")) v = new Tug();
+                        else if (k.equals("tanker")) v = new Tanker();
+                        else if (k.equals("yacht")) v = new Yacht();
+                        else if (k.equals("barge")) v = new Barge();
+                        System.out.println(v);
+                    }
+                    void third(String k) {
+                        Vessel v = null;
+                        if (k.equals("yacht")) v = new Yacht();
+                        else if (k.equals("barge")) v = new Barge();
+                        System.out.println(v);
+                    }
+                }
+                """);
         java("factory repeated elsewhere").has("""
                 package quay;
                 interface Vessel { }

@@ -10,6 +10,34 @@ class FlagArgumentClausesTest extends Clauses {
 
     @Override
     void clauses() {
+        python("two that the same calls may mean are one").has("""
+                class Plain:
+                    def quote(self, nights, summer):  # <- flag-argument
+                        if summer:
+                            self.note("summer")
+                            return nights * 3
+                        self.log(nights)
+                        return nights * 2
+
+                    def note(self, text):
+                        print(text)
+
+                    def log(self, nights):
+                        print(nights)
+
+                class Fancy:
+                    def quote(self, nights, summer):
+                        if summer:
+                            self.ring()
+                            return nights * 4
+                        return nights + 2
+
+                    def ring(self):
+                        print("!")
+
+                def ask(tariff):
+                    return tariff.quote(3, True)
+                """);
         java("split").has("""
                 package quay;
                 class Tower {

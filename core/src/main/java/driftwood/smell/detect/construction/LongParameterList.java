@@ -74,7 +74,7 @@ public final class LongParameterList implements Detector {
             for (TypeOutline type : outline.test() ? List.<TypeOutline>of() : outline.types()) {
                 for (RoutineOutline routine : type.routines()) {
                     if (counted(routine) > limit && !isExcused(type, routine, program, calls)) {
-                        findings.add(finding(type, routine, calls, outline.language().has(Language.Habit.NAMED_ARGUMENTS), Dictated.isContract(type, routine, program)));
+                        findings.add(finding(type, routine, calls, outline.language().has(Language.Habit.NAMED_ARGUMENTS), outside(type, routine, program)));
                     }
                 }
             }
@@ -144,6 +144,11 @@ public final class LongParameterList implements Detector {
 
     private static final Pattern RANGE = Pattern.compile("(?i).*(off|offset|len|length|start|end|from|to|pos|position|idx|index)\\d?");
 
+    /** How much less a contract weighs that nothing here carries out; least where nothing here even begins to, as where code is made from it. */
+    private static double outside(TypeOutline type, RoutineOutline routine, Program program) {
+        return !Dictated.isContract(type, routine, program) ? 0 : program.descendants(type).isEmpty() ? -4.0 : -2.4;
+    }
+
     private static boolean isTyped(RoutineOutline routine) {
         return routine.parameters().stream().noneMatch(each -> each.type().text().isEmpty());
     }
@@ -155,7 +160,7 @@ public final class LongParameterList implements Detector {
         return arrays > 0 && ranges >= 2 && 2 * (arrays + ranges) >= routine.parameters().size();
     }
 
-    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable, boolean contract) {
+    private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable, double outside) {
         List<Calls.Site> sites = calls.sites(type, routine);
         List<Place> callers = sites.stream().map(each -> calls.caller(each, routine).place()).toList();
         long burdened = sites.stream().filter(each -> each.positional() > BURDEN && calls.counts(type, each.routine())).count();
@@ -168,7 +173,7 @@ public final class LongParameterList implements Detector {
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), required + (count - required) / LIGHT)
                 .risk(required <= MANY && burdened == 0, -0.6, "callers hand over few: the rest has defaults")
                 .risk(nameable, -0.8, "callers can name what they pass")
-                .risk(contract, -2.4, "nothing here does it: whoever does is outside, and takes them so")
+                .risk(outside < 0, outside, "nothing here does it: whoever does is outside, and takes them so")
                 .risk(Dictated.isSpelledOut(type, routine, calls), -1.0, "an overload takes the objects, and spells them out for this one")
                 .risk(routine.isConstructor() && type.isError(), -1.4, "an error is handed what its message tells")
                 .risk(burdened == 1 && count <= SIZE, -0.8, "only one place calls it")

@@ -94,7 +94,14 @@ public final class FlagArgument implements Detector {
                 byContract.computeIfAbsent(contract, key -> new ArrayList<>()).add(new Flagged(split, routine.get(), literals, others > literals.size()));
             }
         }
-        return byContract.values().stream().map(FlagArgument::finding).toList();
+        Map<String, List<Flagged>> byCalls = new LinkedHashMap<>();
+        byContract.values().forEach(same -> byCalls.computeIfAbsent(calls(same), key -> new ArrayList<>()).addAll(same));
+        return byCalls.values().stream().map(FlagArgument::finding).toList();
+    }
+
+    /** The same calls of the same name: one contract, also where nothing declares it. */
+    private static String calls(List<Flagged> same) {
+        return same.get(0).routine().name() + " " + same.get(0).literals();
     }
 
     /** A routine that a flag splits, with the calls that pass a literal. @param seldom most callers hand on what they were told */

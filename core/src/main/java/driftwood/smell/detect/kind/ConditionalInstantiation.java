@@ -89,7 +89,7 @@ public final class ConditionalInstantiation implements Detector {
             if (told.contains(first)) {
                 continue;
             }
-            List<Deciding> same = all.stream().filter(other -> other == first || sameDecision(first, other) && !isOverride(first, other, program)).toList();
+            List<Deciding> same = alike(first, all.stream().filter(each -> !told.contains(each)).toList(), program);
             if (same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
                 continue;
             }
@@ -98,6 +98,16 @@ public final class ConditionalInstantiation implements Detector {
             findings.add(finding(place, same.stream().filter(each -> each != place).toList()));
         }
         return findings;
+    }
+
+    /** A decision with those that decide the same, and those that decide the same as one of these: each is told once. */
+    private static List<Deciding> alike(Deciding first, List<Deciding> all, Program program) {
+        List<Deciding> same = new ArrayList<>(List.of(first));
+        for (int i = 0; i < same.size(); i++) {
+            Deciding one = same.get(i);
+            all.stream().filter(each -> !same.contains(each) && sameDecision(one, each) && !isOverride(first, each, program)).forEach(same::add);
+        }
+        return same;
     }
 
     /** A routine that is called after making things, and gives what it makes. */

@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 17, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 18, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -184,7 +184,7 @@ public final class ChainWalk extends Walk {
 
     private Optional<Chain.Arm> otherwise(List<Node> body, Predicate<Node> about) {
         return body.isEmpty() ? Optional.empty()
-                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body, about));
+                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body, about)).map(each -> body.size() > PREPARED + 1 ? each.makingNothing() : each);
     }
 
     // driftwood: leave long-parameter-list because an arm has these parts and is made here only

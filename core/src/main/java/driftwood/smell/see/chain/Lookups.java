@@ -13,10 +13,13 @@ import driftwood.tree.NullTest;
 import driftwood.tree.Sequence;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.Unary;
+import java.util.regex.Pattern;
 
 /** Tells lookups from computations: a literal, a constant, a text assembled from those, or one plain getter. */
 final class Lookups implements TreeVisitor<Boolean> {
     private static final Lookups INSTANCE = new Lookups();
+    /** Routines that a language has in the place of a form of its own for collections. */
+    private static final Pattern COLLECTED = Pattern.compile("(list|set|array|map|sequence|[a-z]+Array)Of");
 
     private Lookups() {
     }
@@ -91,6 +94,7 @@ final class Lookups implements TreeVisitor<Boolean> {
         }
         boolean onType = call.receiver().filter(receiver -> receiver instanceof Name name
                 && Character.isUpperCase(name.name().charAt(0))).isPresent();
-        return onType && call.arguments().stream().allMatch(Literal.class::isInstance);
+        boolean listed = call.receiver().isEmpty() && COLLECTED.matcher(call.name()).matches();
+        return onType && call.arguments().stream().allMatch(Literal.class::isInstance) || listed && call.arguments().stream().allMatch(Lookups::isLookup);
     }
 }
