@@ -5,6 +5,7 @@ import driftwood.pattern.Answer.Cost;
 import driftwood.pattern.Answer.Role;
 import driftwood.pattern.Answer.Step;
 import driftwood.program.Program;
+import driftwood.program.RoutineOutline;
 import driftwood.program.TypeOutline;
 import driftwood.smell.Chain;
 import driftwood.smell.Chain.Label;
@@ -91,8 +92,14 @@ final class Strategy implements Computed {
     /** Whether each direct kind of the common type has an arm of its own. */
     private static boolean asksAll(Chain chain, TypeOutline common, Site site) {
         List<TypeOutline> told = chain.arms().stream().flatMap(arm -> Branches.types(arm, chain, site).stream()).toList();
-        return site.program().children(common).stream().allMatch(each -> told.contains(each)
+        return !isFunction(common, site) && site.program().children(common).stream().allMatch(each -> told.contains(each)
                 || each.traits().has(Mark.ABSTRACT) && told.containsAll(site.program().children(each)));
+    }
+
+    /** Whether a lambda may stand for it, which cannot be asked for a second routine. */
+    private static boolean isFunction(TypeOutline common, Site site) {
+        return common.isInterface() && !common.traits().has(Mark.SEALED) && site.program().fileOf(common).language().has(Habit.LAMBDAS_FULFIL) && site.program().ancestors(common).isEmpty()
+                && common.routines().stream().filter(RoutineOutline::isOnlyDeclared).count() == 1;
     }
 
     /** One decision alone, where a function needs no object around it. */

@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.source.Language.Habit;
 import driftwood.tree.Import;
 import java.util.HashSet;
 import java.util.Optional;
@@ -57,7 +58,7 @@ public final class Fields {
 
     /** What a bare name means in a type: its fields, those of the types around it, static imports. */
     Optional<Found> around(TypeOutline scope, String name) {
-        boolean implied = program.fileOf(scope).language().hasImpliedSelf();
+        boolean implied = program.fileOf(scope).language().has(Habit.IMPLIED_SELF);
         for (TypeOutline type = scope; type != null; type = program.type(type.outer()).orElse(null)) {
             Optional<Found> found = implied || type.isModule() ? in(type, name) : Optional.empty();
             if (found.isPresent()) {

@@ -1,5 +1,6 @@
 package driftwood.program;
 
+import driftwood.source.Language.Habit;
 import driftwood.tree.Import;
 import driftwood.tree.Mark;
 import driftwood.tree.TypeRef;
@@ -105,7 +106,7 @@ final class Values {
         if (!program.hasRoutine(name)) {
             return owner.steps().isEmpty() && owner.start() == Trail.Start.MODULE || owner.equals(Trail.THIS) ? renamed(scope, name, arguments) : List.of();
         }
-        boolean implied = program.fileOf(scope).language().hasImpliedSelf();
+        boolean implied = program.fileOf(scope).language().has(Habit.IMPLIED_SELF);
         // driftwood: leave type-switch because where a call starts only decides in which scope its name is looked up
         if (owner.start() == Trail.Start.THIS && owner.steps().isEmpty() && implied) {
             return around(scope, name, arguments);

@@ -1,6 +1,7 @@
 package driftwood.program;
 
 import driftwood.read.FileTree;
+import driftwood.source.Language.Habit;
 import driftwood.tree.*;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -196,7 +197,7 @@ public abstract class Walk extends Whereabouts {
 
         @Override
         public Trail visitCall(Call call) {
-            Trail bare = file.file().language().hasImpliedSelf() || call.name().equals("super") ? Trail.THIS : Trail.MODULE;
+            Trail bare = file.file().language().has(Habit.IMPLIED_SELF) || call.name().equals("super") ? Trail.THIS : Trail.MODULE;
             Trail held = bare == Trail.MODULE && isLocal(call.name()) ? Trail.UNKNOWN : bare;
             Trail owner = call.receiver().isPresent() ? call.receiver().get().accept(this) : held;
             return owner.thenCall(call.name(), call.arguments().size());

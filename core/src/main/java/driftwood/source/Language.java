@@ -64,6 +64,8 @@ public final class Language implements Keyed {
         NOTHING_CHECKED,
         /** Nothing is declared private; what begins with an underscore is meant so. */
         PRIVATE_BY_NAME,
+        /** A lambda may stand for any contract of one routine. */
+        LAMBDAS_FULFIL,
         /** Its code is compiled for the Java virtual machine, where it can be observed. */
         ON_THE_JVM
     }
@@ -279,10 +281,6 @@ public final class Language implements Keyed {
 
     public boolean has(Habit habit) {
         return habits.contains(habit);
-    }
-
-    public boolean hasImpliedSelf() {
-        return has(Habit.IMPLIED_SELF);
     }
 
     public boolean isDuckTyped() {

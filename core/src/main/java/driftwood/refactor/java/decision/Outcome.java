@@ -1,9 +1,7 @@
 package driftwood.refactor.java.decision;
 
-import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
@@ -79,7 +77,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         VariableElement variable = kind == OutcomeKind.SETS ? written.iterator().next() : null;
         boolean old = variable != null && (decision.otherwise().isEmpty() && !isUnset(workspace, decision, variable)
                 || decision.all().stream().anyMatch(each -> Completion.canComplete(each.body()) && Endings.last(workspace, each, variable, Tree.Kind.ASSIGNMENT).isEmpty() && !isUnset(workspace, decision, variable)));
-        String start = old ? start(workspace, decision, variable) : "";
+        String start = old ? StartValue.of(workspace, decision, variable) : "";
         old &= start.isEmpty();
         Set<VariableElement> needs = new LinkedHashSet<>();
         captures.values().forEach(each -> needs.addAll(each.read()));
@@ -180,22 +178,6 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         };
     }
 
-    /** The literal that a local is declared as right before the decision, if no arm asks for it. */
-    private static String start(Workspace workspace, Decision decision, VariableElement variable) {
-        TreePath declared = workspace.path(variable).orElseThrow();
-        if (!(declared.getLeaf() instanceof VariableTree tree) || !(tree.getInitializer() instanceof LiteralTree literal) || decision.toEnd()
-                || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block)) {
-            return "";
-        }
-        int at = block.getStatements().indexOf(decision.around().getLeaf());
-        boolean asked = decision.all().stream().flatMap(each -> each.body().stream()).anyMatch(each -> workspace.uses().of(variable, each).stream().anyMatch(use -> !isOnlySet(use)));
-        return at > 0 && block.getStatements().get(at - 1) == tree && !asked ? workspace.text(new TreePath(declared, literal)) : "";
-    }
-
-    private static boolean isOnlySet(TreePath use) {
-        return use.getParentPath().getLeaf() instanceof AssignmentTree set && set.getVariable() == use.getLeaf();
-    }
-
     /** Whether a local has no value yet where the decision begins. */
     private static boolean isUnset(Workspace workspace, Decision decision, VariableElement variable) {
         TreePath declared = workspace.path(variable).orElseThrow();
@@ -279,7 +261,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
     /** A declaration and the code behind it: one statement where the first thing that the code does is to give the local its value. */
     private String declaring(String declaration, String code) {
         boolean sets = !declaration.isEmpty() && code.startsWith(variable.getSimpleName() + " = ");
-        return sets ? declaration.substring(0, declaration.indexOf(variable.getSimpleName() + ";")) + code : declaration + code;
+        return sets ? declaration.substring(0, declaration.indexOf(" " + variable.getSimpleName()) + 1) + code : declaration + code;
     }
 
     /** The comments that stand right before a statement, each on a line. */

@@ -132,9 +132,16 @@ record Alike(Workspace workspace, List<TypeElement> twins, Map<TypeElement, Map<
         return String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.get(names.size() - 1);
     }
 
-    /** Whether a twin fulfils contracts, and none that the others do not: what it has in common says them. */
-    boolean isSaid(TypeElement twin) {
-        return !contracts(twin).isEmpty() && twins.stream().allMatch(each -> contracts(each).containsAll(contracts(twin)));
+    /**
+     * Where the contracts of a twin end that need not be said any more, as what it has in common with the others says them.
+     *
+     * @return -1 where it fulfils none, or one that another does not
+     */
+    int endOfSaid(TypeElement twin) {
+        TreePath path = workspace.path(twin).orElseThrow();
+        List<? extends Tree> said = ((ClassTree) path.getLeaf()).getImplementsClause();
+        boolean common = !said.isEmpty() && twins.stream().allMatch(each -> contracts(each).containsAll(contracts(twin)));
+        return common ? workspace.to(new TreePath(path, said.get(said.size() - 1))) : -1;
     }
 
     /** The contracts that all of them fulfil, as a parent says so; empty for none. */

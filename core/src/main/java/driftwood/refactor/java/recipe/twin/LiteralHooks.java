@@ -9,8 +9,11 @@ import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Routines of twins that are the same but for literals: the routine is shared, and a hook gives each twin its own literal.
@@ -18,8 +21,9 @@ import java.util.Optional;
  * @param workspace where they are
  * @param routines  the routine in each twin, in the order of the twins
  * @param literals  the literals that differ, in the order of the text; for each, what it is in each twin
+ * @param places    for each of these, where it stands in the first routine: several where the twins change them together
  */
-record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<TreePath>> literals) {
+record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<TreePath>> literals, List<List<TreePath>> places) {
     private static final int MOST = 3;
 
     /** Of routines with the same head; empty where more than a few literals differ. */
@@ -29,7 +33,8 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
         if (all.stream().anyMatch(each -> each.size() != all.get(0).size()) || routines.stream().anyMatch(each -> !masked(workspace, each).equals(masked))) {
             return Optional.empty();
         }
-        List<List<TreePath>> differing = new ArrayList<>();
+        Map<List<String>, List<TreePath>> differing = new LinkedHashMap<>();
+        Map<List<String>, List<TreePath>> places = new LinkedHashMap<>();
         for (int i = 0; i < all.get(0).size(); i++) {
             int at = i;
             List<TreePath> these = all.stream().map(each -> each.get(at)).toList();
@@ -37,10 +42,12 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
                 if (these.stream().map(each -> each.getLeaf().getKind()).distinct().count() > 1 || type(these.get(0).getLeaf().getKind()).isEmpty()) {
                     return Optional.empty();
                 }
-                differing.add(these);
+                List<String> texts = these.stream().map(workspace::text).toList();
+                differing.putIfAbsent(texts, these);
+                places.computeIfAbsent(texts, key -> new ArrayList<>()).add(these.get(0));
             }
         }
-        return differing.isEmpty() || differing.size() > MOST ? Optional.empty() : Optional.of(new LiteralHooks(workspace, routines, differing));
+        return differing.isEmpty() || differing.size() > MOST ? Optional.empty() : Optional.of(new LiteralHooks(workspace, routines, List.copyOf(differing.values()), List.copyOf(places.values())));
     }
 
     private static List<TreePath> literals(TreePath routine) {
@@ -73,9 +80,14 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
     }
 
     private String name(int hook) {
-        String word = word(literals.get(hook).get(0));
-        long same = literals.stream().filter(each -> word(each.get(0)).equals(word)).count();
+        String word = wordOf(hook);
+        long same = IntStream.range(0, literals.size()).filter(each -> wordOf(each).equals(word)).count();
         return ((MethodTree) routines.get(0).getLeaf()).getName() + word + (same == 1 ? "" : Integer.toString(hook + 1));
+    }
+
+    private String wordOf(int hook) {
+        List<String> words = places.get(hook).stream().map(LiteralHooks::word).distinct().toList();
+        return words.size() == 1 ? words.get(0) : "Word";
     }
 
     /** What a literal is to its routine: what stands before or behind all else in a text, any other word, or a value. */
@@ -98,7 +110,7 @@ record LiteralHooks(Workspace workspace, List<TreePath> routines, List<List<Tree
     String shared(String asked) {
         return new Rewriting(workspace, each -> {
             for (int i = 0; i < literals.size(); i++) {
-                if (literals.get(i).get(0).getLeaf() == each.getLeaf()) {
+                if (places.get(i).stream().anyMatch(place -> place.getLeaf() == each.getLeaf())) {
                     return Optional.of(name(i) + asked);
                 }
             }

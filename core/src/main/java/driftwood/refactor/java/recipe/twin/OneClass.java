@@ -156,7 +156,7 @@ public final class OneClass implements Recipe {
             TreePath path = workspace.path(twin).orElseThrow();
             Unit file = workspace.unit(path);
             int name = file.text().indexOf(twin.getSimpleName().toString(), file.text().indexOf("class ", workspace.from(path))) + twin.getSimpleName().length();
-            drafting.script().insert(file.file(), name, " extends " + whole);
+            drafting.script().replace(file.file(), name, Math.max(name, alike.endOfSaid(twin)), " extends " + whole);
             List<String> given = new ArrayList<>(constructor.map(each -> ((MethodTree) each.getLeaf()).getParameters().stream().map(one -> one.getName().toString()).toList()).orElse(List.of()));
             alike.hooks().forEach(each -> given.addAll(each.values(at)));
             String called = "super(" + String.join(", ", given) + ");";

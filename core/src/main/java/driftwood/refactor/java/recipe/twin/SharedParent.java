@@ -175,7 +175,7 @@ public final class SharedParent implements Recipe {
             Unit file = workspace.unit(path);
             ClassTree tree = (ClassTree) path.getLeaf();
             String arguments = tree.getTypeParameters().isEmpty() ? "" : tree.getTypeParameters().stream().map(each -> each.getName().toString()).collect(Collectors.joining(", ", "<", ">"));
-            int end = alike.isSaid(twin) ? workspace.to(new TreePath(path, tree.getImplementsClause().get(tree.getImplementsClause().size() - 1))) : -1;
+            int end = alike.endOfSaid(twin);
             if (tree.getExtendsClause() != null) {
                 TreePath clause = new TreePath(path, tree.getExtendsClause());
                 drafting.script().replace(file.file(), workspace.from(clause), Math.max(end, workspace.to(clause)), parent + arguments);
