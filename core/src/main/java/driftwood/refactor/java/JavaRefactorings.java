@@ -195,6 +195,8 @@ public final class JavaRefactorings implements Craft {
         Pattern any = Pattern.compile("\\b(?:" + scope.words().stream().map(Pattern::quote).collect(Collectors.joining("|")) + ")\\b");
         List<Outline> all = site.program().outlines().stream().filter(each -> each.language().key().equals(LANGUAGE) && !each.file().endsWith("module-info.java"))
                 .sorted(Comparator.comparing(Outline::test).thenComparing(Outline::file)).toList();
+        // What the first part of a plan adds or changes is part of all that the second looks at, whatever it names.
+        written.entrySet().stream().filter(each -> all.stream().noneMatch(one -> one.test() && one.file().equals(each.getKey()))).forEach(each -> texts.put(each.getKey(), each.getValue()));
         for (Outline each : all) {
             if (!scope.files().isEmpty() && !scope.files().contains(each.file())) {
                 continue;

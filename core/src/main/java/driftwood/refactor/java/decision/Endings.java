@@ -7,9 +7,11 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.ground.Captures;
+import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,14 +26,17 @@ record Endings(Workspace workspace, Decision decision) {
     /** An outcome seen so; the same where the arms do not end alike. @param all whether there is always an arm */
     Outcome of(Outcome outcome, boolean all) {
         List<Arm> arms = decision.all().stream().filter(each -> Completion.canComplete(each.body())).toList();
-        if (arms.isEmpty() || decision.otherwise().isEmpty() && !all || outcome.kind() != OutcomeKind.SETS && outcome.kind() != OutcomeKind.ACTS) {
+        boolean always = decision.otherwise().isPresent() || all;
+        if (arms.isEmpty() || outcome.kind() != OutcomeKind.SETS && outcome.kind() != OutcomeKind.ACTS) {
             return outcome;
         }
         for (OutcomeKind kind : List.of(OutcomeKind.ADDS, OutcomeKind.SETS)) {
             Optional<TreePath> target = outcome.kind() == kind ? Optional.empty() : target(arms.get(0), kind);
             if (target.isPresent() && workspace.element(target.get()) instanceof VariableElement variable
                     && (outcome.variable() == null ? variable.getKind().isField() : variable.equals(outcome.variable()))) {
-                return of(outcome, kind, variable, arms);
+                Outcome ending = of(outcome, kind, variable, arms);
+                Outcome adding = always || kind != OutcomeKind.ADDS || ending == outcome ? outcome : ending.addingNothing();
+                return always ? ending : adding.nothing().isEmpty() ? outcome : adding;
             }
         }
         return outcome;
@@ -66,7 +71,7 @@ record Endings(Workspace workspace, Decision decision) {
             return Optional.empty();
         }
         TreePath last = arm.body().get(arm.body().size() - 1);
-        if (!(last.getLeaf() instanceof ExpressionStatementTree evaluate) || evaluate.getExpression().getKind() != kind.ending().orElseThrow()) {
+        if (!(last.getLeaf() instanceof ExpressionStatementTree evaluate) || !isEnding(evaluate, kind.ending().orElseThrow())) {
             return Optional.empty();
         }
         TreePath set = new TreePath(last, evaluate.getExpression());
@@ -76,7 +81,21 @@ record Endings(Workspace workspace, Decision decision) {
     }
 
     private static ExpressionTree target(TreePath set) {
-        return set.getLeaf() instanceof AssignmentTree plain ? plain.getVariable() : ((CompoundAssignmentTree) set.getLeaf()).getVariable();
+        return set.getLeaf() instanceof AssignmentTree plain ? plain.getVariable() : set.getLeaf() instanceof UnaryTree one ? one.getExpression() : ((CompoundAssignmentTree) set.getLeaf()).getVariable();
+    }
+
+    /** Adding one may be written shorter. */
+    private static boolean isEnding(ExpressionStatementTree statement, Tree.Kind how) {
+        return statement.getExpression().getKind() == how || how == Tree.Kind.PLUS_ASSIGNMENT && isStep(statement.getExpression());
+    }
+
+    /** What an arm gives or adds at its end, as code. @param set as {@link #last} found it */
+    static String value(TreePath set, Rewriting rewriting) {
+        return isStep(set.getLeaf()) ? "1" : rewriting.of(set);
+    }
+
+    private static boolean isStep(Tree tree) {
+        return tree.getKind() == Tree.Kind.POSTFIX_INCREMENT || tree.getKind() == Tree.Kind.PREFIX_INCREMENT;
     }
 
     /** The value in the last statement of an arm where it is given to a variable so, and nothing else in the arm names that. */
@@ -86,12 +105,15 @@ record Endings(Workspace workspace, Decision decision) {
         }
         TreePath last = arm.body().get(arm.body().size() - 1);
         long uses = arm.body().stream().mapToLong(each -> workspace.uses().of(variable, each).size()).sum();
-        if (uses != 1 || !(last.getLeaf() instanceof ExpressionStatementTree evaluate) || evaluate.getExpression().getKind() != how) {
+        if (uses != 1 || !(last.getLeaf() instanceof ExpressionStatementTree evaluate) || !isEnding(evaluate, how)) {
             return Optional.empty();
         }
         TreePath set = new TreePath(last, evaluate.getExpression());
-        ExpressionTree value = set.getLeaf() instanceof AssignmentTree plain ? plain.getExpression() : ((CompoundAssignmentTree) set.getLeaf()).getExpression();
         boolean own = target(set) instanceof IdentifierTree || target(set).toString().startsWith("this.");
-        return own && variable.equals(workspace.element(new TreePath(set, target(set)))) ? Optional.of(new TreePath(set, value)) : Optional.empty();
+        if (!own || !variable.equals(workspace.element(new TreePath(set, target(set))))) {
+            return Optional.empty();
+        }
+        return Optional.of(isStep(set.getLeaf()) ? set
+                : new TreePath(set, set.getLeaf() instanceof AssignmentTree plain ? plain.getExpression() : ((CompoundAssignmentTree) set.getLeaf()).getExpression()));
     }
 }

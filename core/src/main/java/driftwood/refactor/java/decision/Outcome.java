@@ -1,6 +1,7 @@
 package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
@@ -195,6 +196,31 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         return new Endings(workspace, decision).of(this, all);
     }
 
+    /** The same where nothing is added if no arm is taken; as it was, where there is no such value of its type. */
+    Outcome addingNothing() {
+        String none = type.getKind().isPrimitive() && type.getKind() != TypeKind.BOOLEAN && type.getKind() != TypeKind.CHAR ? "0" : type.toString().equals("java.lang.String") ? "\"\"" : "";
+        return new Outcome(kind, variable, target, needsOld, none, type, needs, asks, thrown);
+    }
+
+    /** The same, with what it needs handed over in another order. */
+    public Outcome handing(Collection<? extends VariableElement> order) {
+        return new Outcome(kind, variable, target, needsOld, start, type, new LinkedHashSet<>(order), asks, thrown);
+    }
+
+    /** The one expression that an arm is; empty where it is more than that. */
+    public Optional<TreePath> sole(Workspace workspace, Arm arm) {
+        if (arm.body().size() != 1) {
+            return Optional.empty();
+        }
+        TreePath only = arm.body().get(0);
+        if (kind.ending().isPresent()) {
+            return Endings.last(workspace, arm, variable, kind.ending().get());
+        }
+        return only.getLeaf() instanceof ReturnTree back ? Optional.ofNullable(back.getExpression()).map(each -> new TreePath(only, each))
+                : only.getLeaf() instanceof ExpressionStatementTree evaluate ? Optional.of(new TreePath(only, evaluate.getExpression()))
+                : only.getLeaf() instanceof StatementTree ? Optional.empty() : Optional.of(only);
+    }
+
     /** Whether a routine made of an arm gives something back. */
     public boolean gives() {
         return type.getKind() != TypeKind.VOID;
@@ -218,7 +244,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
 
     /** What a routine for all others does where the decision does nothing. */
     public String nothing() {
-        return kind != OutcomeKind.SETS ? "" : needsOld ? "return " + variable.getSimpleName() + ";" : start.isEmpty() ? "" : "return " + start + ";";
+        return kind == OutcomeKind.ADDS && !start.isEmpty() ? "return " + start + ";" : kind != OutcomeKind.SETS ? "" : needsOld ? "return " + variable.getSimpleName() + ";" : start.isEmpty() ? "" : "return " + start + ";";
     }
 
     /**
@@ -247,7 +273,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
         String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], Comments.trailing(unit.text(), workspace.to(kept.get(kept.size() - 1)))), unit.indentAt(arm.whole()[0]));
         if (set.isPresent()) {
-            String value = comments(unit, workspace.from(last)) + "return " + unit.bare(rewriting.of(set.get()), unit.indentAt(workspace.from(set.get()))) + ";"
+            String value = comments(unit, workspace.from(last)) + "return " + unit.bare(Endings.value(set.get(), rewriting), unit.indentAt(workspace.from(set.get()))) + ";"
                     + unit.text().substring(workspace.to(last), Comments.trailing(unit.text(), workspace.to(last)));
             return code.isEmpty() ? value : code + "\n" + value;
         }

@@ -20,6 +20,7 @@ import driftwood.refactor.java.recipe.kind.FlagAsType;
 import driftwood.refactor.java.recipe.kind.HandlerTable;
 import driftwood.refactor.java.recipe.kind.HandlersInTurn;
 import driftwood.refactor.java.recipe.kind.OneWay;
+import driftwood.refactor.java.recipe.kind.PartsAsType;
 import driftwood.refactor.java.recipe.kind.PartsThatAnswer;
 import driftwood.refactor.java.recipe.kind.ValuesAsType;
 import driftwood.refactor.java.recipe.kind.VisitedVariants;
@@ -48,7 +49,7 @@ public final class Recipes {
             new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new BehaviourOnSides(), new FlagAsType(), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new ComputedByAnother(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
-            new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new EmptyResult(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new TypesForValues(),
+            new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new EmptyResult(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new PartsAsType(), new TypesForValues(),
             new VisitedVariants(), new OneWay(), new OverridableCreation(), new HandedFactory(), new StepsByName(), new InstancePassedIn(), new WorkBehindGuards(), new TwoDirections(), new WordAround());
 
     private Recipes() {

@@ -193,7 +193,7 @@ public final class ContainerTypeCheck implements Detector {
         for (Into other : same) {
             if (other != one) {
                 files.add(other.file());
-                others.add(new Place(other.file(), other.descent().line(), other.descent().endLine(),
+                others.add(new Place(other.file(), other.descent().checkLine(), other.descent().checkEndLine(),
                         other.descent().routine(), "asks the same: is it " + Listing.a(one.container().simpleName()) + "?"));
             }
         }

@@ -45,6 +45,8 @@ final class Answering {
     private final Outcome outcome;
     /** Where the object around is needed for nothing but to ask it again. */
     private final Optional<Recurring> recurring;
+    /** Where variants have the routine already. */
+    private final Optional<OwnAnswers> own;
     private final TypeElement base;
     private final String routine;
     private final String context;
@@ -62,9 +64,10 @@ final class Answering {
         decision.arms().stream().map(Arm::binding).filter(each -> each != null).forEach(known::add);
         Outcome whole = Outcome.of(workspace, decision, known, decision.otherwise().isPresent() || kinds.areAll()).ending(workspace, decision, kinds.areAll());
         Outcome moved = kinds.areAll() ? whole.of(workspace, decision.arms()) : whole;
-        this.routine = name(names);
+        this.own = OwnAnswers.of(workspace, around, kinds, moved);
+        this.routine = own.filter(each -> names.add(around.getSimpleName().toString())).map(each -> around.getSimpleName().toString()).orElseGet(() -> name(names));
         this.recurring = Recurring.of(workspace, around, decision, moved, kinds.areAll() ? decision.arms() : decision.all(), base, routine);
-        this.outcome = recurring.isPresent() ? moved.withoutObject() : moved;
+        this.outcome = recurring.isPresent() ? moved.withoutObject() : own.isPresent() ? moved.handing(around.getParameters()) : moved;
         String proposed = Words.lower(home.getSimpleName().toString());
         this.context = outcome.needs().stream().anyMatch(each -> each.getSimpleName().contentEquals(proposed)) || SourceVersion.isKeyword(proposed) ? "around" : proposed;
     }
@@ -149,7 +152,7 @@ final class Answering {
         Unit unit = workspace.unit(path);
         boolean contract = base.getKind().isInterface();
         boolean complete = kinds.areAll();
-        String comment = "/** What " + told() + " does for " + Words.one(base.getSimpleName().toString()) + ". */\n";
+        String comment = "/** What " + told() + (own.isPresent() ? " asks each " + base.getSimpleName() + " for" : " does for " + Words.one(base.getSimpleName().toString())) + ". */\n";
         if (complete) {
             drafting.declarations().add(path, comment + (contract ? "" : openness(base) + "abstract ") + signature(unit) + ";", Where.END);
             return;
@@ -204,6 +207,10 @@ final class Answering {
     }
 
     private void addTo(Element variant, Arm arm) {
+        if (own.isPresent() && own.get().routines().containsKey(variant)) {
+            own.get().mark(variant, drafting, openness(base));
+            return;
+        }
         TreePath path = workspace.path(variant).orElseThrow();
         Unit unit = workspace.unit(path);
         String head = "@Override\n" + openness(base);

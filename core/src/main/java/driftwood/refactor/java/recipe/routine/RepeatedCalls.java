@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -92,7 +93,7 @@ final class RepeatedCalls {
 
     /** What stands for the values in a row of statements; null where they are no such calls. */
     private List<String> given(List<TreePath> row, Set<Element> changing) {
-        if (row.stream().anyMatch(each -> !(each.getLeaf() instanceof ExpressionStatementTree))
+        if (Stream.concat(calls.stream(), row.stream()).anyMatch(each -> !(each.getLeaf() instanceof ExpressionStatementTree))
                 || Captures.of(workspace, row).read().stream().anyMatch(changing::contains) || !Captures.of(workspace, row).written().isEmpty()) {
             return null;
         }

@@ -1,13 +1,11 @@
 package driftwood.refactor.java.recipe.routine;
 
 import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.IfTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.program.Symbol;
@@ -71,7 +69,7 @@ public final class TellListeners implements Recipe {
             throw new Refused("there is no object that could keep its observers");
         }
         TreePath body = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
-        List<TreePath> told = run(workspace, body, fact);
+        List<TreePath> told = ToldInTurn.of(workspace, body, fact);
         if (RepeatedCalls.isCalledByConstructor(workspace, routine)) {
             throw new Refused("a constructor tells them already, before anybody could be registered");
         }
@@ -95,15 +93,19 @@ public final class TellListeners implements Recipe {
         String open = Drafting.visibility(routine).replace("private ", "");
         String parameters = drafting.imports().parameters(event, unit);
         String arguments = Imports.arguments(event);
-        Map<Element, String> names = names(subject, event);
+        Set<String> taken = new LinkedHashSet<>();
+        ElementFilter.constructorsIn(subject.getEnclosedElements()).forEach(each -> each.getParameters().forEach(one -> taken.add(one.getSimpleName().toString())));
+        Map<Element, String> names = names(event, taken);
         String lambda = event.size() == 1 ? names.get(event.get(0)) : "(" + String.join(", ", names.values()) + ")";
         drafting.script().stage("Let " + subject.getSimpleName() + " keep listeners, and register those whom " + all + (telling.size() == 1 ? " tells" : " tell") + ", in the order of today", told.stream().map(each -> workspace.place(each, "registers")).toList());
         String made = drafting.imports().platform("java.util.List", unit) + "<" + listener + "> " + list + " = new " + drafting.imports().platform("java.util.concurrent.CopyOnWriteArrayList", unit) + "<>();";
         drafting.declarations().add(home, "private final " + made, Where.FIELDS);
         StringBuilder registered = new StringBuilder();
         for (TreePath each : told) {
-            TreePath call = new TreePath(each, ((ExpressionStatementTree) each.getLeaf()).getExpression());
-            registered.append("register(").append(lambda).append(" -> ").append(unit.bare(new Rewriting(workspace, one -> Optional.ofNullable(workspace.element(one)).filter(element -> one.getLeaf() instanceof IdentifierTree).map(names::get)).of(call), unit.indentAt(workspace.from(each)))).append(");\n");
+            Rewriting rewriting = new Rewriting(workspace, one -> one.getLeaf() instanceof IdentifierTree ? named(workspace.element(one), names, taken) : Optional.empty());
+            boolean guarded = each.getLeaf() instanceof IfTree;
+            String does = unit.bare(rewriting.of(guarded ? each : ToldInTurn.call(each)), unit.indentAt(workspace.from(each)));
+            registered.append("register(").append(lambda).append(" -> ").append(guarded ? "{\n    " + does.replace("\n", "\n    ") + "\n}" : does).append(");\n");
         }
         register(drafting, subject, home, unit, registered.toString());
         drafting.declarations().add(home, "/** Whoever wants to be told by " + all + ". */\n" + open + "interface " + listener + " {\n    void told(" + parameters + ");\n}\n\n/** Told from now on, after those who registered before. */\n" + open
@@ -117,12 +119,19 @@ public final class TellListeners implements Recipe {
     }
 
     /** What a registered listener calls what it is told; another name where a constructor has a parameter of the same. */
-    private static Map<Element, String> names(TypeElement subject, List<VariableElement> event) {
-        Set<String> taken = new LinkedHashSet<>();
-        ElementFilter.constructorsIn(subject.getEnclosedElements()).forEach(each -> each.getParameters().forEach(one -> taken.add(one.getSimpleName().toString())));
+    private static Map<Element, String> names(List<VariableElement> event, Set<String> taken) {
         Map<Element, String> names = new LinkedHashMap<>();
         event.forEach(each -> names.put(each, (taken.contains(each.getSimpleName().toString()) ? "new" + Words.upper(each.getSimpleName().toString()) : each.getSimpleName().toString())));
         return names;
+    }
+
+    /** What a name in a call becomes in a constructor: what the listener is told, or the field that a parameter there hides. */
+    private static Optional<String> named(Element element, Map<Element, String> names, Set<String> taken) {
+        if (element == null || names.containsKey(element)) {
+            return Optional.ofNullable(names.get(element));
+        }
+        boolean hidden = element.getKind() == ElementKind.FIELD && !element.getModifiers().contains(Modifier.STATIC) && taken.contains(element.getSimpleName().toString());
+        return hidden ? Optional.of("this." + element.getSimpleName()) : Optional.empty();
     }
 
     /** What the listeners are told: the locals that the calls use, and what of the object is handed over as it is. */
@@ -130,7 +139,7 @@ public final class TellListeners implements Recipe {
         Map<String, VariableElement> event = new LinkedHashMap<>();
         locals.forEach(each -> event.put(each.getSimpleName().toString(), each));
         for (TreePath each : told) {
-            TreePath call = new TreePath(each, ((ExpressionStatementTree) each.getLeaf()).getExpression());
+            TreePath call = ToldInTurn.call(each);
             for (ExpressionTree argument : ((MethodInvocationTree) call.getLeaf()).getArguments()) {
                 if (argument instanceof IdentifierTree && workspace.element(new TreePath(call, argument)) instanceof VariableElement field && field.getKind() == ElementKind.FIELD
                         && !field.getModifiers().contains(Modifier.STATIC)) {
@@ -139,39 +148,6 @@ public final class TellListeners implements Recipe {
             }
         }
         return List.copyOf(event.values());
-    }
-
-    /** The calls of today: statements in a row, each on a field of the object. */
-    private static List<TreePath> run(Workspace workspace, TreePath body, Telling fact) {
-        List<TreePath> told = new ArrayList<>();
-        for (StatementTree each : ((BlockTree) body.getLeaf()).getStatements()) {
-            TreePath statement = new TreePath(body, each);
-            boolean tells = each instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call && call.getMethodSelect() instanceof MemberSelectTree select
-                    && fact.collaborators().stream().anyMatch(one -> one.equals(select.getExpression().toString()) || one.equals(select.getExpression().toString().replaceFirst("^this\\.", "")));
-            if (tells) {
-                MemberSelectTree select = (MemberSelectTree) ((MethodInvocationTree) ((ExpressionStatementTree) each).getExpression()).getMethodSelect();
-                TreePath on = new TreePath(new TreePath(new TreePath(statement, ((ExpressionStatementTree) each).getExpression()), select), select.getExpression());
-                Element field = workspace.element(on);
-                if (field == null || field.getKind() != ElementKind.FIELD || !thrown(workspace, on).isEmpty()) {
-                    throw new Refused(workspace.text(on) + " is no field of the object that tells");
-                }
-                told.add(statement);
-            } else if (!told.isEmpty() && told.size() < fact.collaborators().size()) {
-                throw new Refused("other things are done between the calls");
-            }
-        }
-        if (told.size() < 2) {
-            throw new Refused("the calls stand under conditions, or on what is no field of the object that tells");
-        }
-        return told;
-    }
-
-    private static Set<String> thrown(Workspace workspace, TreePath on) {
-        Set<String> all = new LinkedHashSet<>();
-        if (workspace.element(on.getParentPath()) instanceof ExecutableElement called) {
-            called.getThrownTypes().stream().filter(each -> !workspace.types().isSubtype(each, workspace.elements().getTypeElement("java.lang.RuntimeException").asType())).forEach(each -> all.add(each.toString()));
-        }
-        return all;
     }
 
     /** At the end of each constructor that does not hand on; in one of its own where there is none. */
@@ -186,12 +162,6 @@ public final class TellListeners implements Recipe {
             BlockTree block = ((MethodTree) each.getLeaf()).getBody();
             if (!block.getStatements().isEmpty() && block.getStatements().get(0).toString().startsWith("this(")) {
                 continue;
-            }
-            for (VariableElement parameter : ((ExecutableElement) workspace.element(each)).getParameters()) {
-                if (registered.matches("(?s).*\\b" + parameter.getSimpleName() + "\\b.*")) {
-                    // The field of the same name is meant: the lambda asks the object.
-                    registered = registered.replaceAll("(?<![.\\w])" + parameter.getSimpleName() + "\\.", "this." + parameter.getSimpleName() + ".");
-                }
             }
             int end = workspace.to(new TreePath(each, block)) - 1;
             String indent = unit.indentAt(workspace.from(each)) + unit.indent();

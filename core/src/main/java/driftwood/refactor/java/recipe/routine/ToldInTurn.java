@@ -1,0 +1,74 @@
+package driftwood.refactor.java.recipe.routine;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IfTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
+import driftwood.refactor.java.ground.Workspace;
+import driftwood.smell.RoutineFacts.Telling;
+import java.util.ArrayList;
+import java.util.List;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+
+/** The statements in a row that tell others today: each a call on a field of the object, or such a call under a condition. */
+final class ToldInTurn {
+    private ToldInTurn() {
+    }
+
+    /**
+     * In the body of a routine.
+     *
+     * @throws Refused where other things are done between them, or they are no such calls
+     */
+    static List<TreePath> of(Workspace workspace, TreePath body, Telling fact) {
+        List<TreePath> told = new ArrayList<>();
+        for (StatementTree each : ((BlockTree) body.getLeaf()).getStatements()) {
+            TreePath statement = new TreePath(body, each);
+            TreePath call = call(statement);
+            if (call != null && tells(call, fact)) {
+                TreePath select = new TreePath(call, ((MethodInvocationTree) call.getLeaf()).getMethodSelect());
+                TreePath on = new TreePath(select, ((MemberSelectTree) select.getLeaf()).getExpression());
+                Element field = workspace.element(on);
+                if (field == null || field.getKind() != ElementKind.FIELD || isChecked(workspace, select)) {
+                    throw new Refused(workspace.text(on) + " is no field of the object that tells");
+                }
+                told.add(statement);
+            } else if (!told.isEmpty() && told.size() < fact.collaborators().size()) {
+                throw new Refused("other things are done between the calls");
+            }
+        }
+        if (told.size() < 2 || told.stream().allMatch(each -> each.getLeaf() instanceof IfTree)) {
+            throw new Refused("the calls stand under conditions, or on what is no field of the object that tells");
+        }
+        return told;
+    }
+
+    /** The call that a statement is, or that it makes under a condition and nothing else; null where it does anything else. */
+    static TreePath call(TreePath statement) {
+        TreePath at = statement;
+        if (at.getLeaf() instanceof IfTree branch && branch.getElseStatement() == null) {
+            at = new TreePath(at, branch.getThenStatement());
+            if (at.getLeaf() instanceof BlockTree block && block.getStatements().size() == 1) {
+                at = new TreePath(at, block.getStatements().get(0));
+            }
+        }
+        return at.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call ? new TreePath(at, call) : null;
+    }
+
+    private static boolean tells(TreePath call, Telling fact) {
+        return ((MethodInvocationTree) call.getLeaf()).getMethodSelect() instanceof MemberSelectTree select
+                && fact.collaborators().stream().anyMatch(one -> one.equals(select.getExpression().toString()) || one.equals(select.getExpression().toString().replaceFirst("^this\\.", "")));
+    }
+
+    /** Whether a routine declares an exception that whoever calls it must handle. */
+    private static boolean isChecked(Workspace workspace, TreePath called) {
+        return workspace.element(called) instanceof ExecutableElement routine && routine.getThrownTypes().stream()
+                .anyMatch(each -> !workspace.types().isSubtype(each, workspace.elements().getTypeElement("java.lang.RuntimeException").asType()));
+    }
+}
