@@ -143,9 +143,11 @@ public final class Declarations {
             add(type, code, Where.FIELDS);
             return;
         }
-        int at = unit.lineStart(fromComments(unit, workspace.from(first, type.getCompilationUnit())));
+        int own = workspace.from(first, type.getCompilationUnit());
+        int at = unit.lineStart(fromComments(unit, own));
+        boolean tight = first instanceof VariableTree && at == unit.lineStart(own);
         String base = unit.indentAt(workspace.from(type)) + unit.indent();
-        script.insert(unit.file(), at, unit.styled(code, base) + unit.newLine() + (first instanceof VariableTree ? "" : unit.newLine()));
+        script.insert(unit.file(), at, unit.styled(code, base) + unit.newLine() + (tight ? "" : unit.newLine()));
     }
 
     private Tree last(ClassTree tree, Where where, TreePath type) {

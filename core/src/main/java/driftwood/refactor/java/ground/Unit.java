@@ -114,7 +114,25 @@ public record Unit(String file, String text, CompilationUnitTree tree) {
             return code;
         }
         return OPENS.matcher(code).replaceAll(line -> Matcher.quoteReplacement(line.group(1) + (line.group(2) == null ? "" : "}\n" + line.group(1))
-                + line.group(3) + "\n" + line.group(1) + "{"));
+                + line.group(3) + "\n" + (isRest(line.group(3)) ? begun(code.substring(0, line.start(3) + line.group(3).lastIndexOf(')') + 1)) : line.group(1)) + "{"));
+    }
+
+    /** Whether a line closes a parenthesis of one before it. */
+    private static boolean isRest(String line) {
+        return line.chars().filter(each -> each == ')').count() > line.chars().filter(each -> each == '(').count();
+    }
+
+    /** The indentation of the line on which the parenthesis was opened that ends some code. */
+    private static String begun(String code) {
+        int open = 0;
+        for (int i = code.length() - 1; i >= 0; i--) {
+            open += code.charAt(i) == ')' ? 1 : code.charAt(i) == '(' ? -1 : 0;
+            if (open == 0) {
+                String line = code.substring(code.lastIndexOf('\n', i) + 1);
+                return line.substring(0, line.length() - line.stripLeading().length());
+            }
+        }
+        return "";
     }
 
     /**

@@ -52,6 +52,8 @@ class UnitTest {
         "enum Kind {\\n    TUG {\\n    }\\n}            | enum Kind\\n{\\n    TUG\\n    {\\n    }\\n}",
         "List<String> names = of(each -> {\\n});     | List<String> names = of(each -> {\\n});",
         "int[] limits = {\\n    3\\n};               | int[] limits = {\\n    3\\n};",
+        "record B(\\n        int c,\\n        int d) {\\n}   | record B(\\n        int c,\\n        int d)\\n{\\n}",
+        "    void b(int c,\\n            D<E> f) throws G {\\n    } | void b(int c,\\n            D<E> f) throws G\\n{\\n    }",
         "// begins here {\\nb();                     | // begins here {\\nb();"})
     void bracesStandAloneWhereTheyDoInTheFile(String code, String styled) {
         String taken = code.replace("\\n", "\n");
