@@ -96,10 +96,10 @@ public final class Inputs {
             }
         } else {
             boolean python = program.fileOf(scope).language().isDuckTyped();
-            if (python && !type.isPresent()) {
+            if (python ? !type.isPresent() : type.simpleName().equals("Object")) {
                 likely(word, scope, most, depth, values);
             }
-            boolean sure = !values.isEmpty() && constants.askedToBe(word).stream().noneMatch(PythonInputs::isBuiltIn);
+            boolean sure = !values.isEmpty() && (python ? constants.askedToBe(word).stream().noneMatch(PythonInputs::isBuiltIn) : types.isAskedForOwn(word));
             if (sure) {
                 values.add(NullNode.instance);
             }

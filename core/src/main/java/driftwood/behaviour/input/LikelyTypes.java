@@ -42,6 +42,12 @@ final class LikelyTypes {
         return word.isEmpty() ? List.of() : known.computeIfAbsent(word, each -> found(each, scope));
     }
 
+    /** Whether the code asks a value whether it is one of some types, all of which are the project's own. */
+    boolean isAskedForOwn(String word) {
+        Set<String> asked = constants.askedToBe(word);
+        return !asked.isEmpty() && asked.stream().allMatch(each -> members.keySet().stream().anyMatch(type -> type.simpleName().equals(each)));
+    }
+
     private List<TypeOutline> found(String word, TypeOutline scope) {
         if (members.isEmpty()) {
             program.types().stream().filter(each -> !each.isModule() && !each.anonymous() && !program.fileOf(each).test()

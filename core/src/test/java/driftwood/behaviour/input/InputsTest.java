@@ -42,6 +42,10 @@ class InputsTest {
                         switch (v.kind()) { case TUG: return 1; default: return 2; }
                     }
                     <T> void any(T thing) { }
+                    int pulls(Object part, Object either) {
+                        int pulls = part instanceof Tug tug ? tug.pull() : part instanceof Yacht ? 1 : 0;
+                        return either instanceof Tug || either instanceof String ? pulls : 0;
+                    }
                     private Desk(int secret) { }
                     Desk() { }
                 }
@@ -91,6 +95,14 @@ class InputsTest {
     @MethodSource("values")
     void eachTypeHasItsValues(String type, String word, List<String> expected) {
         assertThat(values(type, word)).containsAll(expected);
+    }
+
+    /** What is kept as an Object is what the code asks whether it is; other things are tried where it asks for other things as well. */
+    @Test
+    void anObjectIsWhatItIsAskedToBe() {
+        assertThat(values("Object", "part")).anyMatch(each -> each.contains("quay.Tug")).anyMatch(each -> each.contains("quay.Yacht"))
+                .contains("null").allMatch(each -> each.equals("null") || each.startsWith("{\"is\":\"quay."));
+        assertThat(values("Object", "either")).anyMatch(each -> each.contains("quay.Tug")).anyMatch(each -> each.startsWith("\""));
     }
 
     @Test
