@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
@@ -196,10 +197,10 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         return new Endings(workspace, decision).of(this, all);
     }
 
-    /** The same where nothing is added if no arm is taken; as it was, where there is no such value of its type. */
+    /** The same where 0 is added to a number if no arm is taken. Whatever else can be added to may be null, and then something would happen to it. */
     Outcome addingNothing() {
-        String none = type.getKind().isPrimitive() && type.getKind() != TypeKind.BOOLEAN && type.getKind() != TypeKind.CHAR ? "0" : type.toString().equals("java.lang.String") ? "\"\"" : "";
-        return new Outcome(kind, variable, target, needsOld, none, type, needs, asks, thrown);
+        boolean numbers = Stream.of(type, variable.asType()).allMatch(each -> each.getKind().isPrimitive() && each.getKind() != TypeKind.BOOLEAN && each.getKind() != TypeKind.CHAR);
+        return new Outcome(kind, variable, target, needsOld, numbers ? "0" : "", type, needs, asks, thrown);
     }
 
     /** The same, with what it needs handed over in another order. */
