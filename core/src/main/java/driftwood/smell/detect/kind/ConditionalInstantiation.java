@@ -107,7 +107,7 @@ public final class ConditionalInstantiation implements Detector {
             Deciding one = same.get(i);
             all.stream().filter(each -> !same.contains(each) && sameDecision(one, each) && !isOverride(first, each, program)).forEach(same::add);
         }
-        return same;
+        return all.stream().filter(same::contains).toList();
     }
 
     /** A routine that is called after making things, and gives what it makes. */
