@@ -18,6 +18,9 @@ final class Bodies implements TreeVisitor<Work> {
     /** Routines that only throw or do nothing, by the names that the trade gives them. */
     private static final Pattern CHECK = Pattern.compile("(?i:check|require|validate|assert|ensure|verify)([A-Z].*)?");
 
+    /** So many statements may make one thing. */
+    private static final int MAKING = 6;
+
     private final String source;
     private final Effects effects = new Effects();
 
@@ -70,6 +73,11 @@ final class Bodies implements TreeVisitor<Work> {
         }
         boolean configured = statements.get(0) instanceof Local && statements.size() == 2 && product(body).isPresent();
         return configured ? Work.CREATES : Work.ACTS;
+    }
+
+    /** Whether statements in a row are work of their own rather than the making of one thing: many, or with a loop or choice among them. */
+    static boolean isWork(List<Node> row) {
+        return row.size() > MAKING || row.size() > 1 && row.stream().anyMatch(each -> each instanceof Loop || each instanceof If || each instanceof Match);
     }
 
     /** What a body creates as its result. */

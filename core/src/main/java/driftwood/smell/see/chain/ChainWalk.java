@@ -184,7 +184,7 @@ public final class ChainWalk extends Walk {
 
     private Optional<Chain.Arm> otherwise(List<Node> body, Predicate<Node> about) {
         return body.isEmpty() ? Optional.empty()
-                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body, about)).map(each -> body.size() > PREPARED + 1 ? each.makingNothing() : each);
+                : Optional.of(arm(body.get(0).start(), body.get(body.size() - 1).end(), List.of(), false, List.of(), body, about)).map(each -> Bodies.isWork(body) ? each.makingNothing() : each);
     }
 
     // driftwood: leave long-parameter-list because an arm has these parts and is made here only
