@@ -77,7 +77,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                     void announce(String kind) { System.out.println(kind); }
                 }
                 """);
-        java("three that share two with each other are one decision").has("""
+        java("a decision told with another is not told once more where a third repeats its other half").has("""
                 package quay;
                 interface Vessel { }
                 class Tug implements Vessel { }
@@ -101,7 +101,7 @@ class ConditionalInstantiationClausesTest extends Clauses {
                     }
                     void third(String k) {
                         Vessel v = null;
-                        if (k.equals("yacht")) v = new Yacht();
+                        if (k.equals("yacht")) v = new Yacht(); // <- conditional-instantiation
                         else if (k.equals("barge")) v = new Barge();
                         System.out.println(v);
                     }

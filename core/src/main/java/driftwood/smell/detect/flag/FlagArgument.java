@@ -101,7 +101,7 @@ public final class FlagArgument implements Detector {
 
     /** The same calls of the same name: one contract, also where nothing declares it. */
     private static String calls(List<Flagged> same) {
-        return same.get(0).routine().name() + " " + same.get(0).literals();
+        return same.get(0).routine().name() + " " + same.get(0).split().at() + " " + same.get(0).literals();
     }
 
     /** A routine that a flag splits, with the calls that pass a literal. @param seldom most callers hand on what they were told */

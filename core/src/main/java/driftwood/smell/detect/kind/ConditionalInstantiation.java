@@ -21,7 +21,9 @@ import driftwood.smell.see.chain.ChainWalk;
 import driftwood.tree.TypeRef;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -84,30 +86,21 @@ public final class ConditionalInstantiation implements Detector {
             deciding(seen.file(), seen.sighting(), program).ifPresent(all::add);
         }
         List<Finding> findings = new ArrayList<>();
-        Set<Deciding> told = new HashSet<>();
+        Set<Deciding> told = Collections.newSetFromMap(new IdentityHashMap<>());
         for (Deciding first : all) {
             if (told.contains(first)) {
                 continue;
             }
-            List<Deciding> same = alike(first, all.stream().filter(each -> !told.contains(each)).toList(), program);
+            List<Deciding> same = all.stream().filter(other -> other == first || sameDecision(first, other) && !isOverride(first, other, program)).toList();
             if (same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
                 continue;
             }
+            // One that was told with others before is told here as a repeat, and not a second time.
+            Deciding place = same.stream().filter(each -> !each.chain().alone() && !told.contains(each)).findFirst().orElse(first);
             told.addAll(same);
-            Deciding place = same.stream().filter(each -> !each.chain().alone()).findFirst().orElse(first);
             findings.add(finding(place, same.stream().filter(each -> each != place).toList()));
         }
         return findings;
-    }
-
-    /** A decision with those that decide the same, and those that decide the same as one of these: each is told once. */
-    private static List<Deciding> alike(Deciding first, List<Deciding> all, Program program) {
-        List<Deciding> same = new ArrayList<>(List.of(first));
-        for (int i = 0; i < same.size(); i++) {
-            Deciding one = same.get(i);
-            all.stream().filter(each -> !same.contains(each) && sameDecision(one, each) && !isOverride(first, each, program)).forEach(same::add);
-        }
-        return all.stream().filter(same::contains).toList();
     }
 
     /** A routine that is called after making things, and gives what it makes. */

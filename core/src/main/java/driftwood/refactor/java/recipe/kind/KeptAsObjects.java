@@ -44,7 +44,7 @@ record KeptAsObjects(VariableElement field, List<TreePath> declared) {
         Element part = workspace.element(decision.subject());
         TreePath declared = part == null || part.getKind().isField() ? null : workspace.path(part).orElse(null);
         if (declared == null || !(declared.getParentPath().getLeaf() instanceof EnhancedForLoopTree loop) || !isObject(part.asType())) {
-            throw new Refused("what is asked is no part of a collection of objects");
+            throw new Refused(workspace.trees().getTypeMirror(decision.subject()).toString().replaceFirst("<.*", "").replaceFirst("^.*\\.", "") + " is a type of a library: nothing can be added to it");
         }
         Element field = workspace.element(new TreePath(declared.getParentPath(), loop.getExpression()));
         boolean own = field instanceof VariableElement && field.getKind() == ElementKind.FIELD && field.getModifiers().contains(Modifier.PRIVATE) && field.asType() instanceof DeclaredType kept
