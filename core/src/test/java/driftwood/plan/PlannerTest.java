@@ -56,7 +56,7 @@ class PlannerTest {
                 Arguments.of("null-check", "optional-value", new String[] {ROSTER}, "Roster#find"),
                 Arguments.of("conditional-instantiation", "factory-method", new String[] {OFFICE}, "Office.createPermit()"),
                 Arguments.of("conditional-instantiation", "factory", new String[] {OFFICE}, "PermitFactory"),
-                Arguments.of("conditional-instantiation", "registry", new String[] {OFFICE}, "ISSUE_HANDLERS"));
+                Arguments.of("conditional-instantiation", "registry", new String[] {OFFICE}, "ISSUE_MAKERS"));
     }
 
     @ParameterizedTest(name = "{0} by {1}: {3}")

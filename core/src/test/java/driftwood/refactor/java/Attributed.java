@@ -42,7 +42,7 @@ public record Attributed(Workspace workspace, Map<String, String> texts) {
     public Decision decision(String symbol, String text) {
         TreePath path = workspace.path(routine(symbol)).orElseThrow();
         String source = workspace.unit(path).text();
-        return Decision.at(workspace, path, workspace.unit(path).line(source.indexOf(text)));
+        return Decision.at(workspace, path, workspace.unit(path).line(source.indexOf(text)), Decision.Asking.CONSTANTS);
     }
 
     public static List<String> names(Iterable<? extends Element> elements) {

@@ -149,7 +149,7 @@ class DecisionTest {
     /** The decision some lines below. */
     private Decision decision(String statements, int below) {
         given = Attributed.of("class Gate {\n enum Kind { TUG, YACHT }\n int passed;\n int cost(int by) { return by; }\n int pass(Kind kind, int nights) { int sum = 0;\n" + statements + "\n}\n}\n");
-        return Decision.at(given.workspace(), given.workspace().path(given.routine("Gate#pass(Kind,int)")).orElseThrow(), 6 + below);
+        return Decision.at(given.workspace(), given.workspace().path(given.routine("Gate#pass(Kind,int)")).orElseThrow(), 6 + below, Decision.Asking.CONSTANTS);
     }
 
     @ParameterizedTest

@@ -31,6 +31,67 @@ class HardWiredNotificationClausesTest extends Clauses {
                     void place(int x, int y, int w, int h) { lines = h + x + y + w; }
                 }
                 """);
+        java("told, then the current one is put away").has("""
+                package quay;
+                import java.util.ArrayList;
+                import java.util.List;
+                class Ledger { int n; void trainDeparted(Train t) { n++; } }
+                class Pager { int calls; void trainLeft(Train t) { calls += t.size(); } }
+                class Train { int size() { return 4; } }
+                class Dispatcher {
+                    private final Ledger ledger = new Ledger();
+                    private final Pager pager = new Pager();
+                    private final List<Train> departed = new ArrayList<>();
+                    private Train current;
+                    void depart(Train train) {
+                        departed.add(train);
+                        ledger.trainDeparted(train); // <- hard-wired-notification
+                        pager.trainLeft(train);
+                        current = null;
+                    }
+                }
+                """);
+        java("one is told what is read from what the others get").has("""
+                package quay;
+                import java.util.ArrayList;
+                import java.util.List;
+                class Ledger { int n; void trainDeparted(Train t) { n++; } }
+                class Pager { int calls; void trainLeft(Train t) { calls += t.size(); } }
+                class Display { String text; void showDeparture(String name, int size) { text = name + size; } }
+                class Train { int size() { return 4; } String name() { return "7"; } }
+                class Dispatcher {
+                    private final Ledger ledger = new Ledger();
+                    private final Display display = new Display();
+                    private final Pager pager = new Pager();
+                    private final List<Train> departed = new ArrayList<>();
+                    void depart(Train train) {
+                        departed.add(train);
+                        ledger.trainDeparted(train); // <- hard-wired-notification
+                        display.showDeparture(train.name(), train.size());
+                        pager.trainLeft(train);
+                    }
+                }
+                """);
+        java("what comes after is worked out anew").hasNot("""
+                package quay;
+                import java.util.ArrayList;
+                import java.util.List;
+                class Ledger { int n; void trainDeparted(Train t) { n++; } int sum() { return n; } }
+                class Pager { int calls; void trainLeft(Train t) { calls += t.size(); } }
+                class Train { int size() { return 4; } }
+                class Dispatcher {
+                    private final Ledger ledger = new Ledger();
+                    private final Pager pager = new Pager();
+                    private final List<Train> departed = new ArrayList<>();
+                    private int sum;
+                    void depart(Train train) {
+                        departed.add(train);
+                        ledger.trainDeparted(train);
+                        pager.trainLeft(train);
+                        sum = ledger.sum();
+                    }
+                }
+                """);
         java("tower tells three").has("""
                 package quay;
                 class Pilots {

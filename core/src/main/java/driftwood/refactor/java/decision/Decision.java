@@ -26,9 +26,10 @@ import javax.lang.model.element.Element;
  * @param isValue   whether it is an expression
  * @param toEnd     whether it goes to the end of the routine: guards in a row, and what stands behind them
  * @param takesNull whether a subject that is null comes to the otherwise arm instead of failing
+ * @param foldsCase whether texts are compared without regard to case
  */
 public record Decision(TreePath around, int from, int to, TreePath subject, List<Arm> arms, Optional<Arm> otherwise, boolean isValue,
-        boolean toEnd, boolean takesNull) {
+        boolean toEnd, boolean takesNull, boolean foldsCase) {
 
     /**
      * One arm.
@@ -46,21 +47,22 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
         }
     }
 
+    /** What the conditions of a decision may ask. */
+    public enum Asking {
+        /** Whether one value is of a type, or equal to a constant. */
+        CONSTANTS,
+        /** The same, or whether a text is equal to a constant but for case. */
+        FOLDED,
+        /** Anything: the labels of an arm are its conditions then. */
+        ANYTHING
+    }
+
     /**
      * The decision that begins at a line of a routine, or has an arm that does.
      *
      * @throws Refused where there is none that can be taken apart
      */
-    public static Decision at(Workspace workspace, TreePath routine, int line) {
-        return at(workspace, routine, line, false);
-    }
-
-    /** The same for a decision whose arms may ask anything: their labels are their conditions then. */
-    public static Decision free(Workspace workspace, TreePath routine, int line) {
-        return at(workspace, routine, line, true);
-    }
-
-    private static Decision at(Workspace workspace, TreePath routine, int line, boolean free) {
+    public static Decision at(Workspace workspace, TreePath routine, int line, Asking asking) {
         Decision[] found = new Decision[1];
         Refused[] why = new Refused[1];
         new TreePathScanner<Void, Void>() {
@@ -70,7 +72,7 @@ public record Decision(TreePath around, int from, int to, TreePath subject, List
                     TreePath path = new TreePath(getCurrentPath(), tree);
                     if (begins(workspace, path, line)) {
                         try {
-                            found[0] = new DecisionReader(workspace, free).of(path);
+                            found[0] = new DecisionReader(workspace, asking).of(path);
                             return null;
                         } catch (Refused e) {
                             why[0] = e;

@@ -3,6 +3,7 @@ package driftwood.refactor.java.decision;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Chain;
@@ -25,15 +26,15 @@ public record DecisionPlace(ExecutableElement around, TypeElement home, TreePath
     /**
      * The place of a chain.
      *
-     * @param free whether its arms may ask anything
+     * @param asking what its conditions may ask
      * @throws Refused where it stands in no routine, or cannot be taken apart
      */
-    public static DecisionPlace of(Workspace workspace, Chain chain, boolean free) {
-        return of(workspace, chain.routine(), chain.line(), free);
+    public static DecisionPlace of(Workspace workspace, Chain chain, Asking asking) {
+        return of(workspace, chain.routine(), chain.line(), asking);
     }
 
     /** @param routine symbol @param line where it begins */
-    public static DecisionPlace of(Workspace workspace, String routine, int line, boolean free) {
+    public static DecisionPlace of(Workspace workspace, String routine, int line, Asking asking) {
         if (!Symbol.of(routine).isRoutine()) {
             throw new Refused("the decision stands in the value of a field");
         }
@@ -41,7 +42,7 @@ public record DecisionPlace(ExecutableElement around, TypeElement home, TreePath
         TypeElement home = (TypeElement) around.getEnclosingElement();
         TreePath path = workspace.path(home).orElseThrow();
         TreePath within = workspace.path(around).orElseThrow();
-        return new DecisionPlace(around, home, path, workspace.unit(path), free ? Decision.free(workspace, within, line) : Decision.at(workspace, within, line));
+        return new DecisionPlace(around, home, path, workspace.unit(path), Decision.at(workspace, within, line, asking));
     }
 
     /** The name that what is made of it begins with. */

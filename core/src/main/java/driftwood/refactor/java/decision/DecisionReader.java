@@ -20,6 +20,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Unit;
@@ -34,9 +35,9 @@ import javax.lang.model.element.Modifier;
 /**
  * Reads decisions of all forms.
  *
- * @param free whether the arms may ask anything; their labels are their conditions then
+ * @param asking what the conditions may ask
  */
-record DecisionReader(Workspace workspace, boolean free) {
+record DecisionReader(Workspace workspace, Asking asking) {
 
     Decision of(TreePath path) {
         Tree tree = path.getLeaf();
@@ -75,7 +76,7 @@ record DecisionReader(Workspace workspace, boolean free) {
             waiting.clear();
             waitingDefault = false;
         }
-        return new Decision(path, workspace.from(path), workspace.to(path), subject, arms, Optional.ofNullable(otherwise), isValue, false, false);
+        return new Decision(path, workspace.from(path), workspace.to(path), subject, arms, Optional.ofNullable(otherwise), isValue, false, false, false);
     }
 
     private Arm ofCase(TreePath path, CaseTree each, List<TreePath> labels, boolean last) {
@@ -146,7 +147,7 @@ record DecisionReader(Workspace workspace, boolean free) {
             at = new TreePath(here, choice.getFalseExpression());
         }
         Arm otherwise = new Arm(List.of(), null, List.of(at), whole(at));
-        return new Decision(path, workspace.from(path), workspace.to(path), first.subject(), arms, Optional.of(otherwise), true, false, first.takesNull());
+        return new Decision(path, workspace.from(path), workspace.to(path), first.subject(), arms, Optional.of(otherwise), true, false, first.takesNull(), first.foldsCase());
     }
 
     private Decision ofIf(TreePath path) {
@@ -173,7 +174,7 @@ record DecisionReader(Workspace workspace, boolean free) {
         if (otherwise == null && leaving && path.getParentPath().getLeaf() instanceof BlockTree block) {
             return guards(path, block, arms, first);
         }
-        return new Decision(path, workspace.from(path), workspace.to(path), first.subject(), arms, Optional.ofNullable(otherwise), false, false, first.takesNull());
+        return new Decision(path, workspace.from(path), workspace.to(path), first.subject(), arms, Optional.ofNullable(otherwise), false, false, first.takesNull(), first.foldsCase());
     }
 
     private Arm arm(Test test, TreePath body) {
@@ -201,7 +202,7 @@ record DecisionReader(Workspace workspace, boolean free) {
         List<TreePath> rest = block.getStatements().subList(at, block.getStatements().size()).stream().map(each -> new TreePath(path.getParentPath(), each)).toList();
         int end = workspace.to(rest.isEmpty() ? new TreePath(path.getParentPath(), block.getStatements().get(at - 1)) : rest.get(rest.size() - 1));
         Optional<Arm> otherwise = rest.isEmpty() ? Optional.ofNullable(last) : Optional.of(new Arm(List.of(), null, rest, new int[] {begin(rest.get(0)), end}));
-        return new Decision(path, workspace.from(path), end, first.subject(), arms, otherwise, false, true, first.takesNull());
+        return new Decision(path, workspace.from(path), end, first.subject(), arms, otherwise, false, true, first.takesNull(), first.foldsCase());
     }
 
     /** The arms of one if with its else-ifs. @return what its last else does; null where it has none */
@@ -224,18 +225,25 @@ record DecisionReader(Workspace workspace, boolean free) {
     }
 
     /** A condition: what it asks about and what it compares that with. */
-    private record Test(TreePath subject, List<TreePath> labels, Element binding, boolean takesNull) {
+    private record Test(TreePath subject, List<TreePath> labels, Element binding, boolean takesNull, boolean foldsCase) {
+
+        Test(TreePath subject, List<TreePath> labels, Element binding, boolean takesNull) {
+            this(subject, labels, binding, takesNull, false);
+        }
     }
 
     private Test sameAs(Test first, Test next) {
-        if (!free && first != null && !workspace.text(first.subject()).equals(workspace.text(next.subject()))) {
+        if (asking != Asking.ANYTHING && first != null && !workspace.text(first.subject()).equals(workspace.text(next.subject()))) {
             throw new Refused("the arms ask about different things: " + workspace.text(first.subject()) + " and " + workspace.text(next.subject()));
         }
-        return first == null ? next : new Test(first.subject(), List.of(), null, first.takesNull() && next.takesNull());
+        if (first != null && first.foldsCase() != next.foldsCase()) {
+            throw new Refused("some of the arms regard case, and others do not");
+        }
+        return first == null ? next : new Test(first.subject(), List.of(), null, first.takesNull() && next.takesNull(), first.foldsCase());
     }
 
     private Test test(TreePath condition) {
-        if (free) {
+        if (asking == Asking.ANYTHING) {
             return new Test(condition, List.of(condition), null, false);
         }
         Tree tree = condition.getLeaf();
@@ -253,7 +261,7 @@ record DecisionReader(Workspace workspace, boolean free) {
             sameAs(left, right);
             List<TreePath> labels = new ArrayList<>(left.labels());
             labels.addAll(right.labels());
-            return new Test(left.subject(), labels, null, left.takesNull() && right.takesNull());
+            return new Test(left.subject(), labels, null, left.takesNull() && right.takesNull(), left.foldsCase());
         }
         if (tree instanceof BinaryTree both && tree.getKind() == Tree.Kind.EQUAL_TO) {
             TreePath left = bare(new TreePath(condition, both.getLeftOperand()));
@@ -261,10 +269,11 @@ record DecisionReader(Workspace workspace, boolean free) {
             return isConstant(right) ? new Test(left, List.of(right), null, true) : isConstant(left) ? new Test(right, List.of(left), null, true) : refuse(condition);
         }
         if (tree instanceof MethodInvocationTree call && call.getArguments().size() == 1 && call.getMethodSelect() instanceof MemberSelectTree select
-                && select.getIdentifier().contentEquals("equals")) {
+                && (select.getIdentifier().contentEquals("equals") || asking == Asking.FOLDED && select.getIdentifier().contentEquals("equalsIgnoreCase"))) {
+            boolean folds = !select.getIdentifier().contentEquals("equals");
             TreePath on = bare(new TreePath(new TreePath(condition, select), select.getExpression()));
             TreePath with = bare(new TreePath(condition, call.getArguments().get(0)));
-            return isConstant(on) ? new Test(with, List.of(on), null, true) : isConstant(with) ? new Test(on, List.of(with), null, false) : refuse(condition);
+            return isConstant(on) ? new Test(with, List.of(on), null, true, folds) : isConstant(with) ? new Test(on, List.of(with), null, false, folds) : refuse(condition);
         }
         return refuse(condition);
     }

@@ -9,17 +9,27 @@ import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Moving;
 import driftwood.refactor.java.ground.Workspace;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 
 /** What a decision does for a subject that is null, kept where its arms become calls on the subject. */
 public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
+
+    /** What a part of may be passed over, or done later. */
+    private static final Set<Tree.Kind> PERHAPS = EnumSet.of(Tree.Kind.LAMBDA_EXPRESSION, Tree.Kind.CONDITIONAL_EXPRESSION, Tree.Kind.CONDITIONAL_AND, Tree.Kind.CONDITIONAL_OR, Tree.Kind.SWITCH_EXPRESSION,
+            Tree.Kind.CLASS);
+    private static final Set<Tree.Kind> SIMPLE = EnumSet.of(Tree.Kind.RETURN, Tree.Kind.EXPRESSION_STATEMENT, Tree.Kind.VARIABLE);
+    private static final Set<Tree.Kind> HAPPENING = EnumSet.of(Tree.Kind.METHOD_INVOCATION, Tree.Kind.NEW_CLASS, Tree.Kind.NEW_ARRAY, Tree.Kind.POSTFIX_INCREMENT, Tree.Kind.POSTFIX_DECREMENT,
+            Tree.Kind.PREFIX_INCREMENT, Tree.Kind.PREFIX_DECREMENT, Tree.Kind.ASSIGNMENT, Tree.Kind.DIVIDE, Tree.Kind.REMAINDER, Tree.Kind.ARRAY_ACCESS);
 
     /** Whether the subject can be null where the decision is, as far as the routine around shows. */
     public static boolean mayBe(Workspace workspace, Decision decision) {
@@ -34,7 +44,34 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
                 && workspace.from(use) < decision.from() && use.getParentPath().getLeaf() instanceof MemberSelectTree && isAlways(use, decision));
         boolean asksRest = decision.otherwise().filter(rest -> rest.body().stream().limit(1).anyMatch(first -> workspace.uses().of(subject, first).stream()
                 .anyMatch(use -> cast(use).getParentPath().getLeaf() instanceof MemberSelectTree))).isPresent();
-        return !asked && !asksRest;
+        return !asked && !asksRest && !asksNext(workspace, decision, subject);
+    }
+
+    /** Whether nothing is done for what is null, and the statement behind the decision asks the subject before it does anything else: it fails then, as the call would. */
+    private static boolean asksNext(Workspace workspace, Decision decision, Element subject) {
+        if (decision.otherwise().isPresent() || !(decision.around().getParentPath().getLeaf() instanceof BlockTree block) || subject.getKind().isField()) {
+            return false;
+        }
+        int next = block.getStatements().indexOf(decision.around().getLeaf()) + 1;
+        if (next >= block.getStatements().size() || !SIMPLE.contains(block.getStatements().get(next).getKind())) {
+            return false;
+        }
+        TreePath statement = new TreePath(decision.around().getParentPath(), block.getStatements().get(next));
+        return workspace.uses().of(subject, statement).stream().filter(use -> use.getParentPath().getLeaf() instanceof MemberSelectTree && isSure(use, statement)).findFirst()
+                .filter(use -> !isPreceded(workspace, statement, use)).isPresent();
+    }
+
+    /** Whether something happens in a statement before a use in it. */
+    private static boolean isPreceded(Workspace workspace, TreePath statement, TreePath use) {
+        boolean[] found = new boolean[1];
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void scan(Tree tree, Void nothing) {
+                found[0] |= tree != null && HAPPENING.contains(tree.getKind()) && workspace.to(new TreePath(getCurrentPath(), tree)) <= workspace.from(use);
+                return super.scan(tree, nothing);
+            }
+        }.scan(statement, null);
+        return found[0];
     }
 
     /** What a value is once it is cast. */
@@ -74,12 +111,21 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
             if (parent instanceof BlockTree && at.getParentPath().getParentPath().getLeaf() instanceof MethodTree) {
                 return at.getLeaf().getKind() == Tree.Kind.VARIABLE || at.getLeaf().getKind() == Tree.Kind.EXPRESSION_STATEMENT;
             }
-            if (parent != null && (parent.getKind() == Tree.Kind.LAMBDA_EXPRESSION || parent.getKind() == Tree.Kind.CONDITIONAL_EXPRESSION
-                    || parent.getKind() == Tree.Kind.CONDITIONAL_AND || parent.getKind() == Tree.Kind.CONDITIONAL_OR)) {
+            if (parent != null && PERHAPS.contains(parent.getKind())) {
                 return false;
             }
         }
         return false;
+    }
+
+    /** Whether a use in a statement is made whenever that is reached. */
+    private static boolean isSure(TreePath use, TreePath statement) {
+        for (TreePath at = use; at.getLeaf() != statement.getLeaf(); at = at.getParentPath()) {
+            if (PERHAPS.contains(at.getLeaf().getKind())) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The call, where there is a subject; what the decision does for all others, where there is none. */

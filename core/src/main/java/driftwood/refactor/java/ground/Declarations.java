@@ -11,6 +11,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.VariableElement;
 
 /** Members added to types and taken out of them, with the comments that belong to them. */
 public final class Declarations {
@@ -133,10 +135,18 @@ public final class Declarations {
         }
     }
 
-    /** Adds a member before all others of a class. @param code one line */
+    /** Adds a member before all others of a class but the constants that it begins with. @param code one line */
     public void addFirst(TreePath type, String code) {
         Unit unit = workspace.unit(type);
         ClassTree tree = (ClassTree) type.getLeaf();
+        Tree constant = tree.getMembers().stream().takeWhile(each -> isImplicit(each, type) || isConstant(each, type)).filter(each -> !isImplicit(each, type)).reduce((one, next) -> next).orElse(null);
+        if (constant != null && isLast(unit, workspace.to(constant, type.getCompilationUnit()))) {
+            int begin = workspace.from(constant, type.getCompilationUnit());
+            boolean spaced = fromComments(unit, begin) < begin && unit.lineStart(fromComments(unit, begin)) < unit.lineStart(begin);
+            String member = unit.styled(code, unit.indentAt(workspace.from(type)) + unit.indent());
+            script.insert(unit.file(), unit.lineEnd(workspace.to(constant, type.getCompilationUnit())), (spaced ? unit.newLine() : "") + member + unit.newLine());
+            return;
+        }
         int brace = openingBrace(type);
         Tree first = tree.getMembers().stream().filter(each -> workspace.from(each, type.getCompilationUnit()) > brace && !isImplicit(each, type)).findFirst().orElse(null);
         if (first == null || isEnumConstant(first, type)) {
@@ -148,6 +158,17 @@ public final class Declarations {
         boolean tight = first instanceof VariableTree && at == unit.lineStart(own);
         String base = unit.indentAt(workspace.from(type)) + unit.indent();
         script.insert(unit.file(), at, unit.styled(code, base) + unit.newLine() + (tight ? "" : unit.newLine()));
+    }
+
+    /** Whether nothing but a comment follows on the line. */
+    private static boolean isLast(Unit unit, int offset) {
+        String rest = unit.text().substring(offset, unit.lineEnd(offset)).strip();
+        return rest.isEmpty() || rest.startsWith("//");
+    }
+
+    /** Whether a member has a value before the class is used for the first time. */
+    private boolean isConstant(Tree member, TreePath type) {
+        return member instanceof VariableTree && workspace.element(new TreePath(type, member)) instanceof VariableElement field && field.getModifiers().contains(Modifier.STATIC) && field.getConstantValue() != null;
     }
 
     private Tree last(ClassTree tree, Where where, TreePath type) {

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -63,6 +64,8 @@ public final class Injection {
         }
     }
 
+    private static final Pattern KEEPS = Pattern.compile("(this\\.)?\\w+ = \\w+;?");
+
     /** What a new constructor takes more, and the statement that keeps it. */
     private record Taken(String type, String name, String keeps) {
     }
@@ -85,12 +88,15 @@ public final class Injection {
         drafting.script().insert(unit.file(), unit.lineEnd(workspace.to(path)), unit.newLine() + unit.styled(unit.bare(taking, indent) + code, indent) + unit.newLine());
     }
 
-    /** The statement goes before all others, but behind a call of super. */
+    /** The statement goes before all others, but behind a call of super, and behind statements that only keep what they are given. */
     private static String withFirst(String code, String keeps, MethodTree tree) {
         List<? extends StatementTree> body = tree.getBody().getStatements();
         boolean parent = !body.isEmpty() && body.get(0).toString().startsWith("super(") && code.contains("super(");
         if (body.isEmpty() || body.size() == 1 && body.get(0).toString().startsWith("super(") && !code.contains("super(")) {
             return "{\n    " + keeps + "\n}";
+        }
+        if (code.contains("\n") && body.stream().skip(parent ? 1 : 0).allMatch(each -> KEEPS.matcher(each.toString()).matches())) {
+            return code.substring(0, code.lastIndexOf('\n')) + "\n    " + keeps + code.substring(code.lastIndexOf('\n'));
         }
         int at = parent ? code.indexOf(';', code.indexOf("super(")) + 1 : code.indexOf('{') + 1;
         return code.substring(0, at) + "\n    " + keeps + code.substring(at);

@@ -178,7 +178,12 @@ public final class HardWiredNotification implements Detector {
                 && each.owner().endsWith(each.returns().simpleName()));
     }
 
-    /** What most of them are told; each is told something that another one is told, and all hang together by it. */
+    /** What is told already, or read from it. */
+    private static boolean isOf(Set<String> known, String name) {
+        return known.contains(name) || known.stream().anyMatch(each -> name.startsWith(each + "."));
+    }
+
+    /** What most of them are told; each is told something that another one is told, or what is read from it, and all hang together by it. */
     private static Optional<String> shared(List<Told> calls) {
         if (calls.isEmpty()) {
             return Optional.empty();
@@ -186,7 +191,7 @@ public final class HardWiredNotification implements Detector {
         Set<String> known = new HashSet<>(calls.get(0).arguments());
         List<Told> apart = new ArrayList<>(calls.subList(1, calls.size()));
         for (int round = 0; round < calls.size(); round++) {
-            List<Told> near = apart.stream().filter(each -> each.arguments().stream().anyMatch(known::contains)).toList();
+            List<Told> near = apart.stream().filter(each -> each.arguments().stream().anyMatch(name -> isOf(known, name))).toList();
             near.forEach(each -> known.addAll(each.arguments()));
             apart.removeAll(near);
         }

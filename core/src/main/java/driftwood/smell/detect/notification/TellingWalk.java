@@ -15,7 +15,7 @@ import java.util.Set;
 
 /** Sees routines that tell several others of one event. */
 final class TellingWalk extends Walk {
-    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 8, Telling.class, file -> {
+    static final Seer<Telling> SEER = new Seer<>("hard-wired-notification", 9, Telling.class, file -> {
         TellingWalk walk = new TellingWalk(file);
         walk.scan(file.unit());
         return walk.tellings;
@@ -59,6 +59,9 @@ final class TellingWalk extends Walk {
                 value instanceof Name || value instanceof Literal).orElse(true)) {
             end--;
         }
+        while (end > 0 && isPutAway(statements.get(end - 1), routine)) {
+            end--;
+        }
         List<Told> run = new ArrayList<>();
         int from = end;
         while (from > 0) {
@@ -84,6 +87,12 @@ final class TellingWalk extends Walk {
     private boolean isLogging(Node statement) {
         return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
                 && call.receiver().map(each -> LOGGING.matcher(file.brief(each)).matches()).orElse(false);
+    }
+
+    /** A field of its own set to what says that all is over: nothing, a number, yes or no. */
+    private boolean isPutAway(Node statement, Routine routine) {
+        return statement instanceof Evaluate evaluate && evaluate.expression() instanceof Assignment set && set.operator().equals("=")
+                && (set.value() instanceof Literal || set.value() instanceof Absent) && isField(set.target(), routine);
     }
 
     /** Own work: a value stored, a collection changed, something computed; not a check. */

@@ -27,8 +27,8 @@ class EndingsTest {
                     }
                 }
                 """.formatted(statements));
-        Decision decision = Decision.free(given.workspace(), given.workspace().path(given.routine("Till#take(boolean)")).orElseThrow(),
-                given.workspace().units().get(0).line(given.workspace().units().get(0).text().indexOf("/*here*/")));
+        Decision decision = Decision.at(given.workspace(), given.workspace().path(given.routine("Till#take(boolean)")).orElseThrow(),
+                given.workspace().units().get(0).line(given.workspace().units().get(0).text().indexOf("/*here*/")), Decision.Asking.ANYTHING);
         return Outcome.of(given.workspace(), decision, Set.of()).ending(given.workspace(), decision, all);
     }
 

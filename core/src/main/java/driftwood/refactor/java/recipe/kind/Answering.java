@@ -4,6 +4,7 @@ import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.InPlace;
@@ -80,7 +81,7 @@ final class Answering {
      * @throws Refused where it cannot move
      */
     static Answering of(Drafting drafting, String common, String symbol, int line, Set<String> names) {
-        DecisionPlace place = DecisionPlace.of(drafting.workspace(), symbol, line, false);
+        DecisionPlace place = DecisionPlace.of(drafting.workspace(), symbol, line, Asking.CONSTANTS);
         return new Answering(drafting, place.around(), Variants.of(drafting.workspace(), place.decision(), common), names);
     }
 
@@ -195,7 +196,8 @@ final class Answering {
         Optional<Element> asked = Optional.ofNullable(workspace.element(decision.subject()));
         boolean kept = asked.filter(each -> each.getKind().isField()).isPresent();
         // A field may be given its next state by the arm: it is asked anew there.
-        Moving moving = new Moving(drafting, home, unit, context, kept && kinds.areConstants() ? "" : workspace.text(decision.subject())).onto(target).self(arm.binding())
+        boolean asksAnew = kept && kinds.areConstants() && !asked.get().getModifiers().contains(Modifier.FINAL);
+        Moving moving = new Moving(drafting, home, unit, context, asksAnew ? "" : workspace.text(decision.subject())).onto(target).self(arm.binding())
                 .self(asked.filter(each -> !each.getKind().isField() && each.getKind() != ElementKind.METHOD).orElse(null));
         if (kept && !kinds.areConstants() && asked.filter(each -> !each.getModifiers().contains(Modifier.FINAL)).isPresent()
                 && arm.body().stream().anyMatch(each -> workspace.uses().of(asked.get(), each).stream().anyMatch(Moving::isWritten))) {

@@ -7,6 +7,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Workspace;
@@ -39,7 +40,7 @@ public final class BehaviourOnSides implements FlagRecipe {
             }
             boolean asks = use.getParentPath().getLeaf() instanceof BinaryTree compared && compared.getKind() == Tree.Kind.EQUAL_TO;
             if (asks) {
-                Answering answering = Answering.ofSides(drafting, DecisionPlace.of(workspace, symbol(fact, mode), workspace.unit(decision).line(workspace.from(decision)), false),
+                Answering answering = Answering.ofSides(drafting, DecisionPlace.of(workspace, symbol(fact, mode), workspace.unit(decision).line(workspace.from(decision)), Asking.CONSTANTS),
                         (TypeElement) workspace.types().asElement(mode.asType()), names);
                 if (all.stream().anyMatch(answering::meets)) {
                     throw new Refused("the flag is asked again within what is done for one side");

@@ -2,6 +2,7 @@ package driftwood.refactor.java.recipe.kind;
 
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.EarlyRecipe;
@@ -55,7 +56,7 @@ public final class BehaviourOnVariants implements EarlyRecipe {
 
     @Override
     public void probe(Drafting drafting) {
-        Variants.refuseEarly(drafting.workspace(), DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), false).decision());
+        Variants.refuseEarly(drafting.workspace(), DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), Asking.CONSTANTS).decision());
     }
 
     @Override

@@ -6,6 +6,7 @@ import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.OutcomeKind;
@@ -116,12 +117,12 @@ public final class CreationRoutine implements Recipe {
         private DecisionPlace place() {
             if (drafting.finding().line() != choosing.chain().line()) {
                 try {
-                    return DecisionPlace.of(workspace, choosing.chain().routine(), drafting.finding().line(), true);
+                    return DecisionPlace.of(workspace, choosing.chain().routine(), drafting.finding().line(), Asking.ANYTHING);
                 } catch (Refused e) {
                     // No decision begins there: it is taken from its beginning.
                 }
             }
-            return DecisionPlace.of(workspace, choosing.chain(), true);
+            return DecisionPlace.of(workspace, choosing.chain(), Asking.ANYTHING);
         }
 
         private Outcome outcome(Decision each) {
@@ -209,7 +210,7 @@ public final class CreationRoutine implements Recipe {
             List<Decision> same = new ArrayList<>();
             for (Place each : choosing.repeats()) {
                 try {
-                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), true);
+                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), Asking.ANYTHING);
                     Decision found = other.decision();
                     if ((anywhere || other.home().equals(home)) && shape(found).equals(shape(decision)) && outcome(found).kind() != OutcomeKind.ACTS) {
                         same.add(found);

@@ -1,10 +1,14 @@
 package driftwood.refactor.java.recipe.kind;
 
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LiteralTree;
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Handlers;
 import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.Labels;
@@ -77,7 +81,7 @@ public final class HandlerTable implements LocalRecipe {
         Tabling(Drafting drafting, Chain chain) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
-            this.place = DecisionPlace.of(workspace, chain, false);
+            this.place = DecisionPlace.of(workspace, chain, Asking.FOLDED);
             this.home = place.home();
             this.homePath = place.path();
             this.unit = place.unit();
@@ -90,6 +94,7 @@ public final class HandlerTable implements LocalRecipe {
             if (decision.arms().stream().mapToInt(each -> each.labels().size()).sum() < 2) {
                 throw new Refused("there is one key only: a table of one says no more than the question");
             }
+            refuseRepeated();
             this.outcome = Outcome.of(workspace, decision, Set.of());
             TypeMirror asked = workspace.trees().getTypeMirror(decision.subject());
             this.key = asked.getKind().isPrimitive() ? workspace.types().boxedClass(workspace.types().getPrimitiveType(asked.getKind())).asType() : asked;
@@ -104,10 +109,22 @@ public final class HandlerTable implements LocalRecipe {
                 throw new Refused(home.getSimpleName() + " has type parameters");
             }
             this.routine = place.word();
-            String usual = free(Words.upper(routine) + "Handler");
+            String usual = free(Handlers.type(chain));
             this.handler = drafting.name("handler", usual);
             this.isNamed = !handler.equals(usual);
-            this.table = drafting.name("registry", free(Words.constant(routine) + "_HANDLERS"));
+            this.table = drafting.name("registry", free(Handlers.table(chain)));
+        }
+
+        /** The first of two arms for the same key is the one that is taken. */
+        private void refuseRepeated() {
+            Set<Object> known = new HashSet<>();
+            decision.arms().stream().flatMap(each -> each.labels().stream()).forEach(label -> {
+                Object value = workspace.element(label) instanceof VariableElement named && named.getConstantValue() != null ? named.getConstantValue()
+                        : label.getLeaf() instanceof LiteralTree literal ? literal.getValue() : workspace.text(label);
+                if (!known.add(decision.foldsCase() ? value.toString().toLowerCase(Locale.ROOT) : value)) {
+                    throw new Refused("two arms are for " + workspace.text(label));
+                }
+            });
         }
 
         private String free(String name) {
@@ -196,12 +213,14 @@ public final class HandlerTable implements LocalRecipe {
             boolean constants = ((DeclaredType) key).asElement().getKind() == ElementKind.ENUM;
             String map = drafting.imports().platform("java.util.Map", unit);
             String made = constants ? "new " + drafting.imports().platform("java.util.EnumMap", unit) + "<>(" + keyName + ".class)"
+                    : decision.foldsCase() ? "new " + drafting.imports().platform("java.util.TreeMap", unit) + "<>(String.CASE_INSENSITIVE_ORDER)"
                     : "new " + drafting.imports().platform("java.util.HashMap", unit) + "<>()";
+            String local = handler.endsWith("Maker") ? "makers" : "handlers";
             StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + type.name() + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + type.name()
-                    + "> handlers = " + made + ";\n");
-            entries.forEach((arm, entry) -> arm.labels().forEach(label -> fill.append("    handlers.put(")
+                    + "> " + local + " = " + made + ";\n");
+            entries.forEach((arm, entry) -> arm.labels().forEach(label -> fill.append("    " + local + ".put(")
                     .append(widened(label)).append(Labels.expression(workspace, label, keyName)).append(", ").append(entry).append(");\n")));
-            fill.append("    return handlers;\n}");
+            fill.append("    return " + local + ";\n}");
             // A key that is no constant of the compiler must have its value before the table is made.
             boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
                     || each.getKind() == ElementKind.ENUM_CONSTANT || each instanceof VariableElement field && field.getConstantValue() != null);
@@ -234,7 +253,12 @@ public final class HandlerTable implements LocalRecipe {
             needs().forEach(each -> arguments.add(each.getSimpleName().toString()));
             String apply = "." + type.call() + "(" + String.join(", ", arguments) + ")";
             String subject = workspace.text(decision.subject());
-            boolean failing = !decision.takesNull() && !workspace.trees().getTypeMirror(decision.subject()).getKind().isPrimitive() && Nulls.mayBe(workspace, decision);
+            boolean mayBeNull = !workspace.trees().getTypeMirror(decision.subject()).getKind().isPrimitive() && Nulls.mayBe(workspace, decision);
+            boolean failing = !decision.takesNull() && mayBeNull;
+            boolean guarded = decision.takesNull() && mayBeNull && decision.foldsCase();
+            if (guarded && (outcome.kind() == OutcomeKind.VALUE || !(decision.subject().getLeaf() instanceof IdentifierTree))) {
+                throw new Refused(subject + " may be null, and a table that does not regard case cannot be asked for that");
+            }
             String asked = failing ? drafting.imports().platform("java.util.Objects", unit) + ".requireNonNull(" + subject + ")" : subject;
             String indent = unit.indentAt(decision.from());
             if (outcome.kind() == OutcomeKind.VALUE) {
@@ -242,9 +266,9 @@ public final class HandlerTable implements LocalRecipe {
                 drafting.script().replace(unit.file(), decision.from(), decision.to(), found + apply);
                 return;
             }
-            String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), type.declaration().isPresent() ? "handler" : "found");
+            String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), handler.endsWith("Maker") ? "maker" : type.declaration().isPresent() ? "handler" : "found");
             String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
-            StringBuilder text = new StringBuilder(type.name() + " " + local + " = " + table + ".get(" + asked + ");\n");
+            StringBuilder text = new StringBuilder(type.name() + " " + local + " = " + (guarded ? subject + " == null ? null : " : "") + table + ".get(" + asked + ");\n");
             String use = outcome.use(local + apply).replace("\n", "\n    ");
             if (outcome.kind() == OutcomeKind.RETURNS) {
                 text.append("if (").append(local).append(" != null) {\n    ").append(use).append("\n}\n").append(today);

@@ -5,6 +5,7 @@ import com.sun.source.util.TreePath;
 import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.OutcomeKind;
@@ -78,7 +79,7 @@ public final class HandlersInTurn implements LocalRecipe {
         Chaining(Drafting drafting, Limits fact) {
             this.drafting = drafting;
             this.workspace = drafting.workspace();
-            this.place = DecisionPlace.of(workspace, fact.chain(), true);
+            this.place = DecisionPlace.of(workspace, fact.chain(), Asking.ANYTHING);
             this.around = place.around();
             this.home = place.home();
             this.homePath = place.path();

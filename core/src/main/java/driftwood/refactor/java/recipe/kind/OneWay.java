@@ -15,6 +15,7 @@ import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Completion;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.Decision.Arm;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.Outcome;
@@ -82,7 +83,7 @@ public final class OneWay implements LocalRecipe {
             this.drafting = drafting;
             this.fact = fact;
             this.workspace = drafting.workspace();
-            this.place = DecisionPlace.of(workspace, fact.chain(), true);
+            this.place = DecisionPlace.of(workspace, fact.chain(), Asking.ANYTHING);
             this.unit = place.unit();
             this.decision = place.decision();
             this.outcome = Outcome.of(workspace, decision, Set.of()).ending(workspace, decision, false);
@@ -189,7 +190,7 @@ public final class OneWay implements LocalRecipe {
             List<DecisionPlace> again = new ArrayList<>();
             for (Place each : fact.places()) {
                 try {
-                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), true);
+                    DecisionPlace other = DecisionPlace.of(workspace, each.symbol(), each.line(), Asking.ANYTHING);
                     if (other.home().equals(place.home()) && text(other).equals(text(place)) && types(other.decision()).equals(types(decision))) {
                         again.add(other);
                     }

@@ -5,6 +5,7 @@ import driftwood.pattern.Words;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.NewFile;
@@ -50,7 +51,7 @@ public final class PartsAsType implements Recipe {
     public void write(Drafting drafting) {
         Workspace workspace = drafting.workspace();
         Finding finding = drafting.finding();
-        Decision decision = DecisionPlace.of(workspace, finding.symbol(), finding.evidence().get(0).line(), false).decision();
+        Decision decision = DecisionPlace.of(workspace, finding.symbol(), finding.evidence().get(0).line(), Asking.CONSTANTS).decision();
         drafting.follow(decision.arms().stream().flatMap(each -> each.labels().stream()).map(workspace::element).filter(Objects::nonNull).map(each -> each.getSimpleName().toString()).collect(Collectors.toSet()));
         TypeElement container = workspace.type(((Descent) finding.detail()).container());
         Set<TypeElement> kinds = kinds(workspace, decision, container);

@@ -10,6 +10,7 @@ import driftwood.pattern.NamedValues;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Declarations;
 import driftwood.refactor.java.ground.Drafting;
@@ -71,7 +72,7 @@ public final class ValuesAsType implements Recipe {
 
     @Override
     public void write(Drafting drafting) {
-        Decision decision = DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), false).decision();
+        Decision decision = DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), Asking.CONSTANTS).decision();
         if (!(drafting.workspace().element(decision.subject()) instanceof VariableElement field) || field.getKind() != ElementKind.FIELD
                 || field.asType().getKind() != TypeKind.INT && !field.asType().toString().equals("java.lang.String")) {
             throw new Refused("the variants are values such as " + drafting.workspace().text(decision.arms().get(0).labels().get(0))

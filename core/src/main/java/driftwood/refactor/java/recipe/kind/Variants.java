@@ -61,7 +61,7 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
         Map<Element, Arm> arms = kinds(workspace, decision);
         decision.otherwise().ifPresent(rest -> constants(sides).forEach(each -> arms.putIfAbsent(each, rest)));
         Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.otherwise().isPresent() ? decision.all() : decision.arms(),
-                Optional.empty(), decision.isValue(), decision.toEnd(), false);
+                Optional.empty(), decision.isValue(), decision.toEnd(), false, false);
         return new Variants(workspace, told, sides, arms, false);
     }
 
@@ -202,7 +202,7 @@ record Variants(Workspace workspace, Decision decision, TypeElement base, Map<El
     private Variants withRest(Element kind, boolean fails) {
         Map<Element, Arm> all = new LinkedHashMap<>(arms);
         all.put(kind, decision.otherwise().orElseThrow());
-        Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.all(), Optional.empty(), decision.isValue(), decision.toEnd(), false);
+        Decision told = new Decision(decision.around(), decision.from(), decision.to(), decision.subject(), decision.all(), Optional.empty(), decision.isValue(), decision.toEnd(), false, false);
         return new Variants(workspace, told, base, all, fails);
     }
 

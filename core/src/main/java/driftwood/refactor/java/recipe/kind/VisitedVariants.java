@@ -2,6 +2,7 @@ package driftwood.refactor.java.recipe.kind;
 
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.EarlyRecipe;
@@ -43,18 +44,18 @@ public final class VisitedVariants implements EarlyRecipe {
 
     @Override
     public void probe(Drafting drafting) {
-        Variants.refuseEarly(drafting.workspace(), DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), false).decision());
+        Variants.refuseEarly(drafting.workspace(), DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), Asking.CONSTANTS).decision());
     }
 
     @Override
     public void write(Drafting drafting) {
         Branching branching = (Branching) drafting.finding().detail();
-        DecisionPlace first = DecisionPlace.of(drafting.workspace(), branching.chain(), false);
+        DecisionPlace first = DecisionPlace.of(drafting.workspace(), branching.chain(), Asking.CONSTANTS);
         Variants kinds = Variants.of(drafting.workspace(), first.decision(), branching.common());
         List<Visiting> all = new ArrayList<>(List.of(new Visiting(drafting, first, kinds)));
         for (Place each : branching.siblings()) {
             try {
-                DecisionPlace other = DecisionPlace.of(drafting.workspace(), each.symbol(), each.line(), false);
+                DecisionPlace other = DecisionPlace.of(drafting.workspace(), each.symbol(), each.line(), Asking.CONSTANTS);
                 Variants told = Variants.of(drafting.workspace(), other.decision(), branching.common());
                 if (told.arms().keySet().equals(kinds.arms().keySet()) && told.areAll() == kinds.areAll()) {
                     Visiting more = new Visiting(drafting, other, told);

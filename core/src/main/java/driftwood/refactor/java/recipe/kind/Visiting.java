@@ -1,5 +1,7 @@
 package driftwood.refactor.java.recipe.kind;
 
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
@@ -7,6 +9,7 @@ import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
+import com.sun.source.tree.YieldTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.pattern.Words;
@@ -26,6 +29,7 @@ import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Within;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -38,6 +42,9 @@ import javax.lang.model.type.TypeMirror;
 
 /** One decision that becomes a visitor in its own place. */
 final class Visiting {
+    /** What a cast binds to without parentheses. */
+    private static final Set<Tree.Kind> PLAIN = EnumSet.of(Tree.Kind.IDENTIFIER, Tree.Kind.METHOD_INVOCATION, Tree.Kind.MEMBER_SELECT, Tree.Kind.PARENTHESIZED, Tree.Kind.INT_LITERAL, Tree.Kind.CHAR_LITERAL);
+
     private final Drafting drafting;
     private final Workspace workspace;
     private final DecisionPlace place;
@@ -106,13 +113,16 @@ final class Visiting {
 
     /** A whole number is widened to what a routine gives by itself, but not to the box of that. */
     private String boxable(String code) {
-        String mark = switch (outcome.type().getKind()) {
+        return code.replaceAll("(?m)(\\breturn -?\\d+);$", "$1" + mark() + ";");
+    }
+
+    private String mark() {
+        return switch (outcome.type().getKind()) {
             case DOUBLE -> ".0";
             case FLOAT -> "f";
             case LONG -> "L";
             default -> "";
         };
-        return code.replaceAll("(?m)(\\breturn -?\\d+);$", "$1" + mark + ";");
     }
 
     /** What the visited one is called: as the arm calls it, where it does. */
@@ -159,15 +169,29 @@ final class Visiting {
             if (tree instanceof ReturnTree leaves && leaves.getExpression() == null && !isInner(path)) {
                 return Optional.of("return null;");
             }
-            if (tree instanceof ReturnTree leaves && leaves.getExpression() != null && !isInner(path) && outcome.type() instanceof PrimitiveType wanted) {
-                TreePath value = new TreePath(path, leaves.getExpression());
-                TypeMirror type = workspace.trees().getTypeMirror(value);
-                return workspace.types().isSameType(type, wanted) ? Optional.empty() : Optional.of("return (" + wanted + ") (" + new Rewriting(workspace, this::anew).of(value) + ");");
+            if (isResult(path) && outcome.type() instanceof PrimitiveType wanted && isOther(path, wanted)) {
+                String value = new Rewriting(workspace, each -> each.getLeaf() == tree ? Optional.empty() : anew(each)).of(path);
+                return Optional.of("(" + wanted + ") " + (PLAIN.contains(tree.getKind()) ? value : "(" + value + ")"));
             }
             if (isAsked(path) && isSame(path) && !mayBeAnother(path)) {
                 return Optional.of(parameter);
             }
             return new Within(workspace, place.home(), name -> name.startsWith("visit")).anew(path);
+        }
+
+        /** Whether it is what the arm comes to: what it returns, yields, or gives to the local in the end. */
+        private boolean isResult(TreePath path) {
+            Tree parent = path.getParentPath().getLeaf();
+            TreePath last = arm == null || arm.body().isEmpty() ? path : arm.body().get(arm.body().size() - 1);
+            boolean ends = path.getParentPath().getParentPath().getLeaf() == last.getLeaf() && (parent instanceof AssignmentTree set && set.getExpression() == path.getLeaf()
+                    || parent instanceof CompoundAssignmentTree add && add.getExpression() == path.getLeaf());
+            return path.getLeaf() instanceof ExpressionTree && (parent instanceof ReturnTree || parent instanceof YieldTree || path.getLeaf() == last.getLeaf() || ends) && !isInner(path);
+        }
+
+        /** Whether a value must be cast before it is put into a box; a plain number only gets a mark. */
+        private boolean isOther(TreePath value, PrimitiveType wanted) {
+            boolean marked = workspace.text(value).matches("-?\\d+") && !mark().isEmpty();
+            return !marked && !workspace.types().isSameType(workspace.trees().getTypeMirror(value), wanted);
         }
 
         /** Whether a field that was asked may hold another object by now: a routine of this object was called before. */
