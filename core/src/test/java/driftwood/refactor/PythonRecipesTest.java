@@ -62,6 +62,7 @@ class PythonRecipesTest {
             assertThat(run(root)).as(stage.does()).isEqualTo(wanted);
         }
         assertThat(RecipeCase.smells(RecipeCase.scan(root))).as("no other smell came, and the one is gone").isSubsetOf(one.left(before));
+        one.theCodeIsWritten(refactoring);
         one.thePatchGivesTheSame(refactoring, patched);
     }
 

@@ -90,8 +90,18 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
         return smells;
     }
 
-    List<String> code() {
+    private List<String> code() {
         return Stream.of(said.getOrDefault("code", "").replace("\\n", "\n").split(" \\| ")).toList();
+    }
+
+    /** The files that a refactoring writes say what the case wants. @return their texts */
+    String theCodeIsWritten(Refactoring refactoring) {
+        StringBuilder text = new StringBuilder();
+        for (String file : refactoring.files()) {
+            refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);
+        }
+        code().forEach(each -> assertThat(text.toString()).contains(each));
+        return text.toString();
     }
 
     /** The patch of all stages, applied by git in an empty folder, gives the same files. */

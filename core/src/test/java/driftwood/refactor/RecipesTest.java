@@ -64,11 +64,7 @@ class RecipesTest {
     /** What a plan calls new is in the code that its stages wrote, and the drill names files that are there or are still to come. */
     private void thePlanSaysWhatIsThere(RecipeCase one, Scan.Result before, Refactoring refactoring) throws IOException {
         Finding finding = one.finding(before);
-        StringBuilder text = new StringBuilder();
-        for (String file : refactoring.files()) {
-            refactoring.after(file, refactoring.stages().size()).ifPresent(text::append);
-        }
-        one.code().forEach(each -> assertThat(text.toString()).contains(each));
+        String text = one.theCodeIsWritten(refactoring);
         Optional<Pattern> pattern = Patterns.byKey(one.said().get("pattern")).filter(each -> each.fit(finding, before.site().program()).isPresent());
         if (pattern.isEmpty() || one.said().containsKey("names")) {
             return;

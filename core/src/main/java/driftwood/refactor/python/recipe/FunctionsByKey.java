@@ -63,6 +63,8 @@ final class FunctionsByKey implements PythonRecipe {
         private final Outcome outcome;
         private final String table;
         private final List<String> names;
+        /** The classes that the table holds instead of functions; empty where the arms are more than creations alike. */
+        private final Optional<ClassesByKey> classes;
         /** Handlers are methods of the class around; else functions of the module. */
         private final boolean inClass;
         /** The table of a class stands behind it. */
@@ -78,7 +80,9 @@ final class FunctionsByKey implements PythonRecipe {
             refuseRepeated();
             refuseUnhashable(chain);
             this.outcome = Outcome.of(decision, decision.arms().stream().map(Decision.Arm::body).toList());
-            this.inClass = function.isOfInstance();
+            this.classes = function.home().filter(each -> !module.indentAt(module.around(each).start()).isEmpty()).isPresent() ? Optional.empty()
+                    : ClassesByKey.of(decision, outcome, function.home().orElse(function.node()).start());
+            this.inClass = function.isOfInstance() && classes.isEmpty();
             if (function.home().isEmpty() && module.path(function.node().start()).stream().filter(each -> each.is("function_definition")).count() > 1) {
                 throw new Refused(function.name() + "() stands in another function");
             }
@@ -92,7 +96,7 @@ final class FunctionsByKey implements PythonRecipe {
                         throw new Refused("the key " + each + " is not known yet where the table would stand");
                     });
             this.table = draft.freeName("registry", module.text(), Handlers.table(chain), Words.constant(function.name()) + "_BY_" + Words.constant(chain.subject().word()));
-            this.names = names(chain);
+            this.names = classes.map(ClassesByKey::classes).orElseGet(() -> names(chain));
         }
 
         private void refuseRepeated() {
@@ -137,7 +141,8 @@ final class FunctionsByKey implements PythonRecipe {
         }
 
         void write() {
-            script.stage("Give each arm of " + function.name() + "() a function of its own, and put them into the table " + table,
+            script.stage(classes.isPresent() ? "Put the classes that " + function.name() + "() makes objects of into the table " + table
+                    : "Give each arm of " + function.name() + "() a function of its own, and put them into the table " + table,
                     decision.arms().stream().map(each -> module.place(each.test(), "an entry of the table")).toList());
             Cst beside = module.around(inClass ? function.node() : function.home().orElse(function.node()));
             String added = added(module.indentAt(beside.start()));
@@ -151,7 +156,7 @@ final class FunctionsByKey implements PythonRecipe {
             } else {
                 script.insert(module.file(), above(beside), added + module.newLine() + module.newLine());
             }
-            script.stage("Let " + function.name() + "() look the function up", List.of(module.place(decision.chain().get(0), "the decision")));
+            script.stage("Let " + function.name() + "() look the " + (classes.isPresent() ? "class" : "function") + " up", List.of(module.place(decision.chain().get(0), "the decision")));
             script.replace(module.file(), decision.from(), decision.to(), lookUp());
         }
 
@@ -169,11 +174,16 @@ final class FunctionsByKey implements PythonRecipe {
             String line = module.newLine();
             String inner = indent + module.indent();
             String gap = inClass ? line : line + line;
-            for (int i = 0; i < names.size(); i++) {
-                text.append(indent).append("def ").append(names.get(i)).append('(').append(String.join(", ", outcome.captured().stream().map(each -> function.annotated(each, module)).toList())).append(')').append(outcome.kind() == Kind.RETURNS ? function.returns(module) : "").append(':').append(line)
+            for (int i = 0; i < names.size() && classes.isEmpty(); i++) {
+                text.append(indent).append("def ").append(names.get(i)).append('(').append(String.join(", ", outcome.captured().stream().map(each -> function.annotated(each, module)).toList())).append(')').append(returns()).append(':').append(line)
                         .append(body(decision.arms().get(i).body(), inner)).append(line).append(gap);
             }
             return apart ? text.toString().stripTrailing() + line : text.append(table(indent, "")).toString();
+        }
+
+        private String returns() {
+            String said = function.returns(module);
+            return outcome.kind() == Kind.RETURNS ? said : outcome.kind() == Kind.ACTS && !said.isEmpty() ? " -> None" : "";
         }
 
         private String table(String indent, String owner) {
@@ -198,7 +208,7 @@ final class FunctionsByKey implements PythonRecipe {
             String holder = holder();
             String found = inClass && !apart ? function.parameters().get(0).name() + "." + table : table;
             StringBuilder text = new StringBuilder(indent).append(holder).append(" = ").append(found).append(".get(").append(module.text(labels.subject())).append(')').append(line);
-            String call = holder + "(" + String.join(", ", outcome.captured()) + ")";
+            String call = holder + classes.map(ClassesByKey::arguments).orElseGet(() -> "(" + String.join(", ", outcome.captured()) + ")");
             String done = switch (outcome.kind()) {
                 case RETURNS -> "return " + call;
                 case SETS -> outcome.stored() + " " + call;
@@ -216,7 +226,7 @@ final class FunctionsByKey implements PythonRecipe {
 
         private String holder() {
             Set<String> taken = function.locals();
-            return List.of("handler", "handle", "found_handler").stream().filter(each -> !taken.contains(each)).findFirst().orElse("_handler");
+            return (table.endsWith("MAKERS") ? List.of("maker", "make") : List.of("handler", "handle", "found_handler")).stream().filter(each -> !taken.contains(each)).findFirst().orElse("_handler");
         }
     }
 }

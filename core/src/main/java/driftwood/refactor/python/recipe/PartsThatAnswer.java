@@ -11,6 +11,7 @@ import driftwood.refactor.python.ground.Module;
 import driftwood.refactor.python.ground.PythonRecipe;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Descent;
+import java.util.Optional;
 
 /** composite: a container answers for its parts as each part answers for itself; nobody asks any more which of them it is. */
 final class PartsThatAnswer implements PythonRecipe {
@@ -28,9 +29,6 @@ final class PartsThatAnswer implements PythonRecipe {
     @Override
     public void write(Draft draft) {
         Descent descent = (Descent) draft.finding().detail();
-        if (descent.common().isEmpty()) {
-            throw new Refused("nothing says what a " + Symbol.of(descent.container()).simpleType() + " and its parts have in common");
-        }
         Module module = draft.module();
         TypeOutline scope = draft.program().type(Symbol.of(draft.finding().symbol()).type()).orElseThrow();
         Function function = draft.modules().function(draft.routine(draft.finding().symbol()));
@@ -38,7 +36,15 @@ final class PartsThatAnswer implements PythonRecipe {
         for (Cst each : Module.all(function.node(), "if_statement")) {
             String asked = each.part("condition").map(module::text).orElse("").replaceAll("\\s", "");
             if (asked.matches("isinstance\\(.+,(\\w+\\.)*" + container + "\\)")) {
-                new ArmsOnClasses(draft, Decision.of(module, module.line(each.start()), 1), scope, descent.common()).write();
+                Decision decision = Decision.of(module, module.line(each.start()), 1);
+                Optional<PartsAskedTheSame> same = PartsAskedTheSame.of(draft, decision, draft.program().type(descent.container()).orElseThrow());
+                if (same.isPresent()) {
+                    same.get().write(scope, descent);
+                } else if (descent.common().isEmpty()) {
+                    throw new Refused("nothing says what a " + container + " and its parts have in common");
+                } else {
+                    new ArmsOnClasses(draft, decision, scope, descent.common()).write();
+                }
                 return;
             }
         }

@@ -1,5 +1,6 @@
 package driftwood.refactor.python.recipe;
 
+import driftwood.pattern.Opposites;
 import driftwood.program.RoutineOutline;
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Refused;
@@ -77,7 +78,7 @@ final class SplitByFlag implements PythonRecipe {
             String all = String.join("\n", draft.modules().with(function.name()).stream().map(Module::text).toList());
             String own = function.name();
             names.put(true, draft.freeName("true", all, own + "_" + word, own + "_with_" + word));
-            names.put(false, draft.freeName("false", all, own + "_without_" + word, own + "_no_" + word));
+            names.put(false, draft.freeName("false", all, own + "_" + Opposites.of(word).orElse("without_" + word), own + "_no_" + word));
         }
 
         void write() {

@@ -10,11 +10,13 @@ import driftwood.refactor.python.ground.Classes;
 import driftwood.refactor.python.ground.Draft;
 import driftwood.refactor.python.ground.Function;
 import driftwood.refactor.python.ground.Module;
+import driftwood.refactor.python.ground.Names;
 import driftwood.refactor.python.ground.PythonRecipe;
 import driftwood.smell.Finding;
 import driftwood.smell.RoutineFacts.Telling;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -61,6 +63,35 @@ final class ToldInTurn implements PythonRecipe {
             this.told = told();
         }
 
+        /** Whether two calls hand on the very same, or what they make of one and the same name alone. */
+        private boolean ofTheSame(Cst one, Cst other) {
+            Set<String> names = names(one);
+            return arguments(one).equals(arguments(other)) || names.size() == 1 && names.equals(names(other));
+        }
+
+        /** The names of the function that the arguments of a call are made of. */
+        private Set<String> names(Cst statement) {
+            Set<String> names = new TreeSet<>(Names.of(module, statement.inner().get(0).part("arguments").stream().toList()).read());
+            names.retainAll(function.locals());
+            return names;
+        }
+
+        /** What all of them are told; empty where they are handed the very same. */
+        private Optional<String> event() {
+            return told.stream().map(this::arguments).distinct().count() == 1 ? Optional.empty() : names(told.get(0)).stream().findFirst();
+        }
+
+        /** How one of them stands in the list. @param self of the constructor */
+        private String listed(Cst statement, String self) {
+            Cst call = statement.inner().get(0);
+            String method = module.text(call.part("function").orElseThrow()).replaceFirst("^" + this.self + "\\.", self + ".");
+            Optional<String> event = event().filter(each -> !arguments(statement).equals("(" + each + ")"));
+            if (event.isPresent() && (names(statement).contains(this.self) || module.text(call).contains("\n"))) {
+                throw new Refused("what " + holder(statement) + " is told is made of more than " + event.get() + ": " + arguments(statement));
+            }
+            return event.map(each -> "lambda " + each + ": ").orElse("") + method + (event.isPresent() ? module.text(call.part("arguments").orElseThrow()) : "");
+        }
+
         /** The longest run of calls that hand the same to fields of the object. */
         private List<Cst> told() {
             List<Cst> best = new ArrayList<>();
@@ -68,7 +99,7 @@ final class ToldInTurn implements PythonRecipe {
             for (Cst block : Module.all(function.body(), "block")) {
                 run.clear();
                 for (Cst each : block.inner()) {
-                    if (!isTelling(each) || !run.isEmpty() && !arguments(run.get(0)).equals(arguments(each))) {
+                    if (!isTelling(each) || !run.isEmpty() && !ofTheSame(run.get(0), each)) {
                         run.clear();
                     }
                     if (isTelling(each)) {
@@ -144,13 +175,13 @@ final class ToldInTurn implements PythonRecipe {
             String inner = indent + module.indent();
             script.stage("Keep those whom " + function.name() + "() tells in a list, in the order in which they are told", told.stream().map(each -> module.place(each, "is told")).toList());
             StringBuilder text = new StringBuilder(line).append(indent).append(constructor.parameters().get(0).name()).append('.').append(list).append(" = [").append(line);
-            told.forEach(each -> text.append(inner).append(module.text(each.inner().get(0).part("function").orElseThrow()).replaceFirst("^" + self + "\\.", constructor.parameters().get(0).name() + ".")).append(',').append(line));
+            told.forEach(each -> text.append(inner).append(listed(each, constructor.parameters().get(0).name())).append(',').append(line));
             script.insert(module.file(), last.end(), text.append(indent).append(']').toString());
             script.stage("Let " + function.name() + "() go through the list", List.of(module.place(told.get(0), "the list")));
             String word = function.locals().contains("tell") ? "tell_next" : "tell";
             String outer = module.indentAt(told.get(0).start());
             script.replace(module.file(), told.get(0).start(), told.get(told.size() - 1).end(), comments(outer) + "for " + word + " in " + self + "." + list + ":" + line
-                    + outer + module.indent() + word + module.text(told.get(0).inner().get(0).part("arguments").orElseThrow()));
+                    + outer + module.indent() + word + event().map(each -> "(" + each + ")").orElseGet(() -> module.text(told.get(0).inner().get(0).part("arguments").orElseThrow())));
         }
     }
 }

@@ -102,15 +102,18 @@ public final class TypeSwitch implements Detector {
     }
 
     /**
-     * Choices between the same constants that are no finding by themselves: each is one more place for a new one. What an enum
-     * chooses by itself stands beside its constants.
+     * Choices between the same constants or types that are no finding by themselves: each is one more place for a new one. What an
+     * enum chooses by itself stands beside its constants.
      */
     private static List<Judged> lookups(Judged one, Map<String, List<Judged>> lookups) {
         String common = one.variants().common();
-        return one.variants().kind() != Variants.Kind.ENUM || one.chain().within().equals(common) ? List.of()
+        return !KNOWN.contains(one.variants().kind()) || one.chain().within().equals(common) ? List.of()
                 : lookups.getOrDefault(one.variants().group(one.chain()), List.of()).stream()
-                        .filter(other -> shared(one, other) >= 2 && !other.chain().within().equals(common)).toList();
+                        .filter(other -> shared(one, other) >= (one.variants().kind() == Variants.Kind.TYPES ? FEW : 2) && !other.chain().within().equals(common)).toList();
     }
+
+    /** Variants that are declared somewhere: whoever adds one looks for all places. */
+    private static final Set<Variants.Kind> KNOWN = Set.of(Variants.Kind.ENUM, Variants.Kind.TYPES);
 
     /** The kinds of what a scanner gives, or the instructions of a machine; operators outlive the tokens that they were read from. */
     private static boolean isKindOfToken(Variants variants) {

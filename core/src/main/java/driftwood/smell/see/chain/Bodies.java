@@ -28,6 +28,12 @@ final class Bodies implements TreeVisitor<Work> {
         this.source = source;
     }
 
+    /** Whether a last arm is the rest but for one kind that it lets pass: whatever else it is, it throws. */
+    boolean refusesOthers(If branch) {
+        boolean others = branch.condition() instanceof EqualityTest equal && equal.negated() || branch.condition() instanceof Unary not && not.operand() instanceof TypeTest;
+        return others && branch.otherwise().isEmpty() && work(List.of(branch.then())) == Work.THROWS;
+    }
+
     /** Statements of a body, blocks opened, jumps without a value and casts into locals left out. */
     static List<Node> statements(List<Node> body) {
         List<Node> flat = new ArrayList<>();

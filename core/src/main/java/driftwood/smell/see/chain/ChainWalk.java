@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 19, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 20, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -118,14 +118,16 @@ public final class ChainWalk extends Walk {
                 return Optional.of(at);
             }
             taken.add(branch);
+            if (branch != first && bodies.refusesOthers(branch)) {
+                return Optional.of(branch.then());
+            }
             drafts.add(new Draft(branch, branch.condition(), labels.ask(branch.condition()), List.of(branch.then()),
                     branch.start(), branch.then().end()));
             if (branch.otherwise().isEmpty()) {
                 return Optional.empty();
             }
             at = branch.otherwise().get();
-            if (at instanceof Block block && block.statements().size() == 1
-                    && block.statements().get(0) instanceof If inner) {
+            if (at instanceof Block block && block.statements().size() == 1 && block.statements().get(0) instanceof If inner) {
                 at = inner;
             }
         }
@@ -215,12 +217,10 @@ public final class ChainWalk extends Walk {
             if (statement.start() <= start && start < statement.end()) {
                 return statement.start() == start || isLast(statement);
             }
-            boolean check = statement instanceof If guard && guard.otherwise().isEmpty()
-                    && bodies.work(List.of(guard.then())) == Chain.Work.THROWS;
+            boolean check = statement instanceof If guard && guard.otherwise().isEmpty() && bodies.work(List.of(guard.then())) == Chain.Work.THROWS;
             boolean requirement = statement instanceof Evaluate evaluate && evaluate.expression() instanceof Call call
                     && call.name().startsWith("require");
-            boolean declared = statement instanceof Local local
-                    && !(local.initial().isPresent() && local.initial().get() instanceof Creation);
+            boolean declared = statement instanceof Local local && !(local.initial().isPresent() && local.initial().get() instanceof Creation);
             boolean preparation = prepares(statement) || statement instanceof If remark && remark.otherwise().isEmpty()
                     && Search.statements(remark.then()).stream().allMatch(this::prepares);
             prepared += preparation && !requirement ? 1 : 0;

@@ -68,10 +68,11 @@ record HandlerType(String name, String call, Optional<String> declaration) {
             return Optional.empty();
         }
         String expression = code.substring(gives ? "return ".length() : 0, code.length() - 1);
-        if (needs.isEmpty() && expression.matches("new [A-Z]\\w*\\(\\)")) {
-            return Optional.of(expression.substring("new ".length(), expression.length() - 2) + "::new");
-        }
         List<String> names = needs.stream().map(each -> each.getSimpleName().toString()).toList();
+        String handed = "(" + String.join(", ", names) + ")";
+        if (expression.matches("new [A-Z]\\w*\\([^()]*\\)") && expression.endsWith(handed)) {
+            return Optional.of(expression.substring("new ".length(), expression.length() - handed.length()) + "::new");
+        }
         return Optional.of((names.size() == 1 ? names.get(0) : "(" + String.join(", ", names) + ")") + " -> " + expression);
     }
 }
