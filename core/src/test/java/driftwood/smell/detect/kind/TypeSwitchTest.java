@@ -50,6 +50,43 @@ class TypeSwitchTest {
     }
 
     @Test
+    void aLastArmThatThrowsForAllButOneIsTheDefault() {
+        assertThat(messages(VESSELS, desk("""
+                int dues(Vessel v, String group) {
+                    int dues = v.tonnage();
+                    if (group.equals("guest")) {
+                        dues = dues / 2;
+                        log(group);
+                    } else if (group.equals("member")) {
+                        dues = dues * 7 / 10;
+                        log(v);
+                    } else if (!group.equals("all")) {
+                        throw new IllegalArgumentException(group);
+                    }
+                    return dues;
+                }"""))).containsExactly("picks behaviour by the tag group in 2 cases: \"guest\", \"member\"");
+    }
+
+    @Test
+    void whatIsLookedUpByTheSameTypesIsOneMorePlace() {
+        assertThat(messages(VESSELS, desk("""
+                int dues(Vessel v) {
+                    if (v instanceof Tug) {
+                        return v.tonnage() * 2;
+                    } else if (v instanceof Tanker) {
+                        log(v);
+                        return v.tonnage() * 3;
+                    } else if (v instanceof Yacht) {
+                        return v.tonnage() * 9;
+                    }
+                    throw new IllegalStateException();
+                }
+                String name(Vessel v) {
+                    return v instanceof Tug ? "tug" : v instanceof Tanker ? "tanker" : v instanceof Yacht ? "yacht" : "vessel";
+                }"""))).containsExactly("picks behaviour by the run-time type of v in 3 cases: Tug, Tanker, Yacht; 1 other choice looks something up by it");
+    }
+
+    @Test
     void anEnumSwitchIsReportedWithTheConstantsItLeavesOut() {
         assertThat(messages(VESSELS, desk("""
                 void pay(Vessel v) {
