@@ -36,7 +36,7 @@ final class Strategy implements Computed {
             return Optional.empty();
         }
         boolean movable = branching.onTypes() && program.type(branching.common()).isPresent();
-        double score = 0.5 + 0.06 * Math.min(4, branching.siblings().size()) + (movable ? 0.14 : 0.04);
+        double score = 0.5 + 0.06 * Math.min(4, branching.siblings().size()) + (movable ? 0.14 : isOfObjects(finding, branching, program) ? -0.04 : 0.04);
         String because = movable
                 ? "the variants are types of this project and share " + Words.simple(branching.common())
                         + ": each can answer for itself"
@@ -108,6 +108,11 @@ final class Strategy implements Computed {
                 && Language.ofKey(finding.language()).filter(each -> each.has(Habit.FUNCTIONS_ALONE)).isPresent();
     }
 
+    /** Classes of their own for values that are no types and no constants: a table of functions comes to the same with less. */
+    private static boolean isOfObjects(Finding finding, Branching branching, Program program) {
+        return branching.siblings().isEmpty() && Constants.of(branching, program).isEmpty() && !isOfFunctions(finding, branching);
+    }
+
     private Answer asFunctions(Finding finding, Branching branching, Site site) {
         Chain chain = branching.chain();
         List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true), new Role("strategy", Handlers.table(chain), false)));
@@ -156,7 +161,7 @@ final class Strategy implements Computed {
                 "one object and one call between the client and the case");
         List<Evidence> after = new ArrayList<>(site.newVariant(branching));
         after.add(new Evidence(finding.file(), finding.line(), finding.endLine(), "where its object is chosen"));
-        after.add(site.planned(context, strategy, "one more class: its " + strategy));
+        after.add(new Evidence(context.file(), context.line(), context.line(), "one more class: its " + strategy));
         return new Answer(roles, steps, cost, after);
     }
 }

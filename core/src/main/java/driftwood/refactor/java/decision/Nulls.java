@@ -13,6 +13,7 @@ import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Moving;
+import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.EnumSet;
 import java.util.Optional;
@@ -128,6 +129,12 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
         return true;
     }
 
+    /** The value that an arm gives, where it is one literal or name and the arm nothing else. */
+    private Optional<String> plain(Arm arm) {
+        return outcome.sole(workspace, arm).map(each -> Endings.value(each, new Rewriting(workspace, tree -> Optional.empty()))).filter(each -> each.matches("-?[\\w.]+|\"[^\"\n]*\""))
+                .filter(each -> !workspace.text(arm.body().get(0)).contains("//") && !workspace.text(arm.body().get(0)).contains("/*"));
+    }
+
     /** The call, where there is a subject; what the decision does for all others, where there is none. */
     public String guarded(String subject, String call) {
         Optional<Arm> rest = decision.otherwise();
@@ -138,6 +145,10 @@ public record Nulls(Workspace workspace, Decision decision, Outcome outcome) {
                 default -> false;
             };
             return alone ? choice : "(" + choice + ")";
+        }
+        Optional<String> value = rest.filter(arm -> outcome.kind().ending().isPresent() && arm.remark().isEmpty()).flatMap(this::plain);
+        if (value.isPresent()) {
+            return outcome.use(subject + " == null ? " + value.get() + " : " + call);
         }
         String today = rest.filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + workspace.unit(decision.around()).bare(arm.whole()[0], arm.whole()[1])).orElse("");
         if (today.isEmpty()) {

@@ -95,7 +95,7 @@ public final class Injection {
         if (body.isEmpty() || body.size() == 1 && body.get(0).toString().startsWith("super(") && !code.contains("super(")) {
             return "{\n    " + keeps + "\n}";
         }
-        if (code.contains("\n") && body.stream().skip(parent ? 1 : 0).allMatch(each -> KEEPS.matcher(each.toString()).matches())) {
+        if (code.contains("\n") && body.stream().skip(body.get(0).toString().startsWith("super(") ? 1 : 0).allMatch(each -> KEEPS.matcher(each.toString()).matches())) {
             return code.substring(0, code.lastIndexOf('\n')) + "\n    " + keeps + code.substring(code.lastIndexOf('\n'));
         }
         int at = parent ? code.indexOf(';', code.indexOf("super(")) + 1 : code.indexOf('{') + 1;

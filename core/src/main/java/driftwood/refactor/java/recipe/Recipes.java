@@ -46,7 +46,7 @@ import java.util.List;
 /** All recipes; those for a shape stand before those for any. */
 public final class Recipes {
     private static final List<Recipe> ALL = List.of(new SplitFlag(), new BuilderForLadder(), new ParameterObject(),
-            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new BehaviourOnSides(), new FlagAsType(), new HandlerTable(), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new ComputedByAnother(), new InjectCollaborator(),
+            new BehaviourOnVariants("strategy"), new BehaviourOnVariants("state"), new ValuesAsType("strategy"), new ValuesAsType("state"), new BehaviourOnSides(), new FlagAsType(), new HandlerTable("registry"), new HandlerTable("strategy"), new CreationRoutine(false), new CreationRoutine(true), new MoveRoutine(), new ComputedByAnother(), new InjectCollaborator(),
             new OptionalResult(), new MandatoryWrapper(), new StartLater(),
             new RequiredParts(), new BuilderForParts(), new NamedCreations(), new SharedInstance(), new TellListeners(),
             new HandlersInTurn(), new SharedParent(), new OneClass(), new WayHandedIn(), new EmptyResult(), new NeutralObject(), new NeutralField(), new PartsThatAnswer(), new PartsAsType(), new TypesForValues(),

@@ -3,7 +3,6 @@ package driftwood.refactor.python.recipe;
 import driftwood.pattern.Words;
 import driftwood.program.RoutineOutline;
 import driftwood.program.RoutineOutline.ParameterOutline;
-import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Refused;

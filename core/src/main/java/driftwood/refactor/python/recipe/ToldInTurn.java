@@ -1,7 +1,6 @@
 package driftwood.refactor.python.recipe;
 
 import driftwood.program.RoutineOutline;
-import driftwood.program.Symbol;
 import driftwood.program.TypeOutline;
 import driftwood.read.sitter.Cst;
 import driftwood.refactor.Refused;

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 
 /** Sees routines whose whole body a flag splits in two. */
 final class FlagWalk extends Walk {
-    static final Seer<Split> SEER = new Seer<>("flag-argument", 14, Split.class, file -> {
+    static final Seer<Split> SEER = new Seer<>("flag-argument", 15, Split.class, file -> {
         FlagWalk walk = new FlagWalk(file);
         walk.scan(file.unit());
         return walk.splits;
@@ -113,7 +113,7 @@ final class FlagWalk extends Walk {
         String type = parameter.type().text();
         boolean fallback = parameter.fallback().map(value -> value instanceof Literal literal
                 && literal.kind() == LiteralKind.BOOLEAN).orElse(false);
-        boolean open = type.isEmpty() && parameter.fallback().isEmpty() && file.file().language().isDuckTyped();
+        boolean open = type.isEmpty() && !parameter.variadic() && parameter.fallback().isEmpty() && file.file().language().isDuckTyped();
         return type.equals("boolean") || type.equals("Boolean") || type.equals("bool") || fallback || open;
     }
 

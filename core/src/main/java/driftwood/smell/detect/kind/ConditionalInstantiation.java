@@ -92,7 +92,8 @@ public final class ConditionalInstantiation implements Detector {
                 continue;
             }
             List<Deciding> same = all.stream().filter(other -> other == first || sameDecision(first, other) && !isOverride(first, other, program)).toList();
-            if (same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
+            boolean repeated = same.size() > 1 && same.stream().allMatch(each -> each == first || told.contains(each));
+            if (repeated || same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
                 continue;
             }
             // One that was told with others before is told here as a repeat, and not a second time.
@@ -124,7 +125,17 @@ public final class ConditionalInstantiation implements Detector {
         }
         Set<String> shared = new HashSet<>(one.classes());
         shared.retainAll(other.classes());
-        return shared.size() >= 2;
+        return shared.size() >= 2 && !(isOutcome(one) && isOutcome(other) && !asksTheSame(one, other));
+    }
+
+    /** Two kinds of result, of which a routine returns one as things went. */
+    private static boolean isOutcome(Deciding one) {
+        return one.classes().size() == 2 && one.chain().arms().stream().allMatch(arm -> arm.isOn(Chain.Label.Kind.OTHER) || arm.isOn(Chain.Label.Kind.ASKED))
+                && one.chain().arms().stream().flatMap(arm -> arm.product().stream()).allMatch(made -> made.use().equals("return"));
+    }
+
+    private static boolean asksTheSame(Deciding one, Deciding other) {
+        return one.table().keySet().stream().anyMatch(label -> !label.equals(OTHERWISE) && other.table().keySet().stream().anyMatch(there -> sameWords(label, there)));
     }
 
     private static Optional<Deciding> deciding(String file, Chain chain, Program program) {
