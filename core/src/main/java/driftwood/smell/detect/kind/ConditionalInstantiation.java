@@ -87,18 +87,20 @@ public final class ConditionalInstantiation implements Detector {
         }
         List<Finding> findings = new ArrayList<>();
         Set<Deciding> told = Collections.newSetFromMap(new IdentityHashMap<>());
+        List<Set<String>> said = new ArrayList<>();
         for (Deciding first : all) {
             if (told.contains(first)) {
                 continue;
             }
             List<Deciding> same = all.stream().filter(other -> other == first || sameDecision(first, other) && !isOverride(first, other, program)).toList();
-            boolean repeated = same.size() > 1 && same.stream().allMatch(each -> each == first || told.contains(each));
+            boolean repeated = same.size() > 1 && same.stream().allMatch(each -> each == first || told.contains(each)) && said.stream().anyMatch(each -> each.containsAll(first.classes()));
             if (repeated || same.size() == 1 && (first.chain().alone() || isFactory(first, program))) {
                 continue;
             }
             // One that was told with others before is told here as a repeat, and not a second time.
             Deciding place = same.stream().filter(each -> !each.chain().alone() && !told.contains(each)).findFirst().orElse(first);
             told.addAll(same);
+            said.add(place.classes());
             findings.add(finding(place, same.stream().filter(each -> each != place).toList()));
         }
         return findings;
