@@ -26,6 +26,7 @@ import driftwood.source.Language;
 import driftwood.tree.Mark;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -162,12 +163,13 @@ public final class LongParameterList implements Detector {
 
     private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable, double outside) {
         List<Calls.Site> sites = calls.sites(type, routine);
-        List<Place> callers = sites.stream().map(each -> calls.caller(each, routine).place()).toList();
-        long burdened = sites.stream().filter(each -> each.positional() > BURDEN && calls.counts(type, each.routine())).count();
+        List<Calls.Site> counted = sites.stream().filter(each -> calls.counts(type, each.routine())).toList();
+        List<Place> callers = sites.stream().sorted(Comparator.comparing(each -> !counted.contains(each))).map(each -> calls.caller(each, routine).place()).toList();
+        long burdened = counted.stream().filter(each -> each.positional() > BURDEN).count();
         int required = (int) routine.parameters().stream().filter(each -> !each.optional() && !each.named()).count();
         List<String> neighbours = TelescopingConstructor.neighbours(routine);
         Set<String> files = new HashSet<>(Set.of(type.file()));
-        callers.forEach(each -> files.add(each.file()));
+        callers.stream().limit(counted.size()).forEach(each -> files.add(each.file()));
         int reach = 1 + (int) Math.min(CALLERS, burdened);
         int count = counted(routine);
         Drag drag = Drag.of(reach, Math.min(reach, files.size()), required + (count - required) / LIGHT)
@@ -192,7 +194,8 @@ public final class LongParameterList implements Detector {
         callers.stream().limit(CALLERS).forEach(each -> evidence.add(each.evidence()));
         String message = (routine.isConstructor() ? "the constructor" : routine.name() + "()") + " takes " + count
                 + " parameters" + (neighbours.isEmpty() ? "" : "; easily mixed up: " + neighbours.get(0))
-                + (callers.isEmpty() ? "" : "; called from " + Listing.count(callers.size(), "place") + " outside");
+                + (callers.isEmpty() ? "" : counted.isEmpty() ? "; called from tests only" : "; called from " + Listing.count(counted.size(), "place") + " outside")
+                + (counted.isEmpty() || counted.size() == callers.size() ? "" : ", and from " + (callers.size() - counted.size()) + " in tests");
         Gathered detail = new RoutineFacts.Parameters(routine.symbol(), routine.parameters().stream().map(ParameterOutline::name).toList(), callers);
         return SMELL.finding(Spot.of(routine), drag, message, evidence, detail);
     }
