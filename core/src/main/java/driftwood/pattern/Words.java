@@ -16,9 +16,14 @@ public final class Words {
         return name.toString();
     }
 
-    /** {@code TugQuote} becomes {@code tugQuote}. */
+    /** {@code TugQuote} becomes {@code tugQuote}, {@code URLQuote} {@code urlQuote}. */
     public static String lower(String word) {
-        return word.isEmpty() ? word : word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1);
+        int capitals = 0;
+        while (capitals < word.length() && Character.isUpperCase(word.charAt(capitals))) {
+            capitals++;
+        }
+        int first = capitals == word.length() || capitals <= 1 ? capitals : capitals - 1;
+        return word.substring(0, first).toLowerCase(Locale.ROOT) + word.substring(first);
     }
 
     /** One thing of a kind: {@code a Berth}, {@code an Anchor}. */

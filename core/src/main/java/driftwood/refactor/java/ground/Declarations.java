@@ -85,7 +85,7 @@ public final class Declarations {
         int end = unit.lineEnd(at);
         String rest = unit.text().substring(at, end);
         boolean comment = rest.strip().startsWith("//") || rest.isBlank();
-        boolean tight = where == Where.FIELDS && before instanceof VariableTree && !code.contains("\n");
+        boolean tight = where == Where.FIELDS && before instanceof VariableTree && !code.contains("\n") && !isApart(before, tree, type);
         if (comment && end > at) {
             insert(unit.file(), end, (tight ? "" : line) + styled + line);
         } else {
@@ -158,6 +158,14 @@ public final class Declarations {
         boolean tight = first instanceof VariableTree && at == unit.lineStart(own);
         String base = unit.indentAt(workspace.from(type)) + unit.indent();
         script.insert(unit.file(), at, unit.styled(code, base) + unit.newLine() + (tight ? "" : unit.newLine()));
+    }
+
+    /** Whether a blank line stands between a field and the field before it. */
+    private boolean isApart(Tree field, ClassTree tree, TreePath type) {
+        Unit unit = workspace.unit(type);
+        int at = tree.getMembers().indexOf(field);
+        int above = unit.lineStart(fromComments(unit, workspace.from(field, type.getCompilationUnit())));
+        return at > 0 && tree.getMembers().get(at - 1) instanceof VariableTree && above > 0 && unit.text().substring(unit.lineStart(above - 1), above).isBlank();
     }
 
     /** Whether nothing but a comment follows on the line. */

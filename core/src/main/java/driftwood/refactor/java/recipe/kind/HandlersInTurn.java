@@ -136,7 +136,7 @@ public final class HandlersInTurn implements LocalRecipe {
                 handlers.append("\n\n").append(handler(order.get(order.size() - 1), "true", decision.otherwise().get()));
             }
             drafting.script().stage("Give each rung of " + around.getSimpleName() + "() a handler, and put them in order in one list", places);
-            String head = "/** One rung of " + around.getSimpleName() + "(): it says whether the request is its own, and answers it. */\nprivate interface " + handler + " {\n    " + accepting() + ";\n\n    " + answering() + ";\n}";
+            String head = "/** One rung of " + around.getSimpleName() + "(): it says whether the request is its own, and answers it. */\nprivate interface " + handler + " {\n    " + accepting().replaceAll("\\bfinal ", "") + ";\n\n    " + answering().replaceAll("\\bfinal ", "") + ";\n}";
             drafting.declarations().add(homePath, head + handlers, Where.END);
             String made = order.stream().map(each -> "new " + each + "()").collect(Collectors.joining(", "));
             String util = drafting.imports().platform("java.util.List", unit) + "<" + handler + ">";

@@ -32,8 +32,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
@@ -132,7 +134,7 @@ final class Tabling {
                 places.addAll(each.labels().isEmpty() ? List.of() : List.of(workspace.place(each.labels().get(0), "becomes a " + made)));
                 continue;
             }
-            Optional<String> inPlace = isBound ? Optional.empty() : HandlerType.inPlace(code(each), needs(), isOneCall(each));
+            Optional<String> inPlace = isBound ? ownCall(each) : HandlerType.inPlace(code(each), needs(), isOneCall(each));
             if (inPlace.isEmpty()) {
                 routines.put(each, named(each.labels().isEmpty() ? "Other" : Labels.word(workspace, each.labels().get(0)), taken));
                 places.addAll(each.labels().isEmpty() ? List.of() : List.of(workspace.place(each.labels().get(0), "becomes " + routines.get(each) + "()")));
@@ -154,6 +156,15 @@ final class Tabling {
         objects.write(homePath);
         drafting.script().stage("Let " + routine + "() look up what to do", List.of(place.evidence("the decision")));
         replace(rest ? entries.get(decision.otherwise().get()) : "", type);
+    }
+
+    /** The routine of the object around that an arm only calls, handed the very same, where no other is called so. */
+    private Optional<String> ownCall(Arm arm) {
+        String code = code(arm).replaceFirst("^return ", "");
+        String handed = "(" + needs().stream().map(each -> each.getSimpleName().toString()).collect(Collectors.joining(", ")) + ");";
+        String called = code.endsWith(handed) ? code.substring(0, code.length() - handed.length()).replaceFirst("^this\\.", "") : "";
+        List<? extends Element> own = home.getEnclosedElements().stream().filter(each -> each.getKind() == ElementKind.METHOD && hasName(each, called)).toList();
+        return own.size() == 1 && !own.get(0).getModifiers().contains(Modifier.STATIC) ? Optional.of(home.getSimpleName() + "::" + called) : Optional.empty();
     }
 
     private static boolean isOneCall(Arm arm) {

@@ -108,7 +108,7 @@ public final class TellListeners implements Recipe {
             registered.append("register(").append(lambda).append(" -> ").append(guarded ? "{\n    " + does.replace("\n", "\n    ") + "\n}" : does).append(");\n");
         }
         register(drafting, subject, home, unit, registered.toString());
-        drafting.declarations().add(home, "/** Whoever wants to be told by " + all + ". */\n" + open + "interface " + listener + " {\n    void told(" + parameters + ");\n}\n\n/** Told from now on, after those who registered before. */\n" + open
+        drafting.declarations().add(home, "/** Whoever wants to be told by " + all + ". */\n" + open + "interface " + listener + " {\n    void told(" + parameters.replaceAll("\\bfinal ", "") + ");\n}\n\n/** Told from now on, after those who registered before. */\n" + open
                 + "void register(" + listener + " listener) {\n    " + list + ".add(listener);\n}\n\n/** No longer told. */\n" + open + "void unregister(" + listener + " listener) {\n    " + list + ".remove(listener);\n}", Where.END);
         List<Evidence> places = new ArrayList<>(List.of(workspace.place(told.get(0), "the calls")));
         repeats.forEach(each -> places.add(workspace.place(each.calls().get(0), "the same calls")));
