@@ -84,7 +84,7 @@ public final class NamedCreations implements Recipe {
             String parameters = drafting.imports().parameters(each.getParameters(), unit);
             String arguments = filled.stream().map(one -> one.parameter().map(at -> each.getParameters().get(at).getSimpleName().toString()).orElse(one.value())).collect(Collectors.joining(", "));
             String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
-            code.append(code.isEmpty() ? "" : "\n\n").append(each.equals(longest) ? "" : Comments.doc(workspace, workspace.path(each).orElseThrow())).append(Drafting.visibility(each).replace("private ", "")).append("static ").append(drafting.imports().typeParameters(type.getTypeParameters(), unit)).append(made).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
+            code.append(code.isEmpty() ? "" : "\n\n").append(Comments.doc(workspace, workspace.path(each).orElseThrow())).append(Drafting.visibility(each).replace("private ", "")).append("static ").append(drafting.imports().typeParameters(type.getTypeParameters(), unit)).append(made).append(' ').append(names.get(each)).append('(').append(parameters).append(')')
                     .append(thrown).append(" {\n    return new ").append(type.getSimpleName()).append(made.endsWith(">") ? "<>(" : "(").append(arguments).append(");\n}");
         }
         drafting.declarations().add(home, code.toString(), Where.CONSTRUCTORS);
