@@ -15,7 +15,7 @@ class WordsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"TugQuote, tugQuote", "quote, quote", "'', ''", "X, x"})
+    @CsvSource({"TugQuote, tugQuote", "quote, quote", "'', ''", "X, x", "URLQuote, urlQuote", "CPInt, cpInt", "BHSD, bhsd"})
     void lower(String word, String lower) {
         assertThat(Words.lower(word)).isEqualTo(lower);
     }

@@ -90,7 +90,7 @@ public final class JavaRefactorings implements Craft {
             try {
                 return written(each, finding, names);
             } catch (Refused e) {
-                last = e;
+                last = e.isOfAnother() ? last : e;
             }
         }
         throw last;

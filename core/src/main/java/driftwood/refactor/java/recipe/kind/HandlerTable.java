@@ -31,9 +31,9 @@ public final class HandlerTable implements LocalRecipe {
                 : finding.detail() instanceof Branching branching && !branching.onTypes() && branching.siblings().isEmpty() && isOnTags(branching.chain());
     }
 
-    /** Whether nothing that is asked for could have behaviour itself. */
+    /** Whether values are asked for; that none of them is an object that could have behaviour itself shows in the code. */
     private static boolean isOnTags(Chain chain) {
-        return chain.arms().stream().flatMap(arm -> arm.labels().stream()).allMatch(label -> label.kind() == Label.Kind.STRING || label.kind() == Label.Kind.INTEGER);
+        return chain.arms().stream().flatMap(arm -> arm.labels().stream()).allMatch(label -> label.kind() == Label.Kind.STRING || label.kind() == Label.Kind.INTEGER || label.kind() == Label.Kind.NAME);
     }
 
     @Override

@@ -69,6 +69,9 @@ final class Tabling {
         this.homePath = place.path();
         this.unit = place.unit();
         this.decision = place.decision();
+        if (ofObjects && decision.arms().stream().flatMap(each -> each.labels().stream()).map(workspace::element).anyMatch(label -> label != null && label.getKind() == ElementKind.ENUM_CONSTANT)) {
+            throw Refused.ofAnother();
+        }
         for (Arm each : decision.arms()) {
             if (each.labels().stream().map(workspace::element).anyMatch(label -> label instanceof TypeElement)) {
                 throw new Refused("the arms ask for types: a table by class would pass over subclasses");
