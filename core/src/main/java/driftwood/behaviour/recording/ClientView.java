@@ -105,6 +105,9 @@ public final class ClientView {
         if (!recorded.isObject() || !now.isObject()) {
             return now;
         }
+        if (Stumble.isSame(recorded, now)) {
+            return recorded;
+        }
         return isOwn(recorded) && isOwn(now) ? object(recorded, now) : both(recorded, now);
     }
 

@@ -3,6 +3,8 @@ package driftwood.behaviour.recording;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * A call that ended because something was not there. That it does is behaviour; how far it had come by then is chance, and
@@ -12,7 +14,7 @@ final class Stumble {
     private static final List<String> EFFECTS = List.of("leaves", "prints", "complains", "asks", "files");
 
     /** The interpreter's own words, which name what was asked first and nothing that the code says. */
-    private static final String OWN_WORDS = "'NoneType' object has no attribute '\\w+'.*";
+    private static final Pattern OWN_WORDS = Pattern.compile("'(\\w+)' object has no attribute '\\w+'.*", Pattern.DOTALL);
 
     private Stumble() {
     }
@@ -46,14 +48,17 @@ final class Stumble {
                 level.remove(each);
             }
         }
-        if (isInOwnWords(recorded) && isInOwnWords(now) && recorded.at("/throws/is").equals(now.at("/throws/is"))) {
+        if (isSame(recorded.path("throws"), now.path("throws"))) {
             level.withObject("/throws").set("message", recorded.at("/throws/message"));
         }
         return level;
     }
 
-    private static boolean isInOwnWords(JsonNode outcome) {
-        return outcome.at("/throws/message").asText().matches(OWN_WORDS);
+    /** Whether two errors are of one type, and say in the interpreter's own words that objects of one type have no such thing. */
+    static boolean isSame(JsonNode recorded, JsonNode now) {
+        Matcher was = OWN_WORDS.matcher(recorded.path("message").asText());
+        Matcher is = OWN_WORDS.matcher(now.path("message").asText());
+        return was.matches() && is.matches() && was.group(1).equals(is.group(1)) && recorded.path("is").equals(now.path("is"));
     }
 
     /** A case that goes on after one that left something else behind: from there on nothing can be compared. @param before the steps up to there */

@@ -54,6 +54,18 @@ class ClientViewTest {
         "{'gives':1}|{'gives':2,'asks':['Part.weigh(2)']}|false|-",
         "{'gives':1}|{'gives':1,'asks':['Part.name()']}|false|-",
         "{'gives':1}|{'gives':1,'asks':['Listener.heard()']}|false|-",
+        // the interpreter's own words name what was asked first: of one type, in an error of one type, that says nothing more
+        """
+        {'gives':{'is':'quay.Desk','size':{'throws':{'is':'AttributeError','message':"'int' object has no attribute 'grams'"}}}}\
+        |{'gives':{'is':'quay.Desk','size':{'throws':{'is':'AttributeError','message':"'int' object has no attribute 'weight'"}}}}|true|-""",
+        """
+        {'throws':{'is':'AttributeError','message':"'int' object has no attribute 'grams'"}}|{'throws':{'is':'AttributeError','message':"'str' object has no attribute 'grams'"}}|false|-""",
+        """
+        {'throws':{'is':'AttributeError','message':"'int' object has no attribute 'grams'"}}|{'throws':{'is':'TypeError','message':"'int' object has no attribute 'grams'"}}|false|-""",
+        """
+        {'throws':{'is':'AttributeError','message':"'int' object has no attribute 'grams'"}}|{'throws':{'is':'AttributeError','message':'no grams'}}|false|-""",
+        """
+        {'throws':{'is':'AttributeError','message':"'int' object has no attribute 'grams'"}}|{'gives':1}|false|-""",
         // how far a call had come when it stumbled over nothing is chance; that it stumbles is not, nor is any other error
         "{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'},'prints':['a']}|{'throws':{'is':'java.lang.NullPointerException'}}|true|-",
         "{'throws':{'is':'java.lang.NullPointerException'}}|{'throws':{'is':'java.lang.NullPointerException'},'leaves':{'1.out':'12'}}|true|-",
