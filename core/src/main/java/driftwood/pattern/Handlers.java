@@ -20,6 +20,11 @@ public final class Handlers {
         return made(chain).map(word -> word + "Maker").orElseGet(() -> Words.upper(Branches.routineFor(chain)) + "Handler");
     }
 
+    /** {@code QuoteRule}: what the objects of a table have in common, where each entry is one. @param routine that the decision stands in */
+    public static String rule(String routine) {
+        return Words.upper(routine) + "Rule";
+    }
+
     /** What all the arms make: the words that the types end in, or else those that the routine is called by. */
     private static Optional<String> made(Chain chain) {
         if (chain.arms().isEmpty() || !chain.arms().stream().allMatch(arm -> arm.product().isPresent() && arm.work() == Chain.Work.CREATES)) {

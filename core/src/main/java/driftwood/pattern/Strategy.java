@@ -134,7 +134,7 @@ final class Strategy implements Computed {
         }
         Chain chain = branching.chain();
         String routine = Branches.routineFor(chain);
-        String strategy = Words.upper(routine) + "Rule";
+        String strategy = Handlers.rule(routine);
         TypeOutline context = site.type(chain.within()).orElseThrow();
         List<Role> roles = new ArrayList<>(List.of(new Role("context", Words.simple(chain.within()), true),
                 new Role("strategy", strategy, false)));

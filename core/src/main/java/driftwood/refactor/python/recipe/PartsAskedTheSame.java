@@ -166,9 +166,9 @@ final class PartsAskedTheSame {
         String before = asked.listed() ? asked.before().replaceFirst("extend\\($", "append(") : asked.before();
         own.remove(module.text(labels.subject()));
         own.remove(asked.before().replaceFirst("\\W.*", ""));
-        own.removeAll(Set.of(asked.arguments().replaceAll("[()\\s]", "").split(",")));
+        own.removeAll(handedOn());
         boolean adds = asked.listed() && said.startsWith(asked.before());
-        if (body.statements().size() != 1 || !(said.startsWith(before) || adds) || own.contains(self) || !own.isEmpty() || asked.before().startsWith(self + ".") && said.substring(before.length()).contains(self + ".")) {
+        if (body.statements().size() != 1 || !(said.startsWith(before) || adds) || own.contains(self) || !own.isEmpty() || said.substring(before.length()).matches("(?s).*\\b" + self + "\\b.*")) {
             throw new Refused("what is done for a part is more than to put its answer in the place of the container's: " + said.lines().findFirst().orElse(""));
         }
         int from = last.start() + (adds ? asked.before() : before).length();
@@ -182,6 +182,19 @@ final class PartsAskedTheSame {
             }
         }
         return asked.listed() && !adds ? "[" + text + "]" : text.toString();
+    }
+
+    /** The parameters that a container is handed as they are, in their own places: a part that is asked the same gets them too. */
+    private Set<String> handedOn() {
+        String[] given = asked.arguments().replaceAll("[()\\s]", "").split(",");
+        Set<String> same = new LinkedHashSet<>();
+        for (int i = 0; i < Math.min(given.length, function.filled().size()); i++) {
+            String name = function.filled().get(i).name();
+            if (given[i].equals(name) || List.of(given).contains(name + "=" + name)) {
+                same.add(name);
+            }
+        }
+        return same;
     }
 
     private void replace(Cst node, List<Edit> edits) {

@@ -26,12 +26,13 @@ import driftwood.source.Language;
 import driftwood.tree.Mark;
 import driftwood.tree.TypeKind;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * long-parameter-list: a routine or constructor with more parameters than the limit. Not: one that overrides or
@@ -163,8 +164,9 @@ public final class LongParameterList implements Detector {
 
     private static Finding finding(TypeOutline type, RoutineOutline routine, Calls calls, boolean nameable, double outside) {
         List<Calls.Site> sites = calls.sites(type, routine);
-        List<Calls.Site> counted = sites.stream().filter(each -> calls.counts(type, each.routine())).toList();
-        List<Place> callers = sites.stream().sorted(Comparator.comparing(each -> !counted.contains(each))).map(each -> calls.caller(each, routine).place()).toList();
+        Map<Boolean, List<Calls.Site>> byCounting = sites.stream().collect(Collectors.partitioningBy(each -> calls.counts(type, each.routine())));
+        List<Calls.Site> counted = byCounting.get(true);
+        List<Place> callers = Stream.concat(counted.stream(), byCounting.get(false).stream()).map(each -> calls.caller(each, routine).place()).toList();
         long burdened = counted.stream().filter(each -> each.positional() > BURDEN).count();
         int required = (int) routine.parameters().stream().filter(each -> !each.optional() && !each.named()).count();
         List<String> neighbours = TelescopingConstructor.neighbours(routine);

@@ -96,10 +96,10 @@ final class Tabling {
         }
         this.routine = place.word();
         this.ofObjects = ofObjects;
-        String usual = free(ofObjects ? Words.upper(routine) + "Rule" : Handlers.type(chain));
+        String usual = free(ofObjects ? Handlers.rule(routine) : Handlers.type(chain));
         this.handler = drafting.name(ofObjects ? "strategy" : "handler", usual);
         this.isNamed = ofObjects || !handler.equals(usual);
-        this.table = drafting.name("registry", free(ofObjects ? Words.constant(routine) + "_RULES" : Handlers.table(chain)));
+        this.table = drafting.name("registry", free(ofObjects ? Words.constant(Handlers.rule(routine)) + "S" : Handlers.table(chain)));
     }
 
     /** The first of two arms for the same key is the one that is taken. */
