@@ -2,6 +2,8 @@ package driftwood.refactor.java.decision;
 
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
@@ -11,6 +13,9 @@ import java.util.HashSet;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.util.ElementFilter;
 
 /** The labels of arms as values and as parts of names. */
 public final class Labels {
@@ -28,6 +33,25 @@ public final class Labels {
         Element element = workspace.element(label);
         String said = label.getLeaf() instanceof LiteralTree literal ? String.valueOf(literal.getValue()) : element == null ? workspace.text(label) : element.getSimpleName().toString();
         return Words.ofLabel(said);
+    }
+
+    /** Whether arms ask for the very same object of a type that takes others for equal: what is looked up by equality would be found for those too. */
+    public static boolean areTheVerySame(Workspace workspace, Decision decision) {
+        return workspace.trees().getTypeMirror(decision.subject()) instanceof DeclaredType type && hasOwnEquals(type)
+                && decision.arms().stream().flatMap(each -> each.labels().stream()).anyMatch(Labels::isCompared);
+    }
+
+    private static boolean isCompared(TreePath label) {
+        Tree around = label.getParentPath().getLeaf();
+        return around instanceof ParenthesizedTree ? isCompared(label.getParentPath()) : around.getKind() == Tree.Kind.EQUAL_TO;
+    }
+
+    /** An enum has none, and what only the root of all types says is identity. */
+    private static boolean hasOwnEquals(DeclaredType type) {
+        TypeElement element = (TypeElement) type.asElement();
+        boolean own = ElementFilter.methodsIn(element.getEnclosedElements()).stream().anyMatch(each -> each.getSimpleName().contentEquals("equals") && each.getParameters().size() == 1);
+        boolean root = element.getKind() == ElementKind.ENUM || element.getQualifiedName().contentEquals("java.lang.Object");
+        return !root && (own || element.getSuperclass() instanceof DeclaredType parent && hasOwnEquals(parent));
     }
 
     /** A name that no local of a routine has. */

@@ -229,7 +229,7 @@ final class Tabling {
         String map = drafting.imports().platform("java.util.Map", unit);
         String made = constants ? "new " + drafting.imports().platform("java.util.EnumMap", unit) + "<>(" + keyName + ".class)"
                 : decision.foldsCase() ? "new " + drafting.imports().platform("java.util.TreeMap", unit) + "<>(String.CASE_INSENSITIVE_ORDER)"
-                : "new " + drafting.imports().platform("java.util.HashMap", unit) + "<>()";
+                : "new " + drafting.imports().platform("java.util." + (Labels.areTheVerySame(workspace, decision) ? "Identity" : "") + "HashMap", unit) + "<>()";
         String local = handler.endsWith("Maker") ? "makers" : ofObjects ? "rules" : "handlers";
         StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + type.name() + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + type.name()
                 + "> " + local + " = " + made + ";\n");

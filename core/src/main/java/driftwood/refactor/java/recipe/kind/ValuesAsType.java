@@ -30,6 +30,7 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 
 /**
@@ -75,8 +76,10 @@ public final class ValuesAsType implements Recipe {
         Decision decision = DecisionPlace.of(drafting.workspace(), ((Branching) drafting.finding().detail()).chain(), Asking.CONSTANTS).decision();
         if (!(drafting.workspace().element(decision.subject()) instanceof VariableElement field) || field.getKind() != ElementKind.FIELD
                 || field.asType().getKind() != TypeKind.INT && !field.asType().toString().equals("java.lang.String")) {
-            throw new Refused("the variants are values such as " + drafting.workspace().text(decision.arms().get(0).labels().get(0))
-                    + ", which cannot have behaviour of their own");
+            String said = drafting.workspace().text(decision.arms().get(0).labels().get(0));
+            boolean objects = drafting.workspace().trees().getTypeMirror(decision.subject()) instanceof DeclaredType type && drafting.workspace().isHere((TypeElement) type.asElement());
+            throw new Refused(objects ? said + " and the others are objects of one class, which do not differ in what they do"
+                    : "the variants are values such as " + said + ", which cannot have behaviour of their own");
         }
         TypeElement home = Workspace.typeAround(field);
         boolean inner = home.getNestingKind() != NestingKind.TOP_LEVEL && !home.getModifiers().contains(Modifier.STATIC);
