@@ -3,6 +3,7 @@ package driftwood.pattern;
 import driftwood.smell.Evidence;
 import driftwood.source.Idiom;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A refactoring into a pattern, thought through for one finding.
@@ -32,6 +33,12 @@ public record Answer(List<Role> roles, List<Step> steps, Cost cost, List<Evidenc
      * @param check  how to see that nothing else changed
      */
     public record Step(String does, List<Evidence> places, Check check) {
+    }
+
+    /** The same with new parts called otherwise. @param names by role */
+    public Answer called(Map<String, String> names) {
+        return new Answer(roles.stream().map(each -> each.exists() || !names.containsKey(each.role()) ? each
+                : new Role(each.role(), names.get(each.role()) + (each.name().endsWith("()") ? "()" : ""), false)).toList(), steps, cost, after);
     }
 
     /** How to see that nothing else changed. */

@@ -5,6 +5,7 @@ import driftwood.refactor.Craft;
 import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
+import driftwood.refactor.Wishes;
 import driftwood.smell.Finding;
 import driftwood.source.Language;
 import java.util.HashMap;
@@ -47,7 +48,7 @@ final class Crafts {
         }
 
         @Override
-        public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
+        public Refactoring of(Finding finding, String pattern, Wishes wishes) {
             throw new Refused(without(finding, pattern));
         }
     }

@@ -7,6 +7,7 @@ import driftwood.pattern.Patterns;
 import driftwood.pattern.Site;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Untouched;
+import driftwood.refactor.Wishes;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
@@ -23,7 +24,7 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /** Puts a plan together once its pattern is chosen. */
-record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<String, String> names, Site site) {
+record Draft(Finding finding, String chosen, List<Candidate> candidates, Wishes wishes, Site site) {
 
     /** The plan to leave it. */
     Plan leaving() {
@@ -48,7 +49,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         for (int i = 0; i < refactoring.stages().size(); i++) {
             steps.add(new Plan.Step(refactoring.stages().get(i).does() + ".", refactoring.stages().get(i).places(), Check.CONFIRM.in(idiom()), refactoring.diff(i)));
         }
-        Answer shown = refactoring.kinds().map(each -> each.playing(chosen, answer, moved.detail(), idiom())).orElse(answer);
+        Answer shown = refactoring.kinds().map(each -> each.playing(chosen, answer, moved.detail(), idiom())).orElse(answer).called(refactoring.played());
         DrillToday today = DrillToday.of(finding, site);
         List<Evidence> stay = today.besides().stream().filter(each -> untouched.has(each.file(), each.line(), each.endLine())).toList();
         return plan(shown.roles(), steps, today, and(refactoring.next().isEmpty() ? shown.after() : refactoring.next(), stay), "", List.copyOf(refactoring.originals().keySet()), refactoring.meant(),
@@ -86,7 +87,7 @@ record Draft(Finding finding, String chosen, List<Candidate> candidates, Map<Str
         Map<String, String> sources = new LinkedHashMap<>();
         touched.forEach(file -> site.text(file).ifPresent(text -> sources.put(file, Hash.of(text))));
         return new Plan(Plan.FORMAT, finding.id(), finding.smell(), finding.symbol(), finding.file(), finding.line(), finding.message(), chosen, candidates,
-                roles, steps, drill, against, names, meant, stages, 0, sources);
+                roles, steps, drill, against, wishes.names(), wishes.form(), meant, stages, 0, sources);
     }
 
     private static void add(Collection<Evidence> places, Set<String> files) {

@@ -1,6 +1,7 @@
 package driftwood.plan;
 
 import driftwood.pattern.Answer.Role;
+import driftwood.refactor.Wishes;
 import driftwood.smell.Evidence;
 import driftwood.source.Texts;
 import driftwood.store.Hash;
@@ -24,6 +25,7 @@ import java.util.Map;
  * @param drill      one more variant, today and after
  * @param against    why Driftwood cannot carry it out, as a clause; empty where it can, and for leaving it
  * @param names      that were chosen for new parts, by role
+ * @param form       of the pattern that was asked for; empty for the usual one
  * @param meant      changes of behaviour that are the point of it, a clause each
  * @param stages     how many of the last steps {@code refactor} carries out; 0 where it cannot
  * @param done       how many of them it has carried out
@@ -31,7 +33,7 @@ import java.util.Map;
  */
 public record Plan(String format, String finding, String smell, String symbol, String file, int line, String message,
         String pattern, List<Candidate> candidates, List<Role> roles, List<Step> steps, Drill drill,
-        String against, Map<String, String> names, List<String> meant, int stages, int done, Map<String, String> sources) {
+        String against, Map<String, String> names, String form, List<String> meant, int stages, int done, Map<String, String> sources) {
     /**
      * A step.
      *
@@ -46,6 +48,16 @@ public record Plan(String format, String finding, String smell, String symbol, S
     /** The format of plan files. */
     public static final String FORMAT = "driftwood-plan/2";
 
+    /** Plans of before there were forms have the usual one. */
+    public Plan {
+        form = form == null ? "" : form;
+    }
+
+    /** What the user asked for beside the pattern. */
+    public Wishes wishes() {
+        return new Wishes(names, form);
+    }
+
     /** The name of its file, without the folder. */
     public String fileName() {
         return finding + "-" + pattern + ".json";
@@ -53,7 +65,7 @@ public record Plan(String format, String finding, String smell, String symbol, S
 
     /** The same, so many stages further. */
     public Plan done(int carried) {
-        return new Plan(format, finding, smell, symbol, file, line, message, pattern, candidates, roles, steps, drill, against, names, meant,
+        return new Plan(format, finding, smell, symbol, file, line, message, pattern, candidates, roles, steps, drill, against, names, form, meant,
                 stages, carried, sources);
     }
 

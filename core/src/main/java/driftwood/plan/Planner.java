@@ -9,6 +9,7 @@ import driftwood.pattern.Site;
 import driftwood.refactor.Libraries;
 import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
+import driftwood.refactor.Wishes;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import driftwood.words.Nearest;
@@ -65,20 +66,20 @@ public final class Planner {
      * A plan for a finding.
      *
      * @param pattern key of the pattern to plan with; empty for the best candidate
-     * @param names   for new parts, by role
-     * @throws IllegalArgumentException where the pattern does not answer this finding; the message names those that do
+     * @throws IllegalArgumentException where the pattern does not answer this finding, or has not the form that is wished; the message names those that do
      */
-    public Plan plan(Finding finding, Optional<String> pattern, Map<String, String> names) {
+    public Plan plan(Finding finding, Optional<String> pattern, Wishes wishes) {
         Map<String, Refactoring> carried = new HashMap<>();
-        List<Candidate> candidates = candidates(finding).stream().map(each -> tried(each, finding, names, carried))
+        List<Candidate> candidates = candidates(finding).stream().map(each -> tried(each, finding, wishes, carried))
                 .sorted(Comparator.comparingDouble((Candidate each) -> -each.fit()).thenComparing(Candidate::pattern)).toList();
         String chosen = pattern.map(each -> each.toLowerCase(Locale.ROOT)).orElse(candidates.get(0).pattern());
         Candidate candidate = candidates.stream().filter(each -> each.pattern().equals(chosen)).findFirst().orElseThrow(() ->
                 new IllegalArgumentException("'" + chosen + "' does not fit this " + finding.smell() + Nearest.to(chosen, candidates.stream().map(Candidate::pattern).toList())
                         .filter(near -> Patterns.byKey(chosen).isEmpty()).map(near -> "; did you mean '" + near + "'?").orElse("")
                         + "; candidates are " + String.join(", ", candidates.stream().map(Candidate::pattern).toList())));
+        refuseForm(finding, chosen, wishes.form());
         Optional<Pattern> found = Patterns.byKey(chosen);
-        Draft draft = new Draft(finding, chosen, candidates, names, site);
+        Draft draft = new Draft(finding, chosen, candidates, wishes, site);
         if (found.isEmpty()) {
             return draft.leaving();
         }
@@ -87,21 +88,34 @@ public final class Planner {
 
     /** A plan for a finding, with the names that Driftwood proposes. */
     public Plan plan(Finding finding, Optional<String> pattern) {
-        return plan(finding, pattern, Map.of());
+        return plan(finding, pattern, Wishes.NONE);
     }
 
     /** The dry run of what a plan's stages are. @throws Refused where they cannot be carried out any more */
-    public Refactoring refactoring(Finding finding, String pattern, Map<String, String> names) {
-        return crafts.of(finding).of(finding, pattern, names);
+    public Refactoring refactoring(Finding finding, String pattern, Wishes wishes) {
+        return crafts.of(finding).of(finding, pattern, wishes);
+    }
+
+    /** The forms that a pattern can have for a finding, the usual one first; empty where there is one only. @param pattern key */
+    public List<String> forms(Finding finding, String pattern) {
+        return crafts.of(finding).forms(finding, pattern);
+    }
+
+    private void refuseForm(Finding finding, String pattern, String form) {
+        List<String> forms = forms(finding, pattern);
+        if (!form.isEmpty() && !forms.contains(form)) {
+            throw new IllegalArgumentException(pattern + " has no form '" + form + "' for this " + finding.smell()
+                    + (forms.isEmpty() ? "; it has one form only" : "; its forms are " + String.join(", ", forms)));
+        }
     }
 
     /** A candidate after its dry run, where there is a recipe for it. */
-    private Candidate tried(Candidate candidate, Finding finding, Map<String, String> names, Map<String, Refactoring> carried) {
+    private Candidate tried(Candidate candidate, Finding finding, Wishes wishes, Map<String, Refactoring> carried) {
         if (!crafts.of(finding).hasRecipe(finding, candidate.pattern())) {
             return candidate;
         }
         try {
-            Refactoring refactoring = refactoring(finding, candidate.pattern(), names);
+            Refactoring refactoring = refactoring(finding, candidate.pattern(), wishes.in(forms(finding, candidate.pattern())));
             carried.put(candidate.pattern(), refactoring);
             return candidate.counted(refactoring.counts());
         } catch (Refused e) {

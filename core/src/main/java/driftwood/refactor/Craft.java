@@ -2,7 +2,7 @@ package driftwood.refactor;
 
 import driftwood.pattern.Site;
 import driftwood.smell.Finding;
-import java.util.Map;
+import java.util.List;
 
 /** Writes the refactorings of one language. Changes nothing on disk, runs none of the code. */
 public interface Craft {
@@ -26,8 +26,12 @@ public interface Craft {
     /**
      * The stages that turn the code of a finding into a pattern.
      *
-     * @param names by role, as the user chose them
      * @throws Refused with the reason, where no recipe can
      */
-    Refactoring of(Finding finding, String pattern, Map<String, String> names);
+    Refactoring of(Finding finding, String pattern, Wishes wishes);
+
+    /** The forms that the pattern can have for a finding, the usual one first; empty where it has one only. @param pattern key */
+    default List<String> forms(Finding finding, String pattern) {
+        return List.of();
+    }
 }

@@ -24,9 +24,10 @@ import java.util.stream.Stream;
  * @param counts    what it touches
  * @param kinds     the type that values are given, where they had none
  * @param next      where one variant more goes afterwards; empty where the pattern's own words say so
+ * @param played    what new parts are called, by role, where it is not what the pattern's own words propose
  */
 public record Refactoring(List<Stage> stages, Map<String, String> originals, List<String> meant, Set<String> gone, Set<String> closed, Counts counts, Optional<NamedValues> kinds,
-        List<Evidence> next) {
+        List<Evidence> next, Map<String, String> played) {
 
     /**
      * What a refactoring costs, counted on what it changes.
@@ -76,7 +77,7 @@ public record Refactoring(List<Stage> stages, Map<String, String> originals, Lis
         shut.addAll(further.closed);
         return new Refactoring(Stream.concat(stages.stream(), further.stages.stream()).toList(), before,
                 Stream.concat(meant.stream(), further.meant.stream()).toList(), left, shut, counts.and(further.counts),
-                kinds.or(further::kinds), further.next.isEmpty() ? next : further.next);
+                kinds.or(further::kinds), further.next.isEmpty() ? next : further.next, further.played);
     }
 
     /** Whether a routine can be called afterwards as it was. */

@@ -12,7 +12,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -55,7 +54,7 @@ class DrillAfterTest {
         RecipeCase one = RecipeCase.read(RECIPES.resolve(said(parts[0], "recipe") + ".txt"));
         one.write(root);
         Scan.Result before = RecipeCase.scan(root);
-        Plan plan = new Planner(before.site()).plan(one.finding(before), Optional.of(one.said().get("pattern")), Map.of());
+        Plan plan = new Planner(before.site()).plan(one.finding(before), Optional.of(one.said().get("pattern")), one.wishes());
         Refactoring refactoring = one.refactoring(before);
         for (int i = 1; i < parts.length; i++) {
             for (String file : refactoring.files()) {

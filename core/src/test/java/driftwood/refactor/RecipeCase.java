@@ -26,7 +26,7 @@ import java.util.stream.Stream;
  * behind lines {@code === path}. Its class {@code Main} tells in {@code run()} all that a client can see.
  *
  * @param name    of the file
- * @param said    smell, pattern; refused (part of the reason), names, leaves (what the scan says afterwards, and why), meant,
+ * @param said    smell, pattern; refused (part of the reason), names, form, leaves (what the scan says afterwards, and why), meant,
  *                code (what the files say in the end, between bars, \\n for the end of a line)
  * @param sources by relative path
  */
@@ -128,14 +128,18 @@ record RecipeCase(String name, Map<String, String> said, Map<String, String> sou
                 + said.get("smell") + " but " + result.findings().stream().map(each -> each.smell() + " " + each.symbol()).toList()));
     }
 
-    Refactoring refactoring(Scan.Result result) {
+    Wishes wishes() {
         Map<String, String> names = new LinkedHashMap<>();
         for (String each : said.getOrDefault("names", "").split(",\\s*")) {
             if (each.contains("=")) {
                 names.put(each.substring(0, each.indexOf('=')), each.substring(each.indexOf('=') + 1));
             }
         }
-        return new Planner(result.site()).refactoring(finding(result), said.get("pattern"), names);
+        return new Wishes(names, said.getOrDefault("form", ""));
+    }
+
+    Refactoring refactoring(Scan.Result result) {
+        return new Planner(result.site()).refactoring(finding(result), said.get("pattern"), wishes());
     }
 
     /** What a client sees of the sources below a folder. */

@@ -66,11 +66,11 @@ class RecipesTest {
         Finding finding = one.finding(before);
         String text = one.theCodeIsWritten(refactoring);
         Optional<Pattern> pattern = Patterns.byKey(one.said().get("pattern")).filter(each -> each.fit(finding, before.site().program()).isPresent());
-        if (pattern.isEmpty() || one.said().containsKey("names")) {
+        if (pattern.isEmpty()) {
             return;
         }
         Answer told = Patterns.answer(pattern.get(), finding, before.site());
-        Answer answer = refactoring.kinds().map(each -> each.playing(pattern.get().key(), told, finding.detail(), Given.JAVA.idiom())).orElse(told);
+        Answer answer = refactoring.kinds().map(each -> each.playing(pattern.get().key(), told, finding.detail(), Given.JAVA.idiom())).orElse(told).called(refactoring.played());
         assertThat(answer.roles()).filteredOn(role -> !role.exists()).allSatisfy(role -> assertThat(text).containsPattern("\\b"
                 + role.name().replaceFirst("^.*\\.", "").replaceFirst("\\(.*", "") + "\\b"));
         if (Set.of("strategy", "state").contains(pattern.get().key()) && finding.detail() instanceof Branching branching) {

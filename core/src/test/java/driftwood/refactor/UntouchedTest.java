@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class UntouchedTest {
     private static final Refactoring REFACTORING = new Refactoring(List.of(new Stage("first", List.of(), Map.of("A.java", Optional.of("a\nB\nc\nd\nnew\ne\nf\n")), false),
             new Stage("second", List.of(), Map.of("Gone.java", Optional.empty()), false)), Map.of("A.java", "a\nb\nc\nd\ne\nf\n", "Gone.java", "x\ny\n"),
-            List.of(), Set.of(), Set.of(), new Counts(0, 0, 0, 0, 0), Optional.empty(), List.of());
+            List.of(), Set.of(), Set.of(), new Counts(0, 0, 0, 0, 0), Optional.empty(), List.of(), Map.of());
 
     @ParameterizedTest(name = "{0}:{1}-{2} {3}")
     @CsvSource({"A.java, 1, 1, true", "A.java, 2, 2, false", "A.java, 1, 3, false", "A.java, 3, 4, true", "A.java, 4, 5, false", "A.java, 5, 6, true", "A.java, 4, 4, true",

@@ -35,7 +35,7 @@ class WalkTest {
         second.put("quay/A.java", Optional.of("a2\r\n"));
         second.put("quay/Old.java", Optional.empty());
         refactoring = new Refactoring(List.of(new Stage("first", List.of(), first, false), new Stage("second", List.of(), second, true)),
-                Map.of("quay/A.java", "a0\r\n", "quay/Old.java", "old"), List.of(), Set.of(), Set.of(), new Counts(0, 0, 0, 0, 0), Optional.empty(), List.of());
+                Map.of("quay/A.java", "a0\r\n", "quay/Old.java", "old"), List.of(), Set.of(), Set.of(), new Counts(0, 0, 0, 0, 0), Optional.empty(), List.of(), Map.of());
     }
 
     private void write(String file, String text) throws IOException {

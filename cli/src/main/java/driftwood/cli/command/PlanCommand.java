@@ -11,11 +11,13 @@ import driftwood.cli.render.Style;
 import driftwood.pattern.Site;
 import driftwood.plan.Plan;
 import driftwood.plan.Planner;
+import driftwood.refactor.Wishes;
 import driftwood.scan.Scan;
 import driftwood.smell.Finding;
 import driftwood.store.Folder;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.cli.CommandLine;
@@ -54,20 +56,22 @@ public final class PlanCommand implements Command {
     public Options options() {
         return Flags.project().addOption(Flags.value("pattern", "KEY", "plan with this pattern"))
                 .addOption(Flags.value("name", "ROLE=NAME", "call a new part so; a plan tells its roles; may be given several times"))
+                .addOption(Flags.value("form", "FORM", "the form that the pattern is to have, such as nested for a builder"))
                 .addOption(ProjectLibraries.option());
     }
 
     @Override
     public ExitCode run(CommandLine line, Console console) {
         String id = Flags.operand(line, "the id of a finding");
-        Map<String, String> names = names(line);
+        Wishes wishes = new Wishes(names(line), line.getOptionValue("form", "").strip().toLowerCase(Locale.ROOT));
         Project project = Project.at(Flags.projectOf(line), console);
         Scan.Result result = project.link(console);
         Finding finding = project.finding(id, result);
         Site site = result.around(finding.file()).site();
+        Planner planner = new Planner(site, ProjectLibraries.of(line, project, result, console));
         Plan plan;
         try {
-            plan = new Planner(site, ProjectLibraries.of(line, project, result, console)).plan(finding, Optional.ofNullable(line.getOptionValue("pattern")), names);
+            plan = planner.plan(finding, Optional.ofNullable(line.getOptionValue("pattern")), wishes);
         } catch (IllegalArgumentException e) {
             throw new UsageException(e.getMessage() + ".");
         }
@@ -75,7 +79,7 @@ public final class PlanCommand implements Command {
         Path saved = folder.write("plans/" + plan.fileName(), plan);
         folder.write("plans/" + plan.fileName().replace(".json", ".md"), PlanMarkdown.of(plan));
         console.out().print(new PlanText(site, new Style(console.colour()), console.width(), project.here())
-                .of(plan, result.root().relativize(saved)));
+                .of(plan, planner.forms(finding, plan.pattern()), result.root().relativize(saved)));
         return ExitCode.FINE;
     }
 

@@ -114,7 +114,7 @@ public final class RefactorCommand implements Command {
         Finding finding = project.finding(plan.finding(), result);
         Scan.Result around = result.around(finding.file());
         Refactoring refactoring = new Planner(around.site(), ProjectLibraries.of(line, project, result, console))
-                .refactoring(finding, plan.pattern(), plan.names());
+                .refactoring(finding, plan.pattern(), plan.wishes());
         if (line.hasOption("patch")) {
             patch(line.getOptionValue("patch"), refactoring.diff(), console);
         }

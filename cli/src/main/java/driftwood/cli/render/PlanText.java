@@ -6,6 +6,8 @@ import driftwood.plan.Candidate;
 import driftwood.plan.Pinning;
 import driftwood.plan.Plan;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
 
 /** A plan for people: the choice, who plays what, the steps with what they change, the drill. */
 public final class PlanText {
@@ -22,8 +24,13 @@ public final class PlanText {
         this.findings = new FindingText(site, style, width, here);
     }
 
-    /** @param saved where the plan was written */
-    public String of(Plan plan, Path saved) {
+    /**
+     * A plan.
+     *
+     * @param forms that its pattern can have here, the usual one first; empty for one only
+     * @param saved where it was written
+     */
+    public String of(Plan plan, List<String> forms, Path saved) {
         StringBuilder text = new StringBuilder();
         text.append(style.strong("Plan for " + plan.finding())).append(": ").append(plan.smell()).append(" \u2192 ")
                 .append(style.cool(plan.pattern())).append('\n');
@@ -41,6 +48,10 @@ public final class PlanText {
         text.append(findings.drill(plan.drill()));
         if (!plan.against().isEmpty()) {
             text.append('\n').append(Paragraph.of("Not carried out by Driftwood: " + Style.safe(plan.against()) + ".", width, 0, 0));
+        }
+        if (plan.stages() > 0 && !forms.isEmpty()) {
+            String form = plan.form().isEmpty() ? forms.get(0) : plan.form();
+            text.append('\n').append(Paragraph.of("Its form is " + form + "; another one: --form " + forms.stream().filter(each -> !each.equals(form)).collect(Collectors.joining(" or --form ")) + ".", width, 0, 0));
         }
         text.append("\nSaved as ").append(here.path(saved.toString())).append(" and .md\n");
         text.append(plan.pattern().equals(Candidate.LEAVE) ? "Nothing to do.\n" : plan.stages() > 0

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What a commit says of one stage: no more than is known. */
 class StageMessageTest {
     private static final Plan PLAN = new Plan(Plan.FORMAT, "ts-1", "type-switch", "quay.Office#quote(Vessel)", "quay/Office.java", 3, "picks behaviour by the run-time type of vessel in 3 cases",
-            "strategy", List.of(), List.of(), List.of(), null, "", Map.of(), List.of(), 3, 0, Map.of());
+            "strategy", List.of(), List.of(), List.of(), null, "", Map.of(), "", List.of(), 3, 0, Map.of());
 
     private static String of(boolean compared, String does, int stage, boolean meant) {
         return new StageMessage(PLAN, compared).of(does, stage, 3, meant);

@@ -10,6 +10,7 @@ import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
+import driftwood.refactor.Wishes;
 import driftwood.refactor.Written;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
@@ -81,19 +82,24 @@ public final class JavaRefactorings implements Craft {
     }
 
     @Override
-    public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
+    public Refactoring of(Finding finding, String pattern, Wishes wishes) {
         Refused last = new Refused(without(finding, pattern));
         for (Recipe each : Recipes.of(finding, pattern)) {
-            if (each.goesOn() && !written.isEmpty()) {
+            if (each.goesOn() && !written.isEmpty() || !wishes.form().isEmpty() && !each.forms().contains(wishes.form())) {
                 continue;
             }
             try {
-                return written(each, finding, names);
+                return written(each, finding, wishes);
             } catch (Refused e) {
                 last = e.isOfAnother() ? last : e;
             }
         }
         throw last;
+    }
+
+    @Override
+    public List<String> forms(Finding finding, String pattern) {
+        return Recipes.of(finding, pattern).stream().flatMap(each -> each.forms().stream()).distinct().toList();
     }
 
     /**
@@ -104,28 +110,28 @@ public final class JavaRefactorings implements Craft {
     private record Ground(Map<String, String> texts, Set<String> tests, Compilation compilation, Workspace workspace) {
     }
 
-    private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names) {
+    private Refactoring written(Recipe recipe, Finding finding, Wishes wishes) {
         Set<String> words = new TreeSet<>(recipe.words(finding));
         while (true) {
             try {
-                return written(recipe, finding, names, Set.copyOf(words));
+                return written(recipe, finding, wishes, Set.copyOf(words));
             } catch (Drafting.Wider e) {
                 words.addAll(e.words());
             }
         }
     }
 
-    private Refactoring written(Recipe recipe, Finding finding, Map<String, String> names, Set<String> words) {
+    private Refactoring written(Recipe recipe, Finding finding, Wishes wishes, Set<String> words) {
         try {
             int level = Level.of(site.root()).number();
             if (recipe instanceof EarlyRecipe early) {
                 Ground home = grounds.computeIfAbsent(new Scope(Set.of(), Set.of(finding.file())), this::ground);
-                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), new Terms(names, level, Set.of())));
+                early.probe(new Drafting(finding, home.workspace(), new Script(home.texts()), new Terms(wishes, level, Set.of())));
             }
             Set<String> files = recipe.files(finding);
             Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? words : Set.of(), files), this::ground);
             Script script = new Script(ground.texts());
-            Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(names, level, words));
+            Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(wishes, level, words));
             recipe.write(drafting);
             script.keep(Comments::remarks);
             List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
@@ -137,8 +143,8 @@ public final class JavaRefactorings implements Craft {
             Written all = new Written(stages, ground.texts());
             Refactoring done = new Refactoring(stages, all.originals(), drafting.meant(), drafting.gone(), drafting.closed(),
                     all.counts(TYPE, ground.tests()::contains, drafting.callSites(), drafting.opened())
-                            .circling(PackageCircles.of(stages, ground.texts())), drafting.kinds(), drafting.next());
-            return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), names) : done;
+                            .circling(PackageCircles.of(stages, ground.texts())), drafting.kinds(), drafting.next(), drafting.played());
+            return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), wishes) : done;
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
@@ -153,10 +159,10 @@ public final class JavaRefactorings implements Craft {
     }
 
     /** What another recipe makes of the code as one has left it, behind that. */
-    private Refactoring goneOn(Refactoring first, MovedLines lines, Finding finding, String pattern, Map<String, String> names) {
+    private Refactoring goneOn(Refactoring first, MovedLines lines, Finding finding, String pattern, Wishes wishes) {
         Map<String, String> texts = new LinkedHashMap<>();
         first.files().forEach(file -> first.after(file, first.stages().size()).ifPresent(text -> texts.put(file, text)));
-        return first.and(lines.back(new JavaRefactorings(site, known, texts).of(lines.forth(finding), pattern, names)));
+        return first.and(lines.back(new JavaRefactorings(site, known, texts).of(lines.forth(finding), pattern, wishes)));
     }
 
     /** Which files a recipe looks at: those named, or where none are, all that have one of the words in them. */

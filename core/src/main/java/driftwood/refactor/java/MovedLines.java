@@ -56,7 +56,7 @@ final class MovedLines {
     Refactoring back(Refactoring refactoring) {
         return new Refactoring(refactoring.stages().stream().map(stage -> new Stage(stage.does(), stage.places().stream().map(each -> each.moved(line -> back(each.file(), line))).toList(),
                 stage.files(), stage.meant())).toList(), refactoring.originals(), refactoring.meant(), refactoring.gone(), refactoring.closed(), refactoring.counts(), refactoring.kinds(),
-                refactoring.next().stream().map(each -> each.moved(line -> back(each.file(), line))).toList());
+                refactoring.next().stream().map(each -> each.moved(line -> back(each.file(), line))).toList(), refactoring.played());
     }
 
     private static int feeds(String text) {

@@ -6,6 +6,7 @@ import driftwood.refactor.Refactoring;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
+import driftwood.refactor.Wishes;
 import driftwood.refactor.Written;
 import driftwood.refactor.python.ground.Draft;
 import driftwood.refactor.python.ground.Modules;
@@ -13,7 +14,6 @@ import driftwood.refactor.python.ground.PythonRecipe;
 import driftwood.refactor.python.recipe.PythonRecipes;
 import driftwood.smell.Finding;
 import java.util.List;
-import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
@@ -42,11 +42,11 @@ public final class PythonRefactorings implements Craft {
     }
 
     @Override
-    public Refactoring of(Finding finding, String pattern, Map<String, String> names) {
+    public Refactoring of(Finding finding, String pattern, Wishes wishes) {
         Refused last = new Refused(without(finding, pattern));
         for (PythonRecipe each : PythonRecipes.of(finding, pattern)) {
             try {
-                return written(each, finding, names);
+                return written(each, finding, wishes);
             } catch (Refused e) {
                 last = e;
             }
@@ -54,9 +54,9 @@ public final class PythonRefactorings implements Craft {
         throw last;
     }
 
-    private Refactoring written(PythonRecipe recipe, Finding finding, Map<String, String> names) {
+    private Refactoring written(PythonRecipe recipe, Finding finding, Wishes wishes) {
         Script script = new Script(modules.texts());
-        Draft draft = new Draft(finding, site.program(), modules, script, names);
+        Draft draft = new Draft(finding, site.program(), modules, script, wishes.names());
         try {
             recipe.write(draft);
         } catch (IndexOutOfBoundsException | NoSuchElementException | IllegalArgumentException e) {
@@ -68,6 +68,6 @@ public final class PythonRefactorings implements Craft {
         }
         new Standing(modules.texts()).check(stages);
         Written all = new Written(stages, modules.texts());
-        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), Set.of(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty(), List.of());
+        return new Refactoring(stages, all.originals(), draft.meant(), draft.gone(), Set.of(), all.counts(TYPE, file -> modules.module(file).isTest(), draft.callSites(), draft.opened()), Optional.empty(), List.of(), wishes.names());
     }
 }

@@ -67,7 +67,7 @@ class MovedLinesTest {
     @CsvSource({"1, 1", "2, 2", "3, 3", "4, 5", "7, 6", "8, 7", "15, 14"})
     void placesAreToldByTheLinesOfBefore(int now, int before) {
         Refactoring refactoring = new Refactoring(List.of(new Stage("ask", List.of(new Evidence(FILE, now, now, "here"), new Evidence("quay/Other.java", now, now, "there"),
-                Evidence.fresh(FILE, "new")), Map.of(), false)), Map.of(), List.of(), Set.of(), Set.of(), new Refactoring.Counts(0, 0, 0, 0, 0), Optional.empty(), List.of());
+                Evidence.fresh(FILE, "new")), Map.of(), false)), Map.of(), List.of(), Set.of(), Set.of(), new Refactoring.Counts(0, 0, 0, 0, 0), Optional.empty(), List.of(), Map.of());
         List<Evidence> places = moved().back(refactoring).stages().get(0).places();
         assertThat(places.get(0).line()).isEqualTo(before);
         assertThat(places.get(1).line()).as("of a file that nobody edited").isEqualTo(now);

@@ -4,6 +4,7 @@ import com.sun.source.util.TreePath;
 import driftwood.pattern.NamedValues;
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
+import driftwood.refactor.Wishes;
 import driftwood.smell.Evidence;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -39,16 +41,17 @@ public final class Drafting {
     private final Set<String> closed = new TreeSet<>();
     private final Set<TreePath> callSites = new LinkedHashSet<>();
     private final List<Evidence> next = new ArrayList<>();
+    private final Map<String, String> played;
     private NamedValues kinds;
 
     /**
      * What is known before anything is written.
      *
-     * @param chosen  names that the user gave, by role
+     * @param wishes  of the user
      * @param level   of the language that the project is written in, such as 8 or 17
      * @param words   names that are followed: all files with any of them are at hand
      */
-    public record Terms(Map<String, String> chosen, int level, Set<String> words) {
+    public record Terms(Wishes wishes, int level, Set<String> words) {
     }
 
     public Drafting(Finding finding, Workspace workspace, Script script, Terms terms) {
@@ -56,6 +59,7 @@ public final class Drafting {
         this.workspace = workspace;
         this.script = script;
         this.terms = terms;
+        this.played = new TreeMap<>(terms.wishes().names());
         this.imports = new Imports(workspace, script);
         this.declarations = new Declarations(workspace, script);
         this.constants = new ConstantBodies(workspace, script);
@@ -116,9 +120,14 @@ public final class Drafting {
         }
     }
 
+    /** The form of the pattern that the user asked for; empty for the usual one. */
+    public String form() {
+        return terms.wishes().form();
+    }
+
     /** A name for a role: the user's, or the proposed one. */
     public String name(String role, String proposed) {
-        String name = terms.chosen().getOrDefault(role, proposed);
+        String name = terms.wishes().names().getOrDefault(role, proposed);
         if (!javax.lang.model.SourceVersion.isName(name)) {
             throw new Refused("'" + name + "' cannot be a name of " + role);
         }
@@ -128,7 +137,7 @@ public final class Drafting {
     /** A name for a new type beside another; the user's, or the first proposed one that is free. */
     public String typeName(String role, TypeElement beside, String... proposed) {
         String around = workspace.elements().getPackageOf(beside).getQualifiedName().toString();
-        for (String each : terms.chosen().containsKey(role) ? List.of(terms.chosen().get(role)).toArray(String[]::new) : proposed) {
+        for (String each : terms.wishes().names().containsKey(role) ? List.of(terms.wishes().names().get(role)).toArray(String[]::new) : proposed) {
             String name = name(role, each);
             boolean taken = workspace.elements().getTypeElement(around.isEmpty() ? name : around + "." + name) != null;
             boolean within = ElementFilter.typesIn(beside.getEnclosedElements()).stream().anyMatch(type -> type.getSimpleName().contentEquals(name));
@@ -136,7 +145,7 @@ public final class Drafting {
                 return name;
             }
         }
-        throw new Refused((terms.chosen().containsKey(role) ? "there is a " + terms.chosen().get(role) + " already" : "there is a " + proposed[0] + " already")
+        throw new Refused((terms.wishes().names().containsKey(role) ? "there is a " + terms.wishes().names().get(role) + " already" : "there is a " + proposed[0] + " already")
                 + "; give it another name with --name " + role + "=NAME");
     }
 
@@ -174,6 +183,16 @@ public final class Drafting {
 
     public Optional<NamedValues> kinds() {
         return Optional.ofNullable(kinds);
+    }
+
+    /** Notes what a new part is called, as a plan tells it. */
+    public void plays(String role, String name) {
+        played.put(role, name);
+    }
+
+    /** What new parts are called, by role, where it is not as proposed. */
+    public Map<String, String> played() {
+        return played;
     }
 
     /** Notes where one variant more goes once all is done. */

@@ -2,6 +2,7 @@ package driftwood.refactor.java.ground;
 
 import driftwood.refactor.Refused;
 import driftwood.smell.Finding;
+import java.util.List;
 import java.util.Set;
 
 /** How code of one shape becomes a pattern: in stages, each of which compiles and behaves the same. Stateless. */
@@ -9,6 +10,11 @@ public interface Recipe {
 
     /** Key of the pattern; never blank. */
     String pattern();
+
+    /** The forms that it can give the pattern, the usual one first; empty where there is one only. */
+    default List<String> forms() {
+        return List.of();
+    }
 
     /** Whether findings of this kind are what it is for; whether it fits the code is said by {@link #write}. */
     boolean answers(Finding finding);

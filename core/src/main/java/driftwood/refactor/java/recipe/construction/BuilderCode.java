@@ -6,7 +6,6 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.refactor.Refused;
-import driftwood.refactor.java.ground.Calls.Call;
 import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Constructors;
@@ -26,8 +25,6 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeKind;
 import javax.lang.model.util.ElementFilter;
 
 /** What a type with a builder has more than before: the constructor that takes it, the way in, and the builder itself. */
@@ -41,8 +38,8 @@ public final class BuilderCode {
     private final Unit unit;
     private final ExecutableElement longest;
     private final Parts parts;
+    private final BuilderPlace place;
     private final String builder;
-    private final String entry;
     /** Its type parameters, declared with a space behind them, and as arguments; empty for none. */
     private final String declared;
     private final String arguments;
@@ -62,15 +59,15 @@ public final class BuilderCode {
     }
 
     /** @param longest the constructor whose parameters are the parts */
-    public BuilderCode(Drafting drafting, ExecutableElement longest, Parts parts, String builder, String entry) {
+    public BuilderCode(Drafting drafting, ExecutableElement longest, Parts parts, BuilderPlace place) {
         this.drafting = drafting;
         this.workspace = drafting.workspace();
         this.type = (TypeElement) longest.getEnclosingElement();
         this.unit = workspace.unit(workspace.path(type).orElseThrow());
         this.longest = longest;
         this.parts = parts;
-        this.builder = builder;
-        this.entry = entry;
+        this.place = place;
+        this.builder = place.builder();
         this.declared = drafting.imports().typeParameters(type.getTypeParameters(), unit);
         this.arguments = type.getTypeParameters().isEmpty() ? "" : type.getTypeParameters().stream().map(Object::toString).collect(Collectors.joining(", ", "<", ">"));
         this.inferred = arguments.isEmpty() ? "" : "<>";
@@ -80,7 +77,7 @@ public final class BuilderCode {
     private String typeOf(VariableElement parameter) {
         TreePath path = type.getKind() != ElementKind.RECORD ? workspace.path(parameter).orElseThrow() : ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
                 .filter(each -> each.getSimpleName().equals(parameter.getSimpleName())).findFirst().flatMap(workspace::path).orElseThrow();
-        return workspace.text(new TreePath(path, ((VariableTree) path.getLeaf()).getType()));
+        return place.name(parameter.asType(), workspace.text(new TreePath(path, ((VariableTree) path.getLeaf()).getType())));
     }
 
     private String comment() {
@@ -99,12 +96,17 @@ public final class BuilderCode {
         String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(longest.getParameters()::contains)
                 .filter(element -> each.getLeaf().getKind() == Tree.Kind.IDENTIFIER).map(element -> from + "." + element.getSimpleName())).of(body);
         String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
-        return "private " + type.getSimpleName() + "(" + unit.fixed() + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
+        return place.shared() + type.getSimpleName() + "(" + unit.fixed() + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
     }
 
-    public String entry(String open) {
+    /** Writes the way in and the builder in the stage that is being written. @param open how far they are */
+    public void add(String open) {
+        place.add(entry(open), type(open));
+    }
+
+    private String entry(String open) {
         String required = required((name, of) -> unit.fixed() + of + " " + name);
-        return entryComment(required.isEmpty()) + open + "static " + declared + builder + arguments + " " + entry + "(" + required + ") {\n    return new "
+        return entryComment(required.isEmpty()) + open + "static " + declared + builder + arguments + " " + place.entry() + "(" + required + ") {\n    return new "
                 + builder + inferred + "(" + required((name, of) -> name) + ");\n}";
     }
 
@@ -135,33 +137,33 @@ public final class BuilderCode {
         return String.join(", ", all);
     }
 
-    public String type(String open) {
+    private String type(String open) {
         String comment = comment();
-        StringBuilder text = new StringBuilder("/** Takes the parts of " + article(type) + " by name, and builds it. */\n" + open + "static final class " + builder + declared.strip() + " {\n");
+        StringBuilder text = new StringBuilder("/** Takes the parts of " + article(type) + " by name, and builds it. */\n" + open + place.kept() + builder + declared.strip() + " {\n");
         StringBuilder steps = new StringBuilder();
         for (int i = 0; i < parts.defaults().size(); i++) {
             String name = longest.getParameters().get(i).getSimpleName().toString();
             String of = typeOf(longest.getParameters().get(i));
             boolean needed = parts.isFirst(i);
-            String value = parts.defaults().get(i);
-            text.append("    private ").append(needed ? "final " : "").append(of).append(' ').append(name).append(value == null || USUAL.contains(value) ? "" : " = " + value).append(";\n");
+            String value = place.value(parts.defaults().get(i));
+            text.append("    ").append(place.shared()).append(needed ? "final " : "").append(of).append(' ').append(name).append(value == null || USUAL.contains(value) ? "" : " = " + value).append(";\n");
             if (!needed) {
                 String said = Comments.ofParameter(comment, name);
                 steps.append(said.isEmpty() ? "" : "\n    /** @param " + name + " " + said + " */").append("\n    ").append(open).append(builder).append(arguments).append(' ').append(name).append('(').append(unit.fixed()).append(of).append(' ')
                         .append(name).append(") {\n        this.").append(name).append(" = ").append(name).append(";\n").append(parts.told().contains(i) ? "        missing.remove(\"" + name + "\");\n" : "").append("        return this;\n    }\n");
             }
         }
-        text.append(missing()).append("\n    private ").append(builder).append('(').append(required((name, of) -> unit.fixed() + of + " " + name)).append(") {\n");
+        text.append(missing()).append("\n").append(place.hasEntry() ? "" : entryComment(required((name, of) -> name).isEmpty()).indent(4)).append("    ").append(place.begun(open)).append(builder).append('(').append(required((name, of) -> unit.fixed() + of + " " + name)).append(") {\n");
         text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
-        String thrown = drafting.imports().thrown(longest.getThrownTypes(), unit);
+        String thrown = place.thrown(longest.getThrownTypes());
         return text.append("\n    ").append(open).append(type.getSimpleName()).append(arguments).append(" build()").append(thrown).append(" {\n").append(check()).append("        return new ").append(type.getSimpleName()).append(inferred).append('(')
                 .append(type.getKind() == ElementKind.RECORD ? Imports.arguments(longest.getParameters()) : "this").append(");\n    }\n}").toString();
     }
 
     /** Names of the parts that nobody has said yet. */
     private String missing() {
-        return parts.told().isEmpty() ? "" : "    private final " + drafting.imports().platform("java.util.Set", unit) + "<String> missing = new " + drafting.imports().platform("java.util.TreeSet", unit) + "<>("
-                + drafting.imports().platform("java.util.Arrays", unit) + ".asList(" + parts.told().stream().sorted().map(each -> "\"" + longest.getParameters().get(each).getSimpleName() + "\"").collect(Collectors.joining(", ")) + "));\n";
+        return parts.told().isEmpty() ? "" : "    private final " + place.platform("java.util.Set") + "<String> missing = new " + place.platform("java.util.TreeSet") + "<>("
+                + place.platform("java.util.Arrays") + ".asList(" + parts.told().stream().sorted().map(each -> "\"" + longest.getParameters().get(each).getSimpleName() + "\"").collect(Collectors.joining(", ")) + "));\n";
     }
 
     private String check() {
@@ -182,20 +184,5 @@ public final class BuilderCode {
             }
             Constructors.refuseAnnotated(each);
         }
-    }
-
-    /** The type that a call creates, with the dot, and what stands for its type parameters, which a chain of steps would lose. */
-    public static String created(Drafting drafting, Call call) {
-        Workspace workspace = drafting.workspace();
-        Unit site = workspace.unit(call.path());
-        String name = workspace.text(call.name()).replaceFirst("(?s)\\s*<.*", "") + ".";
-        if (!(workspace.trees().getTypeMirror(call.path()) instanceof DeclaredType made) || made.getTypeArguments().isEmpty()) {
-            return name;
-        }
-        if (made.getTypeArguments().stream().anyMatch(each -> each.getKind() != TypeKind.DECLARED && each.getKind() != TypeKind.ARRAY && each.getKind() != TypeKind.TYPEVAR
-                || each.toString().contains("capture"))) {
-            throw new Refused("what stands for the type parameters at " + site.file() + ":" + site.line(workspace.from(call.path())) + " cannot be written down");
-        }
-        return name + made.getTypeArguments().stream().map(each -> drafting.imports().name(each, site)).collect(Collectors.joining(", ", "<", ">"));
     }
 }

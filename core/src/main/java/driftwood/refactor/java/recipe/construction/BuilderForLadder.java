@@ -45,6 +45,11 @@ public final class BuilderForLadder implements Recipe {
     }
 
     @Override
+    public List<String> forms() {
+        return List.of(BuilderPlace.STATIC_ENTRY, BuilderPlace.NESTED, BuilderPlace.SEPARATE);
+    }
+
+    @Override
     public boolean answers(Finding finding) {
         return finding.detail() instanceof Ladder || finding.detail() instanceof Parameters;
     }
@@ -81,8 +86,7 @@ public final class BuilderForLadder implements Recipe {
         /** Positions of required parts that are told by name. */
         private final Set<Integer> told = new TreeSet<>();
         private final ChainedCalls chained;
-        private final String builder;
-        private final String entry;
+        private final BuilderPlace place;
 
         Building(Drafting drafting, TypeElement type, List<ExecutableElement> ladder) {
             this.drafting = drafting;
@@ -94,11 +98,7 @@ public final class BuilderForLadder implements Recipe {
             this.ladder = ladder;
             this.chained = new ChainedCalls(drafting, ladder, longest);
             refuse();
-            this.builder = drafting.name("builder", "Builder");
-            this.entry = drafting.name("entry", "builder");
-            if (type.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(builder) || each.getSimpleName().contentEquals(entry))) {
-                throw new Refused(type.getSimpleName() + " has a " + builder + " or " + entry + "() already");
-            }
+            this.place = new BuilderPlace(drafting, type);
             this.calls = new Calls(workspace).of(new LinkedHashSet<>(ladder)).stream().filter(each -> !isWithinLadder(each)).toList();
             decideDefaults();
         }
@@ -173,15 +173,15 @@ public final class BuilderForLadder implements Recipe {
         }
 
         void write() {
-            script.stage("Add " + type.getSimpleName() + "." + builder + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
+            script.stage("Add " + place.told() + ", with what the constructors fill in as defaults", List.of(workspace.place(home, "its builder")));
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
-            BuilderCode code = new BuilderCode(drafting, longest, new BuilderCode.Parts(defaults, told), builder, entry);
+            BuilderCode code = new BuilderCode(drafting, longest, new BuilderCode.Parts(defaults, told), place);
             boolean record = type.getKind() == ElementKind.RECORD;
             if (!record) {
                 drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
                 tellNothingApart();
             }
-            drafting.declarations().add(home, code.entry(open) + "\n\n" + code.type(open), Where.END);
+            code.add(open);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());
             boolean kept = false;
             for (Call each : calls) {
@@ -241,7 +241,7 @@ public final class BuilderForLadder implements Recipe {
             steps.add(".build()");
             Unit site = workspace.unit(call.path());
             int from = workspace.from(call.path());
-            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, BuilderCode.created(drafting, call) + entry + "(" + String.join(", ", first) + ")", steps));
+            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, place.begin(call.path(), workspace.text(call.name()), String.join(", ", first)), steps));
         }
 
         private boolean isFirst(int at) {

@@ -36,6 +36,11 @@ public final class BuilderForParts implements Recipe {
     }
 
     @Override
+    public List<String> forms() {
+        return List.of(BuilderPlace.STATIC_ENTRY, BuilderPlace.NESTED);
+    }
+
+    @Override
     public boolean answers(Finding finding) {
         return finding.detail() instanceof Unfinished;
     }
@@ -56,8 +61,8 @@ public final class BuilderForParts implements Recipe {
         private final LaterParts later;
         private final TypeElement type;
         private final String name;
+        private final BuilderPlace place;
         private final String builder;
-        private final String entry;
         private final String open;
         private final List<Site> sites;
         /** The fields of what only some set, by their setters. */
@@ -69,16 +74,13 @@ public final class BuilderForParts implements Recipe {
             this.later = later;
             this.type = later.type;
             this.name = type.getSimpleName().toString();
-            this.builder = drafting.name("builder", "Builder");
-            this.entry = drafting.name("entry", "builder");
+            this.place = new BuilderPlace(drafting, type);
+            this.builder = place.builder();
             this.open = type.getModifiers().contains(Modifier.PUBLIC) ? "public " : "";
             boolean inner = type.getEnclosingElement().getKind().isClass() && !type.getModifiers().contains(Modifier.STATIC);
             if (inner || !type.getTypeParameters().isEmpty() || !later.constructor.getThrownTypes().isEmpty()) {
                 throw new Refused(name + (inner ? " is an inner class: each belongs to an object of " + type.getEnclosingElement().getSimpleName()
                         : type.getTypeParameters().isEmpty() ? "'s constructor throws " + later.constructor.getThrownTypes().get(0) : " has type parameters"));
-            }
-            if (type.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(builder) || each.getSimpleName().contentEquals(entry))) {
-                throw new Refused(name + " has a " + builder + " or " + entry + "() already");
             }
             this.sites = later.sites(true);
             sites.stream().flatMap(each -> each.values().keySet().stream()).filter(each -> !later.needed.containsKey(each)).distinct()
@@ -103,8 +105,10 @@ public final class BuilderForParts implements Recipe {
         }
 
         void write() {
-            drafting.script().stage("Add " + name + "." + builder + ", which takes all parts and makes the whole in its last step", List.of(workspace.place(later.home, "its builder")));
-            drafting.declarations().add(later.home, entry(), Where.CONSTRUCTORS);
+            drafting.script().stage("Add " + place.told() + ", which takes all parts and makes the whole in its last step", List.of(workspace.place(later.home, "its builder")));
+            if (place.hasEntry()) {
+                drafting.declarations().add(later.home, entry(), Where.CONSTRUCTORS);
+            }
             drafting.declarations().add(later.home, type(), Where.END);
             drafting.script().stage("Let those who create one say its parts by name", sites.stream().map(each -> workspace.place(each.creation(), "uses the builder")).toList());
             sites.forEach(this::redirect);
@@ -139,7 +143,7 @@ public final class BuilderForParts implements Recipe {
         }
 
         private String entry() {
-            return "/** Begins " + BuilderCode.article(type) + " with the parts that each must have. */\n" + open + "static " + builder + " " + entry + "(" + String.join(", ", required()) + ") {\n    return new " + builder + "("
+            return "/** Begins " + BuilderCode.article(type) + " with the parts that each must have. */\n" + open + "static " + builder + " " + place.entry() + "(" + String.join(", ", required()) + ") {\n    return new " + builder + "("
                     + String.join(", ", names()) + ");\n}";
         }
 
@@ -154,7 +158,7 @@ public final class BuilderForParts implements Recipe {
                 steps.append("\n    ").append(open).append(builder).append(' ').append(part).append('(').append(later.unit.fixed()).append(of).append(' ').append(part).append(") {\n        this.")
                         .append(part).append(" = ").append(part).append(";\n        return this;\n    }\n");
             });
-            text.append("\n    private ").append(builder).append('(').append(String.join(", ", required())).append(") {\n");
+            text.append("\n    ").append(place.begun(open)).append(builder).append('(').append(String.join(", ", required())).append(") {\n");
             names().forEach(each -> text.append("        this.").append(each).append(" = ").append(each).append(";\n"));
             text.append("    }\n").append(steps);
             String made = names().contains("made") || optional.values().stream().anyMatch(each -> each.getSimpleName().contentEquals("made")) ? "whole" : "made";
@@ -186,7 +190,7 @@ public final class BuilderForParts implements Recipe {
             site.values().keySet().stream().filter(optional::containsKey).forEach(each -> steps.add("." + optional.get(each).getSimpleName() + "(" + later.value(site, each) + ")"));
             steps.add(".build()");
             int from = workspace.from(site.creation());
-            String start = workspace.text(new TreePath(site.creation(), creation.getIdentifier())) + "." + entry + "(" + String.join(", ", first) + ")";
+            String start = place.begin(site.creation(), workspace.text(new TreePath(site.creation(), creation.getIdentifier())), String.join(", ", first));
             drafting.script().replace(file.file(), from, workspace.to(site.creation()), file.chain(from, start, steps));
             later.unset(site);
         }

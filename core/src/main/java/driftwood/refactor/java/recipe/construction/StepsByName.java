@@ -35,6 +35,11 @@ public final class StepsByName implements CrossedRecipe {
     }
 
     @Override
+    public List<String> forms() {
+        return List.of(BuilderPlace.STATIC_ENTRY, BuilderPlace.NESTED, BuilderPlace.SEPARATE);
+    }
+
+    @Override
     public void write(Drafting drafting) {
         Workspace workspace = drafting.workspace();
         Swap fact = (Swap) drafting.finding().detail();
@@ -63,8 +68,7 @@ public final class StepsByName implements CrossedRecipe {
         private final Set<Integer> told;
         private final List<Call> calls;
         private final CrossedCall crossed;
-        private final String builder;
-        private final String entry;
+        private final BuilderPlace place;
 
         Naming(Drafting drafting, ExecutableElement constructor, Set<Integer> crossed) {
             this.drafting = drafting;
@@ -79,11 +83,7 @@ public final class StepsByName implements CrossedRecipe {
             if (!isBuilt(this.crossed.call())) {
                 throw new Refused("the call hands its arguments to a constructor of the same object, where a builder has no place; types of their own for what is mixed up are the way here");
             }
-            this.builder = drafting.name("builder", "Builder");
-            this.entry = drafting.name("entry", "builder");
-            if (type.getEnclosedElements().stream().anyMatch(each -> each.getSimpleName().contentEquals(builder) || each.getSimpleName().contentEquals(entry))) {
-                throw new Refused(type.getSimpleName() + " has a " + builder + " or " + entry + "() already");
-            }
+            this.place = new BuilderPlace(drafting, type);
             // Many parts in a row would be mixed up again.
             boolean all = constructor.getParameters().size() - crossed.size() > MOST_FIRST;
             this.told = new TreeSet<>(crossed);
@@ -98,16 +98,16 @@ public final class StepsByName implements CrossedRecipe {
 
         void write() {
             crossed.correct();
-            script.stage("Add " + type.getSimpleName() + "." + builder + ", which is told by name what was mixed up", List.of(workspace.place(home, "its builder")));
+            script.stage("Add " + place.told() + ", which is told by name what was mixed up", List.of(workspace.place(home, "its builder")));
             String open = Drafting.visibility(constructor);
             List<String> none = Collections.nCopies(constructor.getParameters().size(), null);
-            BuilderCode code = new BuilderCode(drafting, constructor, new BuilderCode.Parts(none, told), builder, entry);
+            BuilderCode code = new BuilderCode(drafting, constructor, new BuilderCode.Parts(none, told), place);
             boolean record = type.getKind() == ElementKind.RECORD;
             if (!record) {
                 refuseAmbiguous();
                 drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
             }
-            drafting.declarations().add(home, code.entry(open) + "\n\n" + code.type(open), Where.END);
+            code.add(open);
             List<Call> building = calls.stream().filter(Naming::isBuilt).toList();
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", building.stream().map(each -> workspace.place(each.path(), "uses the builder")).toList());
             building.forEach(this::redirect);
@@ -147,7 +147,7 @@ public final class StepsByName implements CrossedRecipe {
             Purity.refuseReordered(workspace, call.arguments(), order);
             steps.add(".build()");
             int from = workspace.from(call.path());
-            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, BuilderCode.created(drafting, call) + entry + "(" + String.join(", ", first) + ")", steps));
+            script.replace(site.file(), from, workspace.to(call.path()), site.chain(from, place.begin(call.path(), workspace.text(call.name()), String.join(", ", first)), steps));
         }
     }
 }

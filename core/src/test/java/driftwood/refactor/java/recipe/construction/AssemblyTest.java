@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
+import driftwood.refactor.Wishes;
 import driftwood.refactor.java.Attributed;
 import driftwood.refactor.java.ground.Drafting;
 import java.util.Map;
@@ -20,7 +21,7 @@ class AssemblyTest {
 
     private static Drafting drafting(Set<String> followed, String... sources) {
         Attributed given = Attributed.of(sources);
-        return new Drafting(null, given.workspace(), new Script(given.texts()), new Drafting.Terms(Map.of(), 17, followed));
+        return new Drafting(null, given.workspace(), new Script(given.texts()), new Drafting.Terms(Wishes.NONE, 17, followed));
     }
 
     private static Assembly of(Set<String> followed, String... sources) {
