@@ -145,11 +145,15 @@ class CommandsTest {
     }
 
     @Test
-    void leavingItCanBePlannedToo() throws IOException {
+    void theFormOfABuilderCanBeChosen() throws IOException {
         assertThat(InProcess.run("plan", idOf("telescoping-constructor"), "--form", "separate", "--project", project).out())
                 .contains("builder: BerthBuilder  (new)", "Its form is separate; another one: --form static-entry or --form nested.");
         assertThat(InProcess.run("plan", idOf("telescoping-constructor"), "--form", "tidal", "--project", project).err())
                 .contains("builder has no form 'tidal' for this telescoping-constructor; its forms are static-entry, nested, separate.");
+    }
+
+    @Test
+    void leavingItCanBePlannedToo() throws IOException {
         assertThat(InProcess.run("plan", idOf("null-check"), "--pattern", "leave-it", "--project", project).out())
                 .contains("\u2192 leave-it", "The advice is to leave it.");
     }
