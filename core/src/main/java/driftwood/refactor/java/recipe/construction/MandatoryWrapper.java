@@ -12,10 +12,12 @@ import driftwood.refactor.java.ground.Constructors;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
+import driftwood.refactor.java.ground.Openings;
 import driftwood.refactor.java.ground.Recipe;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
+import driftwood.refactor.java.recipe.construction.GatheredParts.Gathering;
 import driftwood.smell.Finding;
 import driftwood.smell.TypeFacts.Wrapping;
 import java.util.ArrayList;
@@ -29,7 +31,10 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 
-/** decorator: one creation routine makes the wrapped object and its wrapper; nobody can make one without the other. */
+/**
+ * decorator: one creation routine makes the wrapped object and its wrapper; nobody can make one without the other. Where what is wrapped is a
+ * composite, that routine keeps it small as well.
+ */
 public final class MandatoryWrapper implements Recipe {
 
     @Override
@@ -72,19 +77,18 @@ public final class MandatoryWrapper implements Recipe {
             }
         }
         TypeMirror common = common(workspace, wrapped, wrapper);
-        drafting.script().stage("Add " + wrapped.getSimpleName() + "." + name + "(), which puts the " + wrapper.getSimpleName() + " around it", List.of(workspace.place(workspace.path(wrapped).orElseThrow(), "made here")));
-        for (ExecutableElement each : constructors) {
-            if (each.isVarArgs()) {
-                throw new Refused("a constructor takes any number of arguments");
-            }
-            if (!calls.stream().anyMatch(call -> each.equals(workspace.element(call.path())))) {
-                continue;
-            }
+        List<ExecutableElement> called = constructors.stream().filter(each -> calls.stream().anyMatch(call -> each.equals(workspace.element(call.path())))).toList();
+        Optional<Gathering> gathering = called.size() == 1 && workspace.types().asElement(common) instanceof TypeElement component
+                ? new GatheredParts(drafting, wrapped, wrapper, component).of(called.get(0)) : Optional.empty();
+        drafting.script().stage("Add " + wrapped.getSimpleName() + "." + name + "(), which " + gathering.map(each -> each.does() + ", and ").orElse("") + "puts the " + wrapper.getSimpleName() + " around it", List.of(workspace.place(workspace.path(wrapped).orElseThrow(), "made here")));
+        gathering.ifPresent(each -> new Openings(drafting).openBeside(each.needed()));
+        for (ExecutableElement each : called) {
             String parameters = drafting.imports().parameters(each.getParameters(), unit);
-            String arguments = Imports.arguments(each.getParameters());
+            String arguments = gathering.map(Gathering::handed).orElse(Imports.arguments(each.getParameters()));
             String thrown = drafting.imports().thrown(each.getThrownTypes(), unit);
             drafting.declarations().add(workspace.path(wrapped).orElseThrow(), "/** Makes one that nobody can reach but through its " + wrapper.getSimpleName() + ". */\n" + open(wrapped, each) + "static " + drafting.imports().name(common, unit) + " "
-                    + name + "(" + parameters + ")" + thrown + " {\n    return new " + drafting.imports().name(wrapper, unit) + (wrapper.getTypeParameters().isEmpty() ? "" : "<>") + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
+                    + name + "(" + (each.isVarArgs() ? parameters.replaceFirst("\\[\\] (?=\\w+$)", "... ") : parameters) + ")" + thrown + " {\n" + gathering.map(parts -> parts.code().indent(4)).orElse("") + "    return new " + drafting.imports().name(wrapper, unit)
+                    + (wrapper.getTypeParameters().isEmpty() ? "" : "<>") + "(new " + wrapped.getSimpleName() + "(" + arguments + "));\n}", Where.CONSTRUCTORS);
         }
         drafting.script().stage("Let those who wrap it themselves call it", guarded.stream().map(each -> workspace.place(each.path(), "wraps it")).toList());
         guarded.forEach(each -> {
