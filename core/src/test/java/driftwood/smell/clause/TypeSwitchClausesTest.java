@@ -49,6 +49,35 @@ class TypeSwitchClausesTest extends Clauses {
                     int fee() { return 3; }
                 }
                 """);
+        java("texts put together of what each type has").has("""
+                package quay;
+                interface Vessel { }
+                record Tug(int power) implements Vessel { }
+                class Tanker implements Vessel {
+                    int tonnage;
+                }
+                class Board {
+                    String line(Vessel v) {
+                        if (v instanceof Tug t) return "Tug of " + t.power(); // <- type-switch
+                        if (v instanceof Tanker) return "Tanker, " + ((Tanker) v).tonnage + " t";
+                        return "Vessel";
+                    }
+                }
+                """);
+        java("texts that are looked up by type").hasNot("""
+                package quay;
+                interface Vessel { }
+                record Tug(int power) implements Vessel { }
+                record Tanker(int tonnage) implements Vessel { }
+                class Board {
+                    static final String SIGN = "#";
+                    String line(Vessel v) {
+                        if (v instanceof Tug) return "Tug " + SIGN;
+                        if (v instanceof Tanker) return "Tanker " + SIGN;
+                        return "Vessel";
+                    }
+                }
+                """);
         java("switch on enum field with statements").has("""
                 package quay;
                 enum Kind {

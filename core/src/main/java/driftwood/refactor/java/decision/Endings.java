@@ -100,12 +100,13 @@ record Endings(Workspace workspace, Decision decision) {
 
     /** The value in the last statement of an arm where it is given to a variable so, and nothing else in the arm names that. */
     static Optional<TreePath> last(Workspace workspace, Arm arm, VariableElement variable, Tree.Kind how) {
-        if (arm.body().isEmpty()) {
-            return Optional.empty();
-        }
-        TreePath last = arm.body().get(arm.body().size() - 1);
-        long uses = arm.body().stream().mapToLong(each -> workspace.uses().of(variable, each).size()).sum();
-        if (uses != 1 || !(last.getLeaf() instanceof ExpressionStatementTree evaluate) || !isEnding(evaluate, how)) {
+        return arm.body().stream().mapToLong(each -> workspace.uses().of(variable, each).size()).sum() == 1 ? given(workspace, arm, variable, how) : Optional.empty();
+    }
+
+    /** The same whatever else in the arm names the variable, the value itself too. */
+    static Optional<TreePath> given(Workspace workspace, Arm arm, VariableElement variable, Tree.Kind how) {
+        TreePath last = arm.body().isEmpty() ? null : arm.body().get(arm.body().size() - 1);
+        if (last == null || !(last.getLeaf() instanceof ExpressionStatementTree evaluate) || !isEnding(evaluate, how)) {
             return Optional.empty();
         }
         TreePath set = new TreePath(last, evaluate.getExpression());

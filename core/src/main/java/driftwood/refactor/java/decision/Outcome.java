@@ -269,7 +269,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         if (kind == OutcomeKind.VALUE && !(last.getLeaf() instanceof StatementTree)) {
             return "return " + unit.bare(rewriting.of(last), unit.indentAt(workspace.from(last))) + ";";
         }
-        Optional<TreePath> set = kind.ending().flatMap(how -> Endings.last(workspace, arm, variable, how));
+        Optional<TreePath> set = kind.ending().flatMap(how -> needsOld && kind == OutcomeKind.SETS ? Endings.given(workspace, arm, variable, how) : Endings.last(workspace, arm, variable, how));
         boolean drops = kind == OutcomeKind.ACTS && last.getLeaf() instanceof ReturnTree;
         List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
         String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], Comments.trailing(unit.text(), workspace.to(kept.get(kept.size() - 1)))), unit.indentAt(arm.whole()[0])).replaceFirst("^(\\s*\\n)+", "");

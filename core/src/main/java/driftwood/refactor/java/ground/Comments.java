@@ -1,6 +1,7 @@
 package driftwood.refactor.java.ground;
 
 import com.sun.source.util.TreePath;
+import driftwood.pattern.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -95,13 +96,23 @@ public final class Comments {
 
     /** A doc comment whose {@code @return} says what the result is instead, where it said that it is null at times. */
     public static String returning(String comment, String instead) {
-        return RETURN.matcher(comment).replaceAll(said -> Matcher.quoteReplacement(
-                said.group().replaceAll("(?<=(?:\\bor|\\botherwise|\\belse|\\bbe|@return|[;,]) )(?:\\{@code null\\}|<code>null</code>|<tt>null</tt>|null\\b)", instead)));
+        return RETURN.matcher(described(comment, instead)).replaceAll(said -> Matcher.quoteReplacement(
+                said.group().replaceAll("(?<=(?:\\bor|\\botherwise|\\belse|\\bbe|@return|[;,]) )" + NULL, instead)));
+    }
+
+    private static final String NULL = "(?:\\{@code null\\}|<code>null</code>|<tt>null</tt>|null\\b)";
+
+    /** With what it says before its tags of a result that is null at times said so instead. */
+    private static String described(String comment, String instead) {
+        Matcher tag = Pattern.compile("(?m)^\\s*\\*\\s*@|\\s@(?:return|param|throws)\\b").matcher(comment);
+        int end = comment.startsWith("/**") ? tag.find() ? tag.start() : comment.length() : 0;
+        return comment.substring(0, end).replaceAll("(?<=(?:\\bor|\\botherwise|\\belse|\\b[Rr]eturns|\\b[Gg]ives) )" + NULL, instead)
+                .replaceAll("(?<=[*.] {1,3})(?:Null|\\{@code null\\}|<code>null</code>)(?= (?:where|if|when|unless|for|as)\\b)", Words.upper(instead)) + comment.substring(end);
     }
 
     /** A doc comment whose {@code @return} says that the result is optional, where it said that it is null at times. */
     public static String optional(String comment) {
-        return RETURN.matcher(comment).replaceAll(said -> Matcher.quoteReplacement(said.group()
+        return RETURN.matcher(described(comment, "an empty Optional")).replaceAll(said -> Matcher.quoteReplacement(said.group()
                 .replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>", "{@code Optional.empty()}").replaceAll("(\\bor|\\botherwise|\\belse|@return|[;,]) null\\b", "$1 an empty Optional")));
     }
 }

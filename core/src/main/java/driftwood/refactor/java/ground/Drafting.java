@@ -32,6 +32,7 @@ public final class Drafting {
     private final ConstantBodies constants;
     private static final int RECORDS = 16;
     private static final int SHORT_FORMS = 9;
+    private static final int EMPTINESS = 11;
 
     private final Terms terms;
     private final List<String> meant = new ArrayList<>();
@@ -96,6 +97,11 @@ public final class Drafting {
     /** Whether the platform has {@code List.of} and {@code Objects.requireNonNullElse}, and whatever else came with them. */
     public boolean hasShortForms() {
         return terms.level() >= SHORT_FORMS;
+    }
+
+    /** Whether an optional value can be asked for whether it is empty. */
+    public boolean hasEmptiness() {
+        return terms.level() >= EMPTINESS;
     }
 
     /** The recipe begins anew with more files at hand: it came to names that it does not follow yet. */

@@ -147,7 +147,7 @@ public final class StateSwitch implements Detector {
         Drag drag = Drag.of(operations.size(), 1, states.size())
                 .risk(!moves.isEmpty(), 0.3, "its routines also change it")
                 .risk(forgotten > 0, 0.5, Listing.count(forgotten, "routine") + (forgotten == 1 ? " forgets" : " forget")
-                        + " a state and silently do nothing for it").build();
+                        + (forgotten == 1 ? " a state and silently does nothing for it" : " a state and silently do nothing for it")).build();
         Chain first = operations.get(0).chain();
         List<Place> others = new ArrayList<>();
         for (Operation operation : operations.subList(1, operations.size())) {

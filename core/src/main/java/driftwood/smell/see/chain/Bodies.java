@@ -1,5 +1,6 @@
 package driftwood.smell.see.chain;
 
+import driftwood.smell.Chain.Label;
 import driftwood.smell.Chain.Product;
 import driftwood.smell.Chain.Work;
 import driftwood.tree.*;
@@ -79,6 +80,12 @@ final class Bodies implements TreeVisitor<Work> {
         }
         boolean configured = statements.get(0) instanceof Local && statements.size() == 2 && product(body).isPresent();
         return configured ? Work.CREATES : Work.ACTS;
+    }
+
+    /** What an arm does: one for a type, which puts a text together of what that type has, tells what the type itself could tell. @param own labels */
+    Work work(List<Node> body, List<Label> own) {
+        Work work = work(body);
+        return work == Work.LOOKS_UP && own.stream().anyMatch(each -> each.kind() == Label.Kind.TYPE) && Lookups.isPutTogether(statements(body).get(0)) ? Work.ACTS : work;
     }
 
     /** Whether statements in a row are work of their own rather than the making of one thing: many, or with a loop or choice among them. */

@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
 /** Finds the chains of one file. Each statement or expression belongs to one chain at most. */
 public final class ChainWalk extends Walk {
     /** Detectors that share it share its sightings. */
-    public static final Seer<Chain> SEER = new Seer<>("chain", 20, Chain.class, file -> new ChainWalk(file).chains());
+    public static final Seer<Chain> SEER = new Seer<>("chain", 21, Chain.class, file -> new ChainWalk(file).chains());
 
     /** A line of preparation or of logging, and one more, make a factory no other thing. */
     private static final int PREPARED = 2;
@@ -194,7 +194,7 @@ public final class ChainWalk extends Walk {
         List<Node> statements = Bodies.statements(body);
         String does = statements.isEmpty() ? "" : withoutEnd(file.brief(statements.get(0)));
         return new Chain.Arm(file.lines().lineOf(start), file.lines().lineOf(Math.max(start, end - 1)), own, guarded,
-                bodies.work(body), does, bodies.product(body), Bodies.casts(body, about), armCalls.of(asked, body), Stores.of(statements, file));
+                bodies.work(body, own), does, bodies.product(body), Bodies.casts(body, about), armCalls.of(asked, body), Stores.of(statements, file));
     }
 
     private static String withoutEnd(String statement) {

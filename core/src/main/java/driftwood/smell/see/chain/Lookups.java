@@ -4,12 +4,14 @@ import driftwood.tree.Binary;
 import driftwood.tree.Call;
 import driftwood.tree.Cast;
 import driftwood.tree.EqualityTest;
+import driftwood.tree.Jump;
 import driftwood.tree.Literal;
 import driftwood.tree.LiteralKind;
 import driftwood.tree.Member;
 import driftwood.tree.Name;
 import driftwood.tree.Node;
 import driftwood.tree.NullTest;
+import driftwood.tree.Return;
 import driftwood.tree.Sequence;
 import driftwood.tree.TreeVisitor;
 import driftwood.tree.Unary;
@@ -26,6 +28,16 @@ final class Lookups implements TreeVisitor<Boolean> {
 
     static boolean isLookup(Node value) {
         return value.accept(INSTANCE);
+    }
+
+    /** Whether a statement gives a text that is put together of parts of an object. */
+    static boolean isPutTogether(Node statement) {
+        Node value = statement instanceof Return back ? back.value().orElse(back) : statement instanceof Jump jump ? jump.value().orElse(jump) : statement;
+        return value instanceof Binary sum && isText(sum) && hasPart(sum);
+    }
+
+    private static boolean hasPart(Node node) {
+        return node instanceof Binary sum ? hasPart(sum.left()) || hasPart(sum.right()) : node instanceof Call call && call.receiver().isPresent() || node instanceof Member;
     }
 
     @Override

@@ -44,6 +44,16 @@ class CommentsTest {
                 """);
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+            "/** Null where it was not seen. */ | /** An empty Optional where it was not seen. */",
+            "/** The pilot, or {@code null}. @param a may be null */ | /** The pilot, or an empty Optional. @param a may be null */",
+            "/** Fails if a is null. Returns null if none. */ | /** Fails if a is null. Returns an empty Optional if none. */",
+            "/** Null pilots are left out. */ | /** Null pilots are left out. */", "// or null | // or null"})
+    void whatIsNullIsSaidAnew(String before, String after) {
+        assertThat(Comments.optional(before)).isEqualTo(after);
+    }
+
     @Test
     void aCommentThatSaidNothingElseGoes() {
         assertThat(Comments.without("/** @param a one */\n", "a")).isEmpty();

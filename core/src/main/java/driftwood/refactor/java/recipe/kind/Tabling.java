@@ -3,10 +3,12 @@ package driftwood.refactor.java.recipe.kind;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Handlers;
 import driftwood.pattern.Words;
 import driftwood.refactor.Refused;
+import driftwood.refactor.java.decision.Completion;
 import driftwood.refactor.java.decision.Decision.Arm;
 import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.Decision;
@@ -284,12 +286,25 @@ final class Tabling {
         String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), handler.endsWith("Maker") ? "maker" : ofObjects ? "rule" : type.declaration().isPresent() ? "handler" : "found");
         String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
         StringBuilder text = new StringBuilder(type.name() + " " + local + " = " + (guarded ? subject + " == null ? null : " : "") + table + ".get(" + asked + ");\n");
+        int from = decision.from();
         String use = outcome.use(local + apply).replace("\n", "\n    ");
         if (outcome.kind() == OutcomeKind.RETURNS) {
             text.append("if (").append(local).append(" != null) {\n    ").append(use).append("\n}\n").append(today);
+        } else if (!today.isEmpty() && !Completion.canComplete(decision.otherwise().orElseThrow().body())) {
+            Optional<TreePath> declared = declared();
+            String set = outcome.use(local + apply);
+            text.append("if (").append(local).append(" == null) {\n    ").append(today.replace("\n", "\n    ")).append("\n}\n")
+                    .append(declared.map(each -> workspace.text(each).replaceFirst("\\s*;$", "") + set.substring(outcome.target().length())).orElse(set));
+            from = declared.map(workspace::from).orElse(from);
         } else {
             text.append("if (").append(local).append(" != null) {\n    ").append(use).append("\n}").append(today.isEmpty() ? "" : " else {\n    " + today.replace("\n", "\n    ") + "\n}");
         }
-        drafting.script().replace(unit.file(), decision.from(), decision.to(), unit.styled(text.toString().stripTrailing(), indent).substring(indent.length()));
+        drafting.script().replace(unit.file(), from, decision.to(), unit.styled(text.toString().stripTrailing(), indent).substring(indent.length()));
+    }
+
+    /** The declaration right before, of the local that the arms set: it is declared with its value, where all others are refused first. */
+    private Optional<TreePath> declared() {
+        return outcome.declaredBefore(workspace, decision).filter(each -> ((VariableTree) each.getLeaf()).getInitializer() == null
+                && unit.text().substring(workspace.to(each), decision.from()).isBlank());
     }
 }

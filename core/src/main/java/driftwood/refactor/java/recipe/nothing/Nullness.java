@@ -21,6 +21,11 @@ final class Nullness {
         return type.toString().replaceAll("@[\\w.]+(\\([^()]*\\))?,? ?", "").replaceAll("\\b[a-z_][\\w]*\\.", "");
     }
 
+    /** Asks an optional value. @param absent whether for nothing */
+    static String asked(Drafting drafting, String optional, boolean absent) {
+        return !absent ? optional + ".isPresent()" : drafting.hasEmptiness() ? optional + ".isEmpty()" : "!" + optional + ".isPresent()";
+    }
+
     /** Takes them off what is an optional value from now on. @param declaration with these modifiers */
     static void forget(Drafting drafting, TreePath declaration, ModifiersTree modifiers) {
         Workspace workspace = drafting.workspace();

@@ -92,7 +92,7 @@ record OptionalLocal(Workspace workspace, TreePath local, List<TreePath> asked, 
                 taken.stream().filter(use -> Uses.isWithin(use, whole)).forEach(use -> done.add(use.getLeaf()));
                 continue;
             }
-            drafting.script().replace(unit.file(), workspace.from(comparison), workspace.to(comparison), (comparison.getLeaf().getKind() == Tree.Kind.EQUAL_TO ? "!" : "") + name + ".isPresent()");
+            drafting.script().replace(unit.file(), workspace.from(comparison), workspace.to(comparison), Nullness.asked(drafting, name, comparison.getLeaf().getKind() == Tree.Kind.EQUAL_TO));
         }
         taken.stream().filter(each -> !done.contains(each.getLeaf()) && !(handedOn && isReturned(each))).forEach(each -> drafting.script().insert(unit.file(), workspace.to(each), ".get()"));
     }

@@ -207,8 +207,7 @@ public final class OptionalResult implements Recipe {
         private void ask(Call call, TreePath compared) {
             Unit unit = workspace.unit(compared);
             String asked = drafting.script().text(unit.file(), workspace.from(call.path()), workspace.to(call.path()));
-            boolean absent = compared.getLeaf().getKind() == Tree.Kind.EQUAL_TO;
-            drafting.script().replace(unit.file(), workspace.from(compared), workspace.to(compared), (absent ? "!" : "") + asked + ".isPresent()");
+            drafting.script().replace(unit.file(), workspace.from(compared), workspace.to(compared), Nullness.asked(drafting, asked, compared.getLeaf().getKind() == Tree.Kind.EQUAL_TO));
         }
     }
 }

@@ -92,7 +92,6 @@ public final class TellListeners implements Recipe {
         }
         String open = Drafting.visibility(routine).replace("private ", "");
         String parameters = drafting.imports().parameters(event, unit);
-        String arguments = Imports.arguments(event);
         Set<String> taken = new LinkedHashSet<>();
         ElementFilter.constructorsIn(subject.getEnclosedElements()).forEach(each -> each.getParameters().forEach(one -> taken.add(one.getSimpleName().toString())));
         Map<Element, String> names = names(event, taken);
@@ -113,9 +112,18 @@ public final class TellListeners implements Recipe {
         List<Evidence> places = new ArrayList<>(List.of(workspace.place(told.get(0), "the calls")));
         repeats.forEach(each -> places.add(workspace.place(each.calls().get(0), "the same calls")));
         drafting.script().stage("Let " + all + " tell " + (telling.size() == 1 ? "its" : "the") + " listeners instead of naming them", places);
-        drafting.script().replace(unit.file(), workspace.from(told.get(0)), workspace.to(told.get(told.size() - 1)), list + ".forEach(each -> each.told(" + arguments + "));");
+        drafting.script().replace(unit.file(), workspace.from(told.get(0)), workspace.to(told.get(told.size() - 1)), telling(workspace, body, event, listener, list, unit, workspace.from(told.get(0))));
         repeats.forEach(each -> drafting.script().replace(unit.file(), workspace.from(each.calls().get(0)), workspace.to(each.calls().get(each.calls().size() - 1)),
                 list + ".forEach(each -> each.told(" + String.join(", ", each.values()) + "));"));
+    }
+
+    /** The loop over the listeners: no function can be told a local that is given other values. */
+    // driftwood: leave long-parameter-list because these are what one line of code is made of, here only
+    private static String telling(Workspace workspace, TreePath body, List<VariableElement> event, String listener, String list, Unit unit, int at) {
+        String one = workspace.text(body).matches("(?s).*\\beach\\b.*") ? "listener" : "each";
+        String told = one + ".told(" + Imports.arguments(event) + ")";
+        return Captures.of(workspace, List.of(body)).written().stream().noneMatch(event::contains) ? list + ".forEach(" + one + " -> " + told + ");"
+                : unit.styled("for (" + listener + " " + one + " : " + list + ") {\n    " + told + ";\n}", unit.indentAt(at)).stripLeading();
     }
 
     /** What a registered listener calls what it is told; another name where a constructor has a parameter of the same. */

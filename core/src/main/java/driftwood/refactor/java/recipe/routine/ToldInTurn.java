@@ -1,12 +1,14 @@
 package driftwood.refactor.java.recipe.routine;
 
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IfTree;
+import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.RoutineFacts.Telling;
@@ -28,10 +30,10 @@ final class ToldInTurn {
      */
     static List<TreePath> of(Workspace workspace, TreePath body, Telling fact) {
         List<TreePath> told = new ArrayList<>();
-        for (StatementTree each : ((BlockTree) body.getLeaf()).getStatements()) {
-            TreePath statement = new TreePath(body, each);
+        TreePath block = blocks(body).stream().filter(each -> statements(each).stream().filter(one -> isTelling(one, fact)).count() > 1).findFirst().orElse(body);
+        for (TreePath statement : statements(block)) {
             TreePath call = call(statement);
-            if (call != null && tells(call, fact)) {
+            if (isTelling(statement, fact)) {
                 TreePath select = new TreePath(call, ((MethodInvocationTree) call.getLeaf()).getMethodSelect());
                 TreePath on = new TreePath(select, ((MemberSelectTree) select.getLeaf()).getExpression());
                 Element field = workspace.element(on);
@@ -47,6 +49,38 @@ final class ToldInTurn {
             throw new Refused("the calls stand under conditions, or on what is no field of the object that tells");
         }
         return told;
+    }
+
+    private static List<TreePath> statements(TreePath block) {
+        return ((BlockTree) block.getLeaf()).getStatements().stream().map(each -> new TreePath(block, each)).toList();
+    }
+
+    private static boolean isTelling(TreePath statement, Telling fact) {
+        TreePath call = call(statement);
+        return call != null && tells(call, fact);
+    }
+
+    /** A block and those in it, under conditions and in loops, the outer ones first; not those of functions and classes. */
+    private static List<TreePath> blocks(TreePath body) {
+        List<TreePath> blocks = new ArrayList<>();
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitBlock(BlockTree block, Void nothing) {
+                blocks.add(getCurrentPath());
+                return super.visitBlock(block, nothing);
+            }
+
+            @Override
+            public Void visitLambdaExpression(LambdaExpressionTree inner, Void nothing) {
+                return null;
+            }
+
+            @Override
+            public Void visitClass(ClassTree inner, Void nothing) {
+                return null;
+            }
+        }.scan(body, null);
+        return blocks;
     }
 
     /** The call that a statement is, or that it makes under a condition and nothing else; null where it does anything else. */
