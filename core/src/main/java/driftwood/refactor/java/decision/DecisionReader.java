@@ -3,8 +3,6 @@ package driftwood.refactor.java.decision;
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BindingPatternTree;
 import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.BreakTree;
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IfTree;
@@ -28,7 +26,6 @@ import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 
@@ -42,83 +39,16 @@ record DecisionReader(Workspace workspace, Asking asking) {
     Decision of(TreePath path) {
         Tree tree = path.getLeaf();
         if (tree instanceof SwitchTree choice) {
-            return ofSwitch(path, choice.getExpression(), choice.getCases(), false);
+            return new SwitchReader(this).of(path, choice.getExpression(), choice.getCases(), false);
         }
         if (tree instanceof SwitchExpressionTree choice) {
-            return ofSwitch(path, choice.getExpression(), choice.getCases(), true);
+            return new SwitchReader(this).of(path, choice.getExpression(), choice.getCases(), true);
         }
-        return tree instanceof ConditionalExpressionTree ? ofConditional(path) : ofIf(path);
-    }
-
-    private Decision ofSwitch(TreePath path, ExpressionTree asked, List<? extends CaseTree> cases, boolean isValue) {
-        TreePath subject = bare(new TreePath(path, asked));
-        List<Arm> arms = new ArrayList<>();
-        Arm otherwise = null;
-        List<TreePath> waiting = new ArrayList<>();
-        boolean waitingDefault = false;
-        for (int i = 0; i < cases.size(); i++) {
-            CaseTree each = cases.get(i);
-            TreePath one = new TreePath(path, each);
-            each.getExpressions().forEach(label -> waiting.add(new TreePath(one, label)));
-            waitingDefault |= each.getExpressions().isEmpty();
-            if (each.getCaseKind() == CaseTree.CaseKind.STATEMENT && each.getStatements().isEmpty() && i < cases.size() - 1) {
-                continue;
-            }
-            Arm arm = ofCase(one, each, List.copyOf(waiting), i == cases.size() - 1);
-            if (waitingDefault) {
-                otherwise = arm;
-            } else {
-                arms.add(arm);
-            }
-            if (waitingDefault && !waiting.isEmpty()) {
-                arms.add(arm);
-            }
-            waiting.clear();
-            waitingDefault = false;
-        }
-        return new Decision(path, workspace.from(path), workspace.to(path), subject, arms, Optional.ofNullable(otherwise), isValue, false, false, false);
-    }
-
-    private Arm ofCase(TreePath path, CaseTree each, List<TreePath> labels, boolean last) {
-        if (each.getCaseKind() == CaseTree.CaseKind.RULE) {
-            TreePath body = new TreePath(path, each.getBody());
-            return new Arm(labels, null, body.getLeaf() instanceof BlockTree ? statements(body) : List.of(body), whole(body));
-        }
-        List<TreePath> body = new ArrayList<>();
-        for (StatementTree statement : each.getStatements()) {
-            body.add(new TreePath(path, statement));
-        }
-        boolean breaks = isBreak(body);
-        if (breaks) {
-            body.remove(body.size() - 1);
-        }
-        if (body.size() == 1 && body.get(0).getLeaf() instanceof BlockTree) {
-            body = new ArrayList<>(statements(body.get(0)));
-            if (!breaks && isBreak(body)) {
-                body.remove(body.size() - 1);
-                breaks = true;
-            }
-        }
-        if (!breaks && !last && Completion.canComplete(body)) {
-            throw new Refused("an arm falls through to the next at line " + workspace.unit(path).line(workspace.from(path)));
-        }
-        return new Arm(labels, null, List.copyOf(body), body.isEmpty() ? new int[] {0, 0} : new int[] {begin(body.get(0)), workspace.to(body.get(body.size() - 1))},
-                remark(new TreePath(path, each), body.isEmpty()));
-    }
-
-    private static boolean isBreak(List<TreePath> body) {
-        return !body.isEmpty() && body.get(body.size() - 1).getLeaf() instanceof BreakTree leave && leave.getLabel() == null;
-    }
-
-    /** The comments before a label, and those in place of statements, each on a line. */
-    private String remark(TreePath arm, boolean empty) {
-        Unit unit = workspace.unit(arm);
-        String text = unit.text().substring(begin(arm), empty ? workspace.to(arm) : workspace.from(arm));
-        return Comments.remarks(text).stream().map(each -> text.substring(each[0], each[1]).strip() + "\n").collect(Collectors.joining());
+        return tree instanceof ConditionalExpressionTree ? ofConditional(path) : Inverted.isOne((IfTree) tree) ? new Inverted(this).of(path) : ofIf(path);
     }
 
     /** Where a statement's own comments begin. */
-    private int begin(TreePath statement) {
+    int begin(TreePath statement) {
         return Declarations.fromComments(workspace.unit(statement), workspace.from(statement));
     }
 
@@ -126,7 +56,7 @@ record DecisionReader(Workspace workspace, Asking asking) {
         return ((BlockTree) block.getLeaf()).getStatements().stream().map(each -> new TreePath(block, each)).toList();
     }
 
-    private int[] whole(TreePath body) {
+    int[] whole(TreePath body) {
         if (body.getLeaf() instanceof BlockTree block && !block.getStatements().isEmpty()) {
             List<TreePath> all = statements(body);
             return new int[] {begin(all.get(0)), workspace.to(all.get(all.size() - 1))};
@@ -165,7 +95,7 @@ record DecisionReader(Workspace workspace, Asking asking) {
             }
             TreePath next = new TreePath(at, choice.getElseStatement());
             if (!(next.getLeaf() instanceof IfTree)) {
-                otherwise = new Arm(List.of(), null, next.getLeaf() instanceof BlockTree ? statements(next) : List.of(next), whole(next));
+                otherwise = new Arm(List.of(), null, body(next), whole(next));
                 break;
             }
             at = next;
@@ -178,7 +108,11 @@ record DecisionReader(Workspace workspace, Asking asking) {
     }
 
     private Arm arm(Test test, TreePath body) {
-        return new Arm(test.labels(), test.binding(), body.getLeaf() instanceof BlockTree ? statements(body) : List.of(body), whole(body));
+        return new Arm(test.labels(), test.binding(), body(body), whole(body));
+    }
+
+    List<TreePath> body(TreePath statement) {
+        return statement.getLeaf() instanceof BlockTree ? statements(statement) : List.of(statement);
     }
 
     /** Guards in a row on the same subject, and all that stands behind them. */
@@ -199,10 +133,20 @@ record DecisionReader(Workspace workspace, Asking asking) {
             arms.addAll(more);
             at++;
         }
-        List<TreePath> rest = block.getStatements().subList(at, block.getStatements().size()).stream().map(each -> new TreePath(path.getParentPath(), each)).toList();
+        List<TreePath> rest = behind(new TreePath(path.getParentPath(), block.getStatements().get(at - 1)));
         int end = workspace.to(rest.isEmpty() ? new TreePath(path.getParentPath(), block.getStatements().get(at - 1)) : rest.get(rest.size() - 1));
         Optional<Arm> otherwise = rest.isEmpty() ? Optional.ofNullable(last) : Optional.of(new Arm(List.of(), null, rest, new int[] {begin(rest.get(0)), end}));
         return new Decision(path, workspace.from(path), end, first.subject(), arms, otherwise, false, true, first.takesNull(), first.foldsCase());
+    }
+
+    /** The statements of its block behind one. */
+    List<TreePath> behind(TreePath statement) {
+        List<? extends StatementTree> all = ((BlockTree) statement.getParentPath().getLeaf()).getStatements();
+        return all.subList(all.indexOf(statement.getLeaf()) + 1, all.size()).stream().map(each -> new TreePath(statement.getParentPath(), each)).toList();
+    }
+
+    int to(TreePath tree) {
+        return workspace.to(tree);
     }
 
     /** The arms of one if with its else-ifs. @return what its last else does; null where it has none */
@@ -218,7 +162,7 @@ record DecisionReader(Workspace workspace, Asking asking) {
             }
             TreePath next = new TreePath(at, choice.getElseStatement());
             if (!(next.getLeaf() instanceof IfTree)) {
-                return new Arm(List.of(), null, next.getLeaf() instanceof BlockTree ? statements(next) : List.of(next), whole(next));
+                return new Arm(List.of(), null, body(next), whole(next));
             }
             at = next;
         }
@@ -279,11 +223,15 @@ record DecisionReader(Workspace workspace, Asking asking) {
     }
 
     private Test refuse(TreePath condition) {
-        boolean joined = condition.getLeaf() instanceof BinaryTree;
-        throw new Refused((joined ? "a condition asks more than one thing: " : "a condition is no plain comparison with a constant: ") + workspace.text(condition));
+        throw refused(condition);
     }
 
-    private boolean isConstant(TreePath path) {
+    Refused refused(TreePath condition) {
+        boolean joined = condition.getLeaf() instanceof BinaryTree;
+        return new Refused((joined ? "a condition asks more than one thing: " : "a condition is no plain comparison with a constant: ") + workspace.text(condition));
+    }
+
+    boolean isConstant(TreePath path) {
         if (path.getLeaf() instanceof LiteralTree literal) {
             return literal.getKind() != Tree.Kind.NULL_LITERAL;
         }
@@ -292,7 +240,7 @@ record DecisionReader(Workspace workspace, Asking asking) {
                 && element.getModifiers().contains(Modifier.STATIC) && element.getModifiers().contains(Modifier.FINAL));
     }
 
-    private static TreePath bare(TreePath path) {
+    static TreePath bare(TreePath path) {
         return path.getLeaf() instanceof ParenthesizedTree inside ? bare(new TreePath(path, inside.getExpression())) : path;
     }
 }

@@ -47,7 +47,9 @@ record Endings(Workspace workspace, Decision decision) {
         boolean field = variable.getKind().isField();
         // What is done before may add to a field by a detour; today it is asked for its value after that.
         boolean alone = kind == OutcomeKind.SETS || !field || arms.stream().allMatch(each -> each.body().size() == 1);
-        if (values.stream().anyMatch(Optional::isEmpty) || !alone) {
+        // One arm that adds to a field, beside others that leave, does it where it stands.
+        boolean single = kind == OutcomeKind.ADDS && field && arms.size() == 1 && decision.all().size() == 2;
+        if (values.stream().anyMatch(Optional::isEmpty) || !alone || single) {
             return outcome;
         }
         List<TypeMirror> types = values.stream().map(each -> workspace.trees().getTypeMirror(each.orElseThrow())).toList();

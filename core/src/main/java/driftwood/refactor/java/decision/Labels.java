@@ -8,13 +8,17 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import driftwood.pattern.Words;
+import driftwood.refactor.Refused;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.HashSet;
+import java.util.Locale;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 
 /** The labels of arms as values and as parts of names. */
@@ -69,5 +73,25 @@ public final class Labels {
             name = wanted + i;
         }
         return name;
+    }
+
+    /** The first of two arms for the same key is the one that is taken. @throws Refused where there are two */
+    public static void refuseRepeated(Workspace workspace, Decision decision) {
+        Set<Object> known = new HashSet<>();
+        decision.arms().stream().flatMap(each -> each.labels().stream()).forEach(label -> {
+            Object value = workspace.element(label) instanceof VariableElement named && named.getConstantValue() != null ? named.getConstantValue()
+                    : label.getLeaf() instanceof LiteralTree literal ? literal.getValue() : workspace.text(label);
+            if (!known.add(decision.foldsCase() ? value.toString().toLowerCase(Locale.ROOT) : value)) {
+                throw new Refused("two arms are for " + workspace.text(label));
+            }
+        });
+    }
+
+    /** The cast that a label needs: a constant of another number type than the key becomes no box of the key's by itself. @param key declared */
+    public static String widened(Workspace workspace, TreePath label, TypeMirror key) {
+        TypeMirror of = workspace.trees().getTypeMirror(label);
+        String boxed = ((TypeElement) ((DeclaredType) key).asElement()).getQualifiedName().toString();
+        return of == null || !of.getKind().isPrimitive() || !boxed.startsWith("java.lang.") || of.getKind() == workspace.types().unboxedType(key).getKind() ? ""
+                : "(" + workspace.types().unboxedType(key) + ") ";
     }
 }

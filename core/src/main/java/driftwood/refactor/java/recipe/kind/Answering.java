@@ -81,8 +81,21 @@ final class Answering {
      * @throws Refused where it cannot move
      */
     static Answering of(Drafting drafting, String common, String symbol, int line, Set<String> names) {
-        DecisionPlace place = DecisionPlace.of(drafting.workspace(), symbol, line, Asking.CONSTANTS);
+        return of(drafting, common, DecisionPlace.of(drafting.workspace(), symbol, line, Asking.CONSTANTS), names);
+    }
+
+    /** The same for one that is found already. */
+    static Answering of(Drafting drafting, String common, DecisionPlace place, Set<String> names) {
         return new Answering(drafting, place.around(), Variants.of(drafting.workspace(), place.decision(), common), names);
+    }
+
+    /** The field that holds the constant which is asked about; empty where it is something else. */
+    Optional<VariableElement> field() {
+        return kinds.areConstants() && workspace.element(decision.subject()) instanceof VariableElement field && home.equals(field.getEnclosingElement()) ? Optional.of(field) : Optional.empty();
+    }
+
+    int line() {
+        return workspace.unit(decision.around()).line(decision.from());
     }
 
     /** The same, on which of its sides a flag is. @param sides the type of what was the flag */

@@ -4,15 +4,19 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.WholeDecisions;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.EarlyRecipe;
+import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Detail.Branching;
 import driftwood.smell.Detail.Place;
 import driftwood.smell.Finding;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import javax.lang.model.element.VariableElement;
 
 /**
  * strategy and state, where the variants are types or enum constants of the project: each answers for itself, and the
@@ -80,6 +84,25 @@ public final class BehaviourOnVariants implements EarlyRecipe {
                 continue;
             }
         }
+        if (pattern.equals("state")) {
+            all.get(0).field().ifPresent(field -> addWhole(drafting, field, all, names));
+        }
         all.forEach(Answering::write);
+    }
+
+    /** Routines that do nothing but ask for the state, for one of it only, are the state's own as well. */
+    private static void addWhole(Drafting drafting, VariableElement field, List<Answering> all, Set<String> names) {
+        for (DecisionPlace each : WholeDecisions.on(drafting.workspace(), Workspace.typeAround(field), field)) {
+            try {
+                Answering more = Answering.of(drafting, "", each, new LinkedHashSet<>(names));
+                if (all.stream().noneMatch(more::meets)) {
+                    all.add(Answering.of(drafting, "", each, names));
+                }
+            } catch (Refused e) {
+                // It stays as it is: a test for one value is no decision that forgets the others.
+                continue;
+            }
+        }
+        all.sort(Comparator.comparingInt(Answering::line));
     }
 }

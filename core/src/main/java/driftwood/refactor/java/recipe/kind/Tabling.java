@@ -2,7 +2,6 @@ package driftwood.refactor.java.recipe.kind;
 
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.pattern.Handlers;
@@ -82,7 +81,7 @@ final class Tabling {
         if (decision.arms().stream().mapToInt(each -> each.labels().size()).sum() < 2) {
             throw new Refused("there is one key only: a table of one says no more than the question");
         }
-        refuseRepeated();
+        Labels.refuseRepeated(workspace, decision);
         this.outcome = Outcome.of(workspace, decision, Set.of());
         TypeMirror asked = workspace.trees().getTypeMirror(decision.subject());
         this.key = asked.getKind().isPrimitive() ? workspace.types().boxedClass(workspace.types().getPrimitiveType(asked.getKind())).asType() : asked;
@@ -102,18 +101,6 @@ final class Tabling {
         this.handler = drafting.name(ofObjects ? "strategy" : "handler", usual);
         this.isNamed = ofObjects || !handler.equals(usual);
         this.table = drafting.name("registry", free(ofObjects ? Words.constant(Handlers.rule(routine)) + "S" : Handlers.table(chain)));
-    }
-
-    /** The first of two arms for the same key is the one that is taken. */
-    private void refuseRepeated() {
-        Set<Object> known = new HashSet<>();
-        decision.arms().stream().flatMap(each -> each.labels().stream()).forEach(label -> {
-            Object value = workspace.element(label) instanceof VariableElement named && named.getConstantValue() != null ? named.getConstantValue()
-                    : label.getLeaf() instanceof LiteralTree literal ? literal.getValue() : workspace.text(label);
-            if (!known.add(decision.foldsCase() ? value.toString().toLowerCase(Locale.ROOT) : value)) {
-                throw new Refused("two arms are for " + workspace.text(label));
-            }
-        });
     }
 
     private String free(String name) {
@@ -236,7 +223,7 @@ final class Tabling {
         StringBuilder fill = new StringBuilder("private static " + map + "<" + keyName + ", " + type.name() + "> " + Words.lower(handler) + "s() {\n    " + map + "<" + keyName + ", " + type.name()
                 + "> " + local + " = " + made + ";\n");
         entries.forEach((arm, entry) -> arm.labels().forEach(label -> fill.append("    " + local + ".put(")
-                .append(widened(label)).append(Labels.expression(workspace, label, keyName)).append(", ").append(entry).append(");\n")));
+                .append(Labels.widened(workspace, label, key)).append(Labels.expression(workspace, label, keyName)).append(", ").append(entry).append(");\n")));
         fill.append("    return " + local + ";\n}");
         // A key that is no constant of the compiler must have its value before the table is made.
         boolean plain = decision.arms().stream().flatMap(arm -> arm.labels().stream()).map(workspace::element).allMatch(each -> each == null
@@ -244,14 +231,6 @@ final class Tabling {
         add(plain, "private static final " + map + "<" + keyName + ", " + type.name() + "> " + table + " = " + Words.lower(handler) + "s();");
         drafting.declarations().add(homePath, fill.toString(), Where.END);
         type.declaration().ifPresent(each -> drafting.declarations().add(homePath, each, Where.END));
-    }
-
-    /** A constant of another number type than the key becomes no box of the key's by itself. */
-    private String widened(TreePath label) {
-        TypeMirror of = workspace.trees().getTypeMirror(label);
-        String boxed = ((TypeElement) ((DeclaredType) key).asElement()).getQualifiedName().toString();
-        return of == null || !of.getKind().isPrimitive() || !boxed.startsWith("java.lang.") || of.getKind() == workspace.types().unboxedType(key).getKind() ? ""
-                : "(" + workspace.types().unboxedType(key) + ") ";
     }
 
     private void add(boolean first, String field) {
