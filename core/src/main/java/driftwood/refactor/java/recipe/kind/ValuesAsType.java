@@ -170,7 +170,7 @@ public final class ValuesAsType implements Recipe {
         private void declareBeside(String name, TreePath last) {
             String part = drafting.name("number", values.areTexts() ? "text" : "number");
             String all = values.names().entrySet().stream().map(each -> each.getValue() + "(" + values.written(each.getKey()) + ")").collect(Collectors.joining(", "));
-            String code = "private enum " + name + " {\n    " + all + ";\n\n    private final " + (values.areTexts() ? "String " : "int ") + part + ";\n\n    " + name + "("
+            String code = values.handed().isEmpty() ? "private enum " + name + " { " + String.join(", ", values.names().values()) + " }" : "private enum " + name + " {\n    " + all + ";\n\n    private final " + (values.areTexts() ? "String " : "int ") + part + ";\n\n    " + name + "("
                     + (values.areTexts() ? "String " : "int ") + part + ") {\n        this." + part + " = " + part + ";\n    }\n}";
             if (last == null) {
                 beforeField(code);

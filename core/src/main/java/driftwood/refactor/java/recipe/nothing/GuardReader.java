@@ -102,15 +102,11 @@ final class GuardReader {
     private Guard whereThere(TreePath at, IfTree branch, Asked asked) {
         List<TreePath> then = statements(new TreePath(at, branch.getThenStatement()));
         TreePath otherwise = branch.getElseStatement() == null ? null : new TreePath(at, branch.getElseStatement());
-        if (otherwise == null && !then.isEmpty() && then.stream().allMatch(each -> isPlainCall(each, asked))) {
+        if (otherwise == null && !then.isEmpty() && then.stream().allMatch(each -> isPlainCall(each, asked) || isSum(each, asked))) {
             return new Guard(at, then, null, List.of(at));
         }
         if (then.size() != 1) {
             return null;
-        }
-        if (otherwise == null && then.get(0).getLeaf() instanceof ExpressionStatementTree only && only.getExpression() instanceof CompoundAssignmentTree sum
-                && (sum.getKind() == Tree.Kind.PLUS_ASSIGNMENT || sum.getKind() == Tree.Kind.MINUS_ASSIGNMENT)) {
-            return answers.areNothing(new TreePath(new TreePath(then.get(0), sum), sum.getExpression()), asked) ? new Guard(at, then, null, List.of(at)) : null;
         }
         TreePath next = otherwise == null ? beside(at, 1) : only(otherwise);
         if (then.get(0).getLeaf() instanceof ReturnTree back && back.getExpression() != null && next != null && next.getLeaf() instanceof ReturnTree rest) {
@@ -140,7 +136,7 @@ final class GuardReader {
         Tree around = at.getParentPath().getParentPath().getLeaf();
         boolean ends = then.getLeaf() instanceof ReturnTree none && none.getExpression() == null && around instanceof MethodTree
                 || then.getLeaf() instanceof ContinueTree go && go.getLabel() == null && LOOPS.contains(around.getKind());
-        boolean plain = ends && !rest.isEmpty() && rest.stream().allMatch(each -> isPlainCall(each, asked));
+        boolean plain = ends && !rest.isEmpty() && rest.stream().allMatch(each -> isPlainCall(each, asked) || isSum(each, asked));
         List<TreePath> reach = new ArrayList<>(List.of(at));
         reach.addAll(rest);
         return plain ? new Guard(at, List.of(), null, reach) : null;
@@ -155,6 +151,12 @@ final class GuardReader {
         Tree nothing = other.getLeaf() instanceof VariableTree local && local.getName().contentEquals(target) ? local.getInitializer()
                 : other.getLeaf() instanceof ExpressionStatementTree set && set.getExpression() instanceof AssignmentTree value && value.getVariable().toString().equals(target) ? value.getExpression() : null;
         return answers.are(new TreePath(new TreePath(one, assignment), assignment.getExpression()), asked, nothing);
+    }
+
+    /** {@code sum += x.hours();}, to which nothing adds nothing. */
+    private boolean isSum(TreePath statement, Asked asked) {
+        return statement.getLeaf() instanceof ExpressionStatementTree only && only.getExpression() instanceof CompoundAssignmentTree sum
+                && (sum.getKind() == Tree.Kind.PLUS_ASSIGNMENT || sum.getKind() == Tree.Kind.MINUS_ASSIGNMENT) && answers.areNothing(new TreePath(new TreePath(statement, sum), sum.getExpression()), asked);
     }
 
     private boolean isPlainCall(TreePath statement, Asked asked) {

@@ -114,7 +114,7 @@ public final class NeutralField implements EarlyRecipe {
             } else if (around instanceof MemberSelectTree) {
                 throw new Refused("it is asked without a guard, and fails today where there is nothing: " + where);
             } else if (around.getKind() == Tree.Kind.EQUAL_TO || around.getKind() == Tree.Kind.NOT_EQUAL_TO) {
-                guards.take(use, new Asked(workspace, field, ""), "more than one thing is done where there is nothing: " + where);
+                guards.take(use, new Asked(workspace, field, ""), "a guard holds back more than calls on it whose arguments do nothing, which a neutral object could not: " + where);
             } else {
                 throw new Refused(field.getSimpleName() + " is handed on as it is: " + where);
             }

@@ -121,7 +121,7 @@ public final class NeutralObject implements EarlyRecipe {
             }
             for (TreePath use : workspace.uses().of(local)) {
                 if (!guards.isCovered(use.getLeaf())) {
-                    guards.take(use, new Asked(workspace, local, ""), "a caller does more than one thing where there is nothing: " + where);
+                    guards.take(use, new Asked(workspace, local, ""), "a guard holds back more than calls on it whose arguments do nothing, which a neutral object could not: " + where);
                 }
             }
         }
