@@ -114,6 +114,31 @@ public final class Imports {
         return own ? inside.substring(1) : outer(outer.getQualifiedName().toString(), outer.getSimpleName().toString(), unit) + inside;
     }
 
+    /** Types as one file writes them, which imports what it needs. */
+    public interface InFile {
+
+        /** A type of the platform. @param qualified not nested */
+        String platform(String qualified);
+
+        /** What a routine says of the exceptions that it throws, with a blank before it; empty where it throws none. */
+        String thrown(Collection<? extends TypeMirror> types);
+    }
+
+    /** As a file writes them that is there. */
+    public InFile in(Unit unit) {
+        return new InFile() {
+            @Override
+            public String platform(String qualified) {
+                return Imports.this.platform(qualified, unit);
+            }
+
+            @Override
+            public String thrown(Collection<? extends TypeMirror> types) {
+                return Imports.this.thrown(types, unit);
+            }
+        };
+    }
+
     /** Code of one file as it is written in another: what it names by an import is imported there too. */
     public String carried(String code, Unit from, Unit to) {
         String carried = code;

@@ -2,6 +2,7 @@ package driftwood.refactor.java.ground;
 
 import com.sun.source.tree.ImportTree;
 import driftwood.refactor.Refused;
+import java.util.Collection;
 import java.util.TreeSet;
 import java.util.List;
 import java.util.Set;
@@ -17,7 +18,7 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.type.WildcardType;
 
 /** A file for a new type beside an existing one: the same package, comment at its head, line ends and indentation. */
-public final class NewFile {
+public final class NewFile implements Imports.InFile {
     private final Drafting drafting;
     private final Unit beside;
     private final String simpleName;
@@ -48,6 +49,16 @@ public final class NewFile {
         };
     }
 
+    @Override
+    public String platform(String qualified) {
+        return name(drafting.workspace().elements().getTypeElement(qualified));
+    }
+
+    @Override
+    public String thrown(Collection<? extends TypeMirror> types) {
+        return types.isEmpty() ? "" : " throws " + types.stream().map(this::name).collect(Collectors.joining(", "));
+    }
+
     /** A routine as an interface declares it, without its end. @throws Refused where it has type parameters */
     public String head(ExecutableElement routine) {
         if (!routine.getTypeParameters().isEmpty()) {
@@ -59,8 +70,7 @@ public final class NewFile {
     /** Parameters in parentheses, and what a routine throws. @param parameters all of the routine's, or none */
     public String taking(List<? extends VariableElement> parameters, ExecutableElement routine) {
         String taken = parameters.stream().map(each -> name(each.asType()) + " " + each.getSimpleName()).collect(Collectors.joining(", "));
-        String thrown = routine.getThrownTypes().stream().map(this::name).collect(Collectors.joining(", "));
-        return "(" + (routine.isVarArgs() ? taken.replaceFirst("\\[\\] (?=\\w+$)", "... ") : taken) + ")" + (thrown.isEmpty() ? "" : " throws " + thrown);
+        return "(" + (routine.isVarArgs() ? taken.replaceFirst("\\[\\] (?=\\w+$)", "... ") : taken) + ")" + thrown(routine.getThrownTypes());
     }
 
     /** A type's name without arguments. */

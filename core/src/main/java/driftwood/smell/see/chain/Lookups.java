@@ -32,9 +32,26 @@ final class Lookups implements TreeVisitor<Boolean> {
 
     /** Whether a statement gives a text that is put together of parts of an object. */
     static boolean isPutTogether(Node statement) {
-        Node value = statement instanceof Return back ? back.value().orElse(back) : statement instanceof Jump jump ? jump.value().orElse(jump) : statement;
-        return value instanceof Binary sum && isText(sum) && hasPart(sum);
+        return statement.accept(GIVEN) instanceof Binary sum && isText(sum) && hasPart(sum);
     }
+
+    /** What a statement gives back; itself where it gives nothing. */
+    private static final TreeVisitor<Node> GIVEN = new TreeVisitor<>() {
+        @Override
+        public Node visitNode(Node node) {
+            return node;
+        }
+
+        @Override
+        public Node visitReturn(Return back) {
+            return back.value().orElse(back);
+        }
+
+        @Override
+        public Node visitJump(Jump jump) {
+            return jump.value().orElse(jump);
+        }
+    };
 
     private static boolean hasPart(Node node) {
         return node instanceof Binary sum ? hasPart(sum.left()) || hasPart(sum.right()) : node instanceof Call call && call.receiver().isPresent() || node instanceof Member;

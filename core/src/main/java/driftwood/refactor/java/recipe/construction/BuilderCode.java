@@ -155,15 +155,15 @@ public final class BuilderCode {
         }
         text.append(missing()).append("\n").append(place.hasEntry() ? "" : entryComment(required((name, of) -> name).isEmpty()).indent(4)).append("    ").append(place.begun(open)).append(builder).append('(').append(required((name, of) -> unit.fixed() + of + " " + name)).append(") {\n");
         text.append(required((name, of) -> "        this." + name + " = " + name + ";\n").replace(", ", "")).append("    }\n").append(steps);
-        String thrown = place.thrown(longest.getThrownTypes());
+        String thrown = place.file().thrown(longest.getThrownTypes());
         return text.append("\n    ").append(open).append(type.getSimpleName()).append(arguments).append(" build()").append(thrown).append(" {\n").append(check()).append("        return new ").append(type.getSimpleName()).append(inferred).append('(')
                 .append(type.getKind() == ElementKind.RECORD ? Imports.arguments(longest.getParameters()) : "this").append(");\n    }\n}").toString();
     }
 
     /** Names of the parts that nobody has said yet. */
     private String missing() {
-        return parts.told().isEmpty() ? "" : "    private final " + place.platform("java.util.Set") + "<String> missing = new " + place.platform("java.util.TreeSet") + "<>("
-                + place.platform("java.util.Arrays") + ".asList(" + parts.told().stream().sorted().map(each -> "\"" + longest.getParameters().get(each).getSimpleName() + "\"").collect(Collectors.joining(", ")) + "));\n";
+        return parts.told().isEmpty() ? "" : "    private final " + place.file().platform("java.util.Set") + "<String> missing = new " + place.file().platform("java.util.TreeSet") + "<>("
+                + place.file().platform("java.util.Arrays") + ".asList(" + parts.told().stream().sorted().map(each -> "\"" + longest.getParameters().get(each).getSimpleName() + "\"").collect(Collectors.joining(", ")) + "));\n";
     }
 
     private String check() {

@@ -111,14 +111,9 @@ final class BuilderPlace {
         return isSeparate() ? file.name(of) : written;
     }
 
-    /** The exceptions of a routine where the builder stands, with a blank before them; empty for none. */
-    String thrown(List<? extends TypeMirror> types) {
-        return !isSeparate() ? drafting.imports().thrown(types, unit) : types.isEmpty() ? "" : " throws " + types.stream().map(file::name).collect(Collectors.joining(", "));
-    }
-
-    /** A type of the platform as it is written where the builder stands. */
-    String platform(String qualified) {
-        return isSeparate() ? file.name(workspace.elements().getTypeElement(qualified)) : drafting.imports().platform(qualified, unit);
+    /** How the file writes types in which the builder stands. */
+    Imports.InFile file() {
+        return isSeparate() ? file : drafting.imports().in(unit);
     }
 
     /** A default as it is written where the builder stands: what it names of the type is reached from there. */

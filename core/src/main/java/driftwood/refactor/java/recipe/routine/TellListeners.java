@@ -103,7 +103,7 @@ public final class TellListeners implements Recipe {
         for (TreePath each : told) {
             Rewriting rewriting = new Rewriting(workspace, one -> one.getLeaf() instanceof IdentifierTree ? named(workspace.element(one), names, taken) : Optional.empty());
             boolean guarded = each.getLeaf() instanceof IfTree;
-            String does = unit.bare(rewriting.of(guarded ? each : ToldInTurn.call(each)), unit.indentAt(workspace.from(each)));
+            String does = unit.bare(rewriting.of(guarded ? each : ToldInTurn.call(each).orElseThrow()), unit.indentAt(workspace.from(each)));
             registered.append("register(").append(lambda).append(" -> ").append(guarded ? "{\n    " + does.replace("\n", "\n    ") + "\n}" : does).append(");\n");
         }
         register(drafting, subject, home, unit, registered.toString());
@@ -147,7 +147,7 @@ public final class TellListeners implements Recipe {
         Map<String, VariableElement> event = new LinkedHashMap<>();
         locals.forEach(each -> event.put(each.getSimpleName().toString(), each));
         for (TreePath each : told) {
-            TreePath call = ToldInTurn.call(each);
+            TreePath call = ToldInTurn.call(each).orElseThrow();
             for (ExpressionTree argument : ((MethodInvocationTree) call.getLeaf()).getArguments()) {
                 if (argument instanceof IdentifierTree && workspace.element(new TreePath(call, argument)) instanceof VariableElement field && field.getKind() == ElementKind.FIELD
                         && !field.getModifiers().contains(Modifier.STATIC)) {

@@ -14,6 +14,7 @@ import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.RoutineFacts.Telling;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -32,8 +33,9 @@ final class ToldInTurn {
         List<TreePath> told = new ArrayList<>();
         TreePath block = blocks(body).stream().filter(each -> statements(each).stream().filter(one -> isTelling(one, fact)).count() > 1).findFirst().orElse(body);
         for (TreePath statement : statements(block)) {
-            TreePath call = call(statement);
-            if (isTelling(statement, fact)) {
+            Optional<TreePath> called = call(statement).filter(each -> tells(each, fact));
+            if (called.isPresent()) {
+                TreePath call = called.get();
                 TreePath select = new TreePath(call, ((MethodInvocationTree) call.getLeaf()).getMethodSelect());
                 TreePath on = new TreePath(select, ((MemberSelectTree) select.getLeaf()).getExpression());
                 Element field = workspace.element(on);
@@ -56,8 +58,7 @@ final class ToldInTurn {
     }
 
     private static boolean isTelling(TreePath statement, Telling fact) {
-        TreePath call = call(statement);
-        return call != null && tells(call, fact);
+        return call(statement).filter(each -> tells(each, fact)).isPresent();
     }
 
     /** A block and those in it, under conditions and in loops, the outer ones first; not those of functions and classes. */
@@ -83,8 +84,8 @@ final class ToldInTurn {
         return blocks;
     }
 
-    /** The call that a statement is, or that it makes under a condition and nothing else; null where it does anything else. */
-    static TreePath call(TreePath statement) {
+    /** The call that a statement is, or that it makes under a condition and nothing else; empty where it does anything else. */
+    static Optional<TreePath> call(TreePath statement) {
         TreePath at = statement;
         if (at.getLeaf() instanceof IfTree branch && branch.getElseStatement() == null) {
             at = new TreePath(at, branch.getThenStatement());
@@ -92,7 +93,7 @@ final class ToldInTurn {
                 at = new TreePath(at, block.getStatements().get(0));
             }
         }
-        return at.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call ? new TreePath(at, call) : null;
+        return at.getLeaf() instanceof ExpressionStatementTree evaluate && evaluate.getExpression() instanceof MethodInvocationTree call ? Optional.of(new TreePath(at, call)) : Optional.empty();
     }
 
     private static boolean tells(TreePath call, Telling fact) {
