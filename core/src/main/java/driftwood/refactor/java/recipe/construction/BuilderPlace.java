@@ -11,7 +11,6 @@ import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import driftwood.smell.Evidence;
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.stream.Collectors;
