@@ -100,7 +100,7 @@ public final class Comments {
                 said.group().replaceAll("(?<=(?:\\bor|\\botherwise|\\belse|\\bbe|@return|[;,]) )" + NULL, instead)));
     }
 
-    private static final String NULL = "(?:\\{@code null\\}|<code>null</code>|<tt>null</tt>|null\\b)";
+    private static final String NULL = "(?:\\{@code null\\}|<code>null</code>|<tt>null</tt>|null\\b(?!-))";
 
     /** With what it says before its tags of a result that is null at times said so instead. */
     private static String described(String comment, String instead) {

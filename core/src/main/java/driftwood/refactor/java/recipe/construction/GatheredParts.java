@@ -1,14 +1,15 @@
 package driftwood.refactor.java.recipe.construction;
 
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.java.ground.Calls;
+import driftwood.refactor.java.ground.Captures;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Uses;
 import driftwood.refactor.java.ground.Workspace;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -32,6 +33,7 @@ import javax.lang.model.util.ElementFilter;
  */
 final class GatheredParts {
     private static final Pattern CHECK = Pattern.compile("(?s)(?:java\\.util\\.)?Objects\\.requireNonNull\\(\\w+(?:, *\"[^\"]*\")?\\);|if \\([\\w\\s.<>=!&|+\\-\"]*(?:\\.(?:isEmpty|isBlank|length|size)\\(\\)[\\w\\s.<>=!&|+\\-\"]*)*\\) *\\{?\\s*throw new [^;{}]*;\\s*}?");
+    private static final Set<String> LASTING = Set.of("java.lang.String", "java.util.Objects");
     private final Drafting drafting;
     private final Workspace workspace;
     private final TypeElement whole;
@@ -86,30 +88,30 @@ final class GatheredParts {
     }
 
     private List<String> statements(ExecutableElement routine) {
+        return written(routine).stream().map(each -> workspace.text(each).replaceAll("\\s+", " ")).toList();
+    }
+
+    private List<TreePath> written(ExecutableElement routine) {
         TreePath path = workspace.written(routine).orElse(null);
         if (path == null || ((MethodTree) path.getLeaf()).getBody() == null) {
             return List.of();
         }
         TreePath body = new TreePath(path, ((MethodTree) path.getLeaf()).getBody());
-        List<String> texts = new ArrayList<>();
-        for (StatementTree each : ((MethodTree) path.getLeaf()).getBody().getStatements()) {
-            TreePath statement = new TreePath(body, each);
-            // The compiler's own call of the parent's constructor is written nowhere.
-            if (workspace.to(statement) > workspace.from(statement)) {
-                texts.add(workspace.text(statement).replaceAll("\\s+", " "));
-            }
-        }
-        return texts;
+        // The compiler's own call of the parent's constructor is written nowhere.
+        return ((MethodTree) path.getLeaf()).getBody().getStatements().stream().map(each -> new TreePath(body, each)).filter(each -> workspace.to(each) > workspace.from(each)).toList();
+    }
+
+    private Optional<ExecutableElement> own(TypeElement type, ExecutableElement routine) {
+        return ElementFilter.methodsIn(type.getEnclosedElements()).stream().filter(each -> workspace.elements().overrides(each, routine, type)).findFirst();
     }
 
     /** What a type says to one of the component's routines; its statements, empty for none. */
     private List<String> answer(TypeElement type, ExecutableElement routine) {
-        return ElementFilter.methodsIn(type.getEnclosedElements()).stream().filter(each -> workspace.elements().overrides(each, routine, type)).findFirst().map(this::statements).orElse(List.of("?"));
+        return own(type, routine).map(this::statements).orElse(List.of("?"));
     }
 
     private List<String> handed(TypeElement type, ExecutableElement routine) {
-        return ElementFilter.methodsIn(type.getEnclosedElements()).stream().filter(each -> workspace.elements().overrides(each, routine, type)).findFirst()
-                .map(each -> each.getParameters().stream().map(one -> one.getSimpleName().toString()).toList()).orElse(List.of());
+        return own(type, routine).map(each -> each.getParameters().stream().map(one -> one.getSimpleName().toString()).toList()).orElse(List.of());
     }
 
     /** Whether the parts are told one after the other, and never changed. */
@@ -167,7 +169,21 @@ final class GatheredParts {
             List<String> said = answer(wrapper, routine);
             int last = said.size() - 1;
             return last >= 0 && said.get(last).matches("(?:this\\.)?" + field.getSimpleName() + "\\." + routine.getSimpleName() + "\\(" + Pattern.quote(String.join(", ", handed(wrapper, routine))) + "\\);")
-                    && said.subList(0, last).stream().allMatch(each -> CHECK.matcher(each).matches());
+                    && said.subList(0, last).stream().allMatch(each -> CHECK.matcher(each).matches())
+                    && isLasting(written(own(wrapper, routine).orElseThrow()).subList(0, last));
         });
+    }
+
+    /** Whether checks look at nothing that a part could change before the next one is told: no field, and of objects texts alone. */
+    private boolean isLasting(List<TreePath> checks) {
+        boolean[] lasts = {!Captures.of(workspace, checks).needsObject()};
+        checks.forEach(each -> new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitMethodInvocation(MethodInvocationTree call, Void nothing) {
+                lasts[0] &= workspace.element(getCurrentPath()) instanceof ExecutableElement called && LASTING.contains(Workspace.typeAround(called).getQualifiedName().toString());
+                return super.visitMethodInvocation(call, nothing);
+            }
+        }.scan(each, null));
+        return lasts[0];
     }
 }

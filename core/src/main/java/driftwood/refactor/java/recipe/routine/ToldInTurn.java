@@ -50,7 +50,16 @@ final class ToldInTurn {
         if (told.size() < 2 || told.stream().allMatch(each -> each.getLeaf() instanceof IfTree)) {
             throw new Refused("the calls stand under conditions, or on what is no field of the object that tells");
         }
+        long heard = told.stream().map(each -> on(call(each).orElseThrow())).distinct().count();
+        if (heard < fact.collaborators().size()) {
+            throw new Refused("some of them are told in another place, and would be told before or after all others");
+        }
         return told;
+    }
+
+    /** What a call is made on, as it is written. */
+    private static String on(TreePath call) {
+        return ((MemberSelectTree) ((MethodInvocationTree) call.getLeaf()).getMethodSelect()).getExpression().toString().replaceFirst("^this\\.", "");
     }
 
     private static List<TreePath> statements(TreePath block) {
@@ -98,7 +107,7 @@ final class ToldInTurn {
 
     private static boolean tells(TreePath call, Telling fact) {
         return ((MethodInvocationTree) call.getLeaf()).getMethodSelect() instanceof MemberSelectTree select
-                && fact.collaborators().stream().anyMatch(one -> one.equals(select.getExpression().toString()) || one.equals(select.getExpression().toString().replaceFirst("^this\\.", "")));
+                && (fact.collaborators().contains(on(call)) || fact.collaborators().contains(select.getExpression().toString()));
     }
 
     /** Whether a routine declares an exception that whoever calls it must handle. */
