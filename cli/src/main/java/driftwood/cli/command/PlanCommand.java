@@ -46,8 +46,8 @@ public final class PlanCommand implements Command {
         return """
                 Compares the patterns that answer a finding with their costs, and with leaving it; takes the best or the
                 one named; tells who plays which role, the steps in order, and the change drill today and after. Where
-                Driftwood can carry the pattern out itself (Java), each step comes with what it changes, compiled in memory
-                after every step, and 'driftwood refactor' walks it; where not, it says why. The plan is saved below
+                Driftwood can carry the pattern out itself (Java, some in Python), each step comes with what it changes, read again
+                by the compiler in memory, and 'driftwood refactor' walks it; where not, it says why. The plan is saved below
                 .driftwood/plans/, one file for each pattern, as JSON and as Markdown. No source is changed.
                 """;
     }
