@@ -4,6 +4,7 @@ import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision.Asking;
 import driftwood.refactor.java.decision.DecisionPlace;
+import driftwood.refactor.java.decision.Nulls;
 import driftwood.refactor.java.decision.WholeDecisions;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.EarlyRecipe;
@@ -93,6 +94,10 @@ public final class BehaviourOnVariants implements EarlyRecipe {
     /** Routines that do nothing but ask for the state, for one of it only, are the state's own as well. */
     private static void addWhole(Drafting drafting, VariableElement field, List<Answering> all, Set<String> names) {
         for (DecisionPlace each : WholeDecisions.on(drafting.workspace(), Workspace.typeAround(field), field)) {
+            // Before there is a state, what is done for all others would have to stay beside the call.
+            if (each.decision().takesNull() && Nulls.mayBe(drafting.workspace(), each.decision())) {
+                continue;
+            }
             try {
                 Answering more = Answering.of(drafting, "", each, new LinkedHashSet<>(names));
                 if (all.stream().noneMatch(more::meets)) {
