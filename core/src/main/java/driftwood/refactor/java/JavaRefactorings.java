@@ -12,6 +12,7 @@ import driftwood.refactor.Script;
 import driftwood.refactor.Stage;
 import driftwood.refactor.Wishes;
 import driftwood.refactor.Written;
+import driftwood.refactor.java.ground.Calls.HandedOn;
 import driftwood.refactor.java.ground.Comments;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Drafting.Terms;
@@ -132,22 +133,35 @@ public final class JavaRefactorings implements Craft {
             Ground ground = grounds.computeIfAbsent(new Scope(files.isEmpty() ? words : Set.of(), files), this::ground);
             Script script = new Script(ground.texts());
             Drafting drafting = new Drafting(finding, ground.workspace(), script, new Terms(wishes, level, words));
-            recipe.write(drafting);
-            script.keep(Comments::remarks);
-            List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
-            if (stages.isEmpty()) {
-                throw new Refused("there is nothing to change");
+            try {
+                recipe.write(drafting);
+            } catch (HandedOn e) {
+                Script first = new Script(ground.texts());
+                Drafting calls = new Drafting(finding, ground.workspace(), first, new Terms(wishes, level, words));
+                new CallsWrittenOut(calls).of(e);
+                Refactoring done = done(calls, first, ground);
+                return goneOn(done, new MovedLines(first, ground.texts(), done.files()), finding, recipe.pattern(), wishes);
             }
-            refuseOverwriting(stages, ground.texts().keySet());
-            new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
-            Written all = new Written(stages, ground.texts());
-            Refactoring done = new Refactoring(stages, all.originals(), drafting.meant(), drafting.gone(), drafting.closed(),
-                    all.counts(TYPE, ground.tests()::contains, drafting.callSites(), drafting.opened())
-                            .circling(PackageCircles.of(stages, ground.texts())), drafting.kinds(), drafting.next(), drafting.played());
+            Refactoring done = done(drafting, script, ground);
             return recipe.goesOn() ? goneOn(done, new MovedLines(script, ground.texts(), done.files()), finding, recipe.pattern(), wishes) : done;
         } catch (StackOverflowError | AssertionError e) {
             throw new Refused("the compiler gave up on this code");
         }
+    }
+
+    /** What was written, which compiles after every stage. */
+    private Refactoring done(Drafting drafting, Script script, Ground ground) {
+        script.keep(Comments::remarks);
+        List<Stage> stages = Tidy.stages(script.stages(), ground.texts());
+        if (stages.isEmpty()) {
+            throw new Refused("there is nothing to change");
+        }
+        refuseOverwriting(stages, ground.texts().keySet());
+        new StageCheck(roots, classPath(), ground.texts(), ground.compilation().troubles()).of(stages);
+        Written all = new Written(stages, ground.texts());
+        return new Refactoring(stages, all.originals(), drafting.meant(), drafting.gone(), drafting.closed(),
+                all.counts(TYPE, ground.tests()::contains, drafting.callSites(), drafting.opened())
+                        .circling(PackageCircles.of(stages, ground.texts())), drafting.kinds(), drafting.next(), drafting.played());
     }
 
     /** @throws Refused where a file would be written that is there and was not looked at */

@@ -53,16 +53,33 @@ public final class Calls {
         }
     }
 
+    /** Some routines are called by whoever is handed them as a function: their calls can be written out. */
+    public static final class HandedOn extends Refused {
+        private static final long serialVersionUID = 1;
+        private final transient Set<ExecutableElement> routines;
+
+        private HandedOn(Set<ExecutableElement> routines, String because) {
+            super(because);
+            this.routines = Set.copyOf(routines);
+        }
+
+        /** All whose calls were asked for. */
+        public Set<ExecutableElement> routines() {
+            return routines;
+        }
+    }
+
     /**
      * All calls of some routines, inner ones before those around them.
      *
-     * @throws Refused where one of them is handed on as a function, or creates an enum constant
+     * @throws HandedOn where one of them is handed on as a function
+     * @throws Refused  where one of them creates an enum constant
      */
     public List<Call> of(Set<ExecutableElement> routines) {
         List<Call> calls = new ArrayList<>();
         for (ExecutableElement routine : routines) {
             for (TreePath use : workspace.uses().of(routine)) {
-                calls.add(call(use, routine));
+                calls.add(call(use, routine, routines));
             }
         }
         calls.sort(Comparator.comparing((Call each) -> workspace.unit(each.path()).file())
@@ -70,7 +87,7 @@ public final class Calls {
         return calls;
     }
 
-    private Call call(TreePath use, ExecutableElement routine) {
+    private Call call(TreePath use, ExecutableElement routine, Set<ExecutableElement> routines) {
         Tree leaf = use.getLeaf();
         TreePath parent = use.getParentPath();
         if (leaf instanceof NewClassTree creation) {
@@ -82,9 +99,9 @@ public final class Calls {
         if (parent.getLeaf() instanceof MethodInvocationTree invocation && invocation.getMethodSelect() == leaf) {
             return new Call(parent, use, arguments(parent, invocation.getArguments()));
         }
-        String what = leaf instanceof MemberReferenceTree ? "is handed on as a function" : "is named otherwise than in a call";
-        throw new Refused(routine.getSimpleName().toString().replace("<init>", routine.getEnclosingElement().getSimpleName().toString()) + " " + what + " at "
-                + workspace.unit(use).file() + ":" + workspace.unit(use).line(workspace.from(use)));
+        String name = routine.getSimpleName().toString().replace("<init>", routine.getEnclosingElement().getSimpleName().toString());
+        String where = " at " + workspace.unit(use).file() + ":" + workspace.unit(use).line(workspace.from(use));
+        throw leaf instanceof MemberReferenceTree ? new HandedOn(routines, name + " is handed on as a function" + where) : new Refused(name + " is named otherwise than in a call" + where);
     }
 
     private static List<TreePath> arguments(TreePath call, List<? extends ExpressionTree> arguments) {

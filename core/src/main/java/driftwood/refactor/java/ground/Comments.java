@@ -113,6 +113,6 @@ public final class Comments {
     /** A doc comment whose {@code @return} says that the result is optional, where it said that it is null at times. */
     public static String optional(String comment) {
         return RETURN.matcher(described(comment, "an empty Optional")).replaceAll(said -> Matcher.quoteReplacement(said.group()
-                .replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>", "{@code Optional.empty()}").replaceAll("(\\bor|\\botherwise|\\belse|@return|[;,]) null\\b", "$1 an empty Optional")));
+                .replaceAll("\\{@code null\\}|<code>null</code>|<tt>null</tt>", "{@code Optional.empty()}").replaceAll("(\\bor|\\botherwise|\\belse|@return|[;,])( returns?)? null\\b", "$1$2 an empty Optional")));
     }
 }

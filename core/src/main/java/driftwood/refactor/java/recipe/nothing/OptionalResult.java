@@ -7,6 +7,7 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import driftwood.program.Symbol;
 import driftwood.refactor.Refused;
@@ -195,7 +196,8 @@ public final class OptionalResult implements Recipe {
 
         /** Whether the same call, as it is written, was asked before whether there is one, and this one's result is asked for something. */
         private boolean isAskedBefore(Call call) {
-            if (!(call.path().getParentPath().getLeaf() instanceof MemberSelectTree)) {
+            Tree around = call.path().getParentPath().getLeaf();
+            if (!(around instanceof MemberSelectTree) && !(around instanceof VariableTree)) {
                 return false;
             }
             String text = workspace.text(call.path());
