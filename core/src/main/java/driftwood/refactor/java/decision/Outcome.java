@@ -272,6 +272,7 @@ public record Outcome(OutcomeKind kind, VariableElement variable, String target,
         Optional<TreePath> set = kind.ending().flatMap(how -> needsOld && kind == OutcomeKind.SETS ? Endings.given(workspace, arm, variable, how) : Endings.last(workspace, arm, variable, how));
         boolean drops = kind == OutcomeKind.ACTS && last.getLeaf() instanceof ReturnTree;
         List<TreePath> kept = set.isPresent() || drops ? arm.body().subList(0, arm.body().size() - 1) : arm.body();
+        FinalFields.refuse(workspace, kept);
         String code = kept.isEmpty() ? "" : unit.bare(rewriting.of(kept, arm.whole()[0], Comments.trailing(unit.text(), workspace.to(kept.get(kept.size() - 1)))), unit.indentAt(arm.whole()[0])).replaceFirst("^(\\s*\\n)+", "");
         if (set.isPresent()) {
             String value = comments(unit, workspace.from(last)) + "return " + unit.bare(Endings.value(set.get(), rewriting), unit.indentAt(workspace.from(set.get()))) + ";"

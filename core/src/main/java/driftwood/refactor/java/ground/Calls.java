@@ -18,6 +18,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -208,6 +209,13 @@ public final class Calls {
             }
         }
         return List.copyOf(all);
+    }
+
+    /** Whether somebody who wrote the project meant its objects to be written out: not where a library's parent brings it along, as all windows do. */
+    public boolean isSerialised(TypeElement type) {
+        TypeMirror serialised = workspace.elements().getTypeElement("java.io.Serializable").asType();
+        return type.getKind() != ElementKind.ENUM && Stream.concat(Stream.of(type), supertypes(type).stream()).filter(workspace::isHere)
+                .anyMatch(each -> each.getInterfaces().stream().anyMatch(one -> workspace.types().isSubtype(one, serialised)));
     }
 
     /** All types declared in the files, nested, local and anonymous ones too. */

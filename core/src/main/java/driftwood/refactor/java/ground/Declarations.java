@@ -5,19 +5,24 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import driftwood.refactor.Refused;
 import driftwood.refactor.Script;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.regex.Pattern;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /** Members added to types and taken out of them, with the comments that belong to them. */
 public final class Declarations {
     private final Workspace workspace;
     private static final String MARK = "@later@";
+    /** A field of each object, written with it. */
+    private static final Pattern PART = Pattern.compile("^(?!.*\\b(?:static|transient)\\b)[^({]*?(?:;|=)");
     private final Script script;
     /** Catches a text instead of inserting it; null for none. */
     private BiConsumer<Integer, String> inserting;
@@ -44,8 +49,12 @@ public final class Declarations {
      *
      * @param type its declaration
      * @param code with four blanks a level, without indentation of its own
+     * @throws Refused where it is a field of objects that are written out and read again
      */
     public void add(TreePath type, String code, Where where) {
+        if (where == Where.FIELDS && PART.matcher(code).find() && workspace.element(type) instanceof TypeElement owner && new Calls(workspace).isSerialised(owner)) {
+            throw new Refused("objects of " + owner.getSimpleName() + " are serialised, and one field more would change their form");
+        }
         Unit unit = workspace.unit(type);
         ClassTree tree = (ClassTree) type.getLeaf();
         String base = unit.indentAt(workspace.from(type)) + unit.indent();

@@ -1,10 +1,13 @@
 package driftwood.refactor.java.recipe.kind;
 
+import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.BreakTree;
 import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import driftwood.refactor.Refused;
 import driftwood.refactor.java.decision.Decision;
 import driftwood.refactor.java.decision.Decision.Arm;
@@ -15,12 +18,16 @@ import driftwood.refactor.java.ground.Code;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Rewriting;
 import driftwood.refactor.java.ground.Unit;
+import driftwood.refactor.java.ground.Uses;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /** The routine that a decision which creates becomes. @param name of the routine */
@@ -47,6 +54,23 @@ record CreationCode(Drafting drafting, Unit unit, Decision decision, Outcome out
         return captures().namesThis() || captures().asksSuper() || captures().members().stream().anyMatch(each -> !each.equals(outcome.variable()));
     }
 
+    /** Whether it names a type that stands within the one around, by its bare name: from another file it would not be known so. */
+    boolean namesNested() {
+        boolean[] nested = {false};
+        new TreePathScanner<Void, Void>() {
+            @Override
+            public Void visitIdentifier(IdentifierTree tree, Void nothing) {
+                nested[0] |= isNested(drafting.workspace().element(getCurrentPath()));
+                return null;
+            }
+        }.scan(decision.around(), null);
+        return nested[0] || isNested(drafting.workspace().types().asElement(outcome.type()));
+    }
+
+    private boolean isNested(Element named) {
+        return named instanceof TypeElement type && drafting.workspace().isHere(type) && type.getEnclosingElement() instanceof TypeElement;
+    }
+
     Captures captures() {
         List<TreePath> code = new ArrayList<>();
         if (decision.toEnd()) {
@@ -65,6 +89,10 @@ record CreationCode(Drafting drafting, Unit unit, Decision decision, Outcome out
         }
         if (outcome.kind() == OutcomeKind.RETURNS) {
             return unit.bare(decision.from(), decision.to());
+        }
+        if (outcome.kind() == OutcomeKind.SETS && outcome.variable().getKind() == ElementKind.LOCAL_VARIABLE && !eachArmSetsLast()) {
+            String declared = outcome.needsOld() ? "" : drafting.imports().name(outcome.type(), unit) + " " + outcome.variable().getSimpleName() + (outcome.start().isEmpty() ? "" : " = " + outcome.start()) + ";\n";
+            return declared + unit.bare(decision.from(), decision.to()) + "\nreturn " + outcome.variable().getSimpleName() + ";";
         }
         Set<Object> sets = new HashSet<>();
         decision.all().stream().map(Arm::body).filter(each -> !each.isEmpty()).forEach(each -> sets.add(each.get(each.size() - 1).getLeaf()));
@@ -85,5 +113,15 @@ record CreationCode(Drafting drafting, Unit unit, Decision decision, Outcome out
         String bare = unit.bare(code, unit.indentAt(decision.from())).replaceAll("(?m)^\\s*\\n", "");
         String old = outcome.nothing().isEmpty() ? "" : "\n" + outcome.nothing();
         return decision.otherwise().isEmpty() && old.isEmpty() ? bare + "\nreturn null;" : bare + old;
+    }
+
+    /** Whether each arm names the local that they set once, to end with it: what is given to it is what the arm answers. */
+    private boolean eachArmSetsLast() {
+        List<TreePath> uses = drafting.workspace().uses().of(outcome.variable());
+        return decision.all().stream().map(Arm::body).filter(each -> !each.isEmpty()).allMatch(body -> {
+            TreePath last = body.get(body.size() - 1);
+            long named = uses.stream().filter(use -> body.stream().anyMatch(each -> Uses.isWithin(use, each))).count();
+            return last.getLeaf() instanceof ExpressionStatementTree set ? set.getExpression() instanceof AssignmentTree given && given.getVariable() instanceof IdentifierTree && named == 1 : named == 0;
+        });
     }
 }

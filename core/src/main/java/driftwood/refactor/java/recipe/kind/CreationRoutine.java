@@ -11,6 +11,7 @@ import driftwood.refactor.java.decision.DecisionPlace;
 import driftwood.refactor.java.decision.InPlace;
 import driftwood.refactor.java.decision.OutcomeKind;
 import driftwood.refactor.java.decision.Outcome;
+import driftwood.refactor.java.ground.Calls;
 import driftwood.refactor.java.ground.Declarations.Where;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Imports;
@@ -146,16 +147,22 @@ public final class CreationRoutine implements Recipe {
             if (outcome.asks() || code.asksFields()) {
                 throw new Refused("what is created depends on the object around: " + home.getSimpleName());
             }
-            if (!code.captures().statics().isEmpty()) {
-                throw new Refused("what is created depends on " + code.captures().statics().iterator().next().getSimpleName() + ", which is " + home.getSimpleName() + "'s own");
+            boolean within = !code.captures().statics().isEmpty() || code.namesNested();
+            if (within && home.getEnclosingElement().getKind() != ElementKind.PACKAGE && !home.getModifiers().contains(Modifier.STATIC)) {
+                throw new Refused("what is created depends on what is " + home.getSimpleName() + "'s own");
             }
             String product = choosing.common().isEmpty() ? drafting.imports().name(outcome.type(), unit) : Symbol.of(choosing.common()).simpleType();
             String factory = drafting.typeName("factory", home, product + "Factory", product + "Creation");
             String field = Words.lower(factory);
             drafting.script().stage("Add " + factory + ", which decides what is created", List.of(place(decision, "the decision")));
-            String open = Drafting.openness(home);
-            String text = "/** Decides which " + product + " is created. */\n" + open + "class " + factory + " {\n    " + code.routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(").replace("\n", "\n    ") + "\n}\n";
-            new NewFile(drafting, unit, factory).importing(text).write(text);
+            String open = within ? "" : Drafting.openness(home);
+            String text = "/** Decides which " + product + " is created. */\n" + open + (within ? "static " : "") + "class " + factory + " {\n    " + code.routine().replaceFirst("^private (static )?", open).replaceFirst("\\b" + name + "\\(", "create(").replace("\n", "\n    ") + "\n}\n";
+            if (within) {
+                drafting.declarations().add(homePath, text, Where.END);
+                next(product, factory);
+            } else {
+                new NewFile(drafting, unit, factory).importing(text).write(text);
+            }
             List<Decision> all = new ArrayList<>(List.of(decision));
             all.addAll(repeats(true));
             Set<TypeElement> clients = new LinkedHashSet<>();
@@ -163,7 +170,8 @@ public final class CreationRoutine implements Recipe {
             for (TypeElement client : clients) {
                 drafting.script().stage("Give " + client.getSimpleName() + " a " + factory + ", and let it ask", all.stream().filter(each -> around(each).equals(client)).map(each -> place(each, "asks it")).toList());
                 Unit file = workspace.unit(workspace.path(client).orElseThrow());
-                String type = drafting.imports().platform((workspace.elements().getPackageOf(home).isUnnamed() ? "" : workspace.elements().getPackageOf(home).getQualifiedName() + ".") + factory, file);
+                String around = within ? home.getQualifiedName().toString() : workspace.elements().getPackageOf(home).getQualifiedName().toString();
+                String type = client.equals(home) ? factory : drafting.imports().platform((around.isEmpty() ? "" : around + ".") + factory, file);
                 if (client.getKind() != ElementKind.CLASS) {
                     throw new Refused(client.getSimpleName() + " is no class that could be given one");
                 }
@@ -186,6 +194,21 @@ public final class CreationRoutine implements Recipe {
                 new Injection(drafting, client).inject(type, field, kept ? "this." + field + " = " + field + ";" : "", each -> "new " + type + "()",
                         path -> all.stream().filter(each -> each.around().getLeaf() == path.getLeaf()).findFirst().map(each -> outcome(each).use(call(field + ".create"))));
             }
+        }
+
+        /** A further kind is written where the others are, and decided in the factory within. */
+        private void next(String product, String factory) {
+            Optional.ofNullable(workspace.elements().getTypeElement(choosing.common())).flatMap(workspace::path).ifPresent(common -> {
+                String note = "the new kind of " + product;
+                TypeElement type = (TypeElement) workspace.element(common);
+                boolean together = new Calls(workspace).below(type).stream().anyMatch(each -> workspace.unit(workspace.path(each).orElseThrow()).equals(workspace.unit(common)));
+                if (together) {
+                    drafting.next(new Evidence(workspace.unit(common).file(), workspace.place(common, note).endLine(), workspace.place(common, note).endLine(), note));
+                } else {
+                    drafting.nextType(common, product, note);
+                }
+            });
+            drafting.next(place(decision, "one arm in " + factory + ", which stands in this file"));
         }
 
         private ExecutableElement routineAround(Decision each) {
