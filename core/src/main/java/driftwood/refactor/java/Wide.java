@@ -35,16 +35,16 @@ final class Wide {
     /** A line in parts at the commas of its longest list; as it is where it has none, or is a comment. */
     private static List<String> broken(String line, int limit) {
         String bare = line.stripLeading();
-        List<Integer> commas = bare.startsWith("*") || bare.startsWith("/") || bare.contains("//") ? List.of() : commas(line);
-        if (commas.isEmpty()) {
+        Commas commas = bare.startsWith("*") || bare.startsWith("/") || bare.contains("//") ? new Commas(List.of(), false) : commas(line);
+        if (commas.places().isEmpty()) {
             return List.of(line);
         }
         String indent = line.substring(0, line.length() - bare.length());
-        String further = indent + (indent.contains("\t") ? "\t\t" : "        ");
+        String further = commas.goesOn() ? indent : indent + (indent.contains("\t") ? "\t\t" : "        ");
         List<String> made = new ArrayList<>();
         int from = 0;
         int cut = 0;
-        for (int each : commas) {
+        for (int each : commas.places()) {
             int begun = made.isEmpty() ? 0 : further.length();
             if (cut > from && begun + each + 1 - from > limit) {
                 made.add((made.isEmpty() ? "" : further) + line.substring(from, cut).strip());
@@ -61,10 +61,15 @@ final class Wide {
         return made;
     }
 
-    /** Where the commas are of the list between brackets that is longest. */
-    private static List<Integer> commas(String line) {
+    /** Of one list. @param places offsets in the line, ascending @param goesOn whether the list began on a line before */
+    private record Commas(List<Integer> places, boolean goesOn) {
+    }
+
+    /** Where the commas are of the list that is longest: between brackets, which may be open where the line ends, or the line itself where it goes on with one. */
+    private static Commas commas(String line) {
         List<List<Integer>> open = new ArrayList<>();
         List<Integer> begun = new ArrayList<>();
+        List<Integer> free = new ArrayList<>();
         List<Integer> best = List.of();
         int longest = 0;
         char quote = 0;
@@ -76,10 +81,10 @@ final class Wide {
                 quote = at == quote ? 0 : quote;
             } else if (at == '"' || at == '\'') {
                 quote = at;
-            } else if (at == '(') {
+            } else if (at == '(' || at == '{') {
                 open.add(new ArrayList<>());
                 begun.add(i);
-            } else if (at == ')' && !open.isEmpty()) {
+            } else if ((at == ')' || at == '}') && !open.isEmpty()) {
                 List<Integer> list = open.remove(open.size() - 1);
                 int length = i - begun.remove(begun.size() - 1);
                 if (!list.isEmpty() && length > longest) {
@@ -88,10 +93,17 @@ final class Wide {
                 }
             } else if (at == '<' || at == '>') {
                 angles += at == '<' && i > 0 && Character.isJavaIdentifierPart(line.charAt(i - 1)) ? 1 : at == '>' && angles > 0 ? -1 : 0;
-            } else if (at == ',' && angles == 0 && !open.isEmpty()) {
-                open.get(open.size() - 1).add(i);
+            } else if (at == ',' && angles == 0 && i < line.length() - 1) {
+                (open.isEmpty() ? free : open.get(open.size() - 1)).add(i);
             }
         }
-        return best;
+        for (int i = 0; i < open.size(); i++) {
+            if (!open.get(i).isEmpty() && line.length() - begun.get(i) > longest) {
+                best = open.get(i);
+                longest = line.length() - begun.get(i);
+            }
+        }
+        boolean goesOn = !free.isEmpty() && free.get(free.size() - 1) - free.get(0) > longest;
+        return new Commas(goesOn ? free : best, goesOn);
     }
 }

@@ -38,6 +38,15 @@ class WideTest {
         assertThat(Wide.within(many, "").replaceAll("\\n *", " ")).isEqualTo(many);
     }
 
+    @Test
+    void aListThatWentOnGoesOnWithoutCuttingItsParts() {
+        String part = "Berth.withDepth(5, 12), ";
+        String line = "            " + part.repeat(6).strip();
+        assertThat(Wide.within(line, "")).isEqualTo("            " + part.repeat(4).strip() + "\n            " + part.repeat(2).strip());
+        String first = "    Berth[] all = { " + part.repeat(6).strip();
+        assertThat(Wide.within(first, "").lines()).allMatch(each -> each.endsWith("12),")).hasSize(2);
+    }
+
     @ParameterizedTest(name = "{0} ...")
     @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """
             // quote(one, two)
