@@ -84,19 +84,23 @@ public final class BuilderCode {
         return Comments.before(workspace, workspace.written(longest).or(() -> workspace.path(type)).orElseThrow());
     }
 
-    /** The longest constructor once more, for the builder. */
-    public String constructor() {
+    /** The constructor that takes the builder: what the longest does, once more, or all handed to that one where it stays. */
+    public String constructor(boolean stays) {
         TreePath path = workspace.path(longest).orElseThrow();
         MethodTree tree = (MethodTree) path.getLeaf();
         TreePath body = new TreePath(path, tree.getBody());
         String from = longest.getParameters().stream().anyMatch(each -> each.getSimpleName().contentEquals("builder")) ? "from" : "builder";
+        String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
+        String head = place.shared() + type.getSimpleName() + "(" + unit.fixed() + builder + arguments + " " + from + ")" + thrown + " ";
+        if (stays) {
+            return head + "{\n    this(" + longest.getParameters().stream().map(each -> from + "." + each.getSimpleName()).collect(Collectors.joining(", ")) + ");\n}";
+        }
         if (Captures.of(workspace, List.of(body)).written().stream().anyMatch(longest.getParameters()::contains)) {
             throw new Refused(Constructors.told(longest) + " gives a parameter another value");
         }
         String code = new Rewriting(workspace, each -> Optional.ofNullable(workspace.element(each)).filter(longest.getParameters()::contains)
                 .filter(element -> each.getLeaf().getKind() == Tree.Kind.IDENTIFIER).map(element -> from + "." + element.getSimpleName())).of(body);
-        String thrown = tree.getThrows().isEmpty() ? "" : " throws " + tree.getThrows().stream().map(Object::toString).collect(Collectors.joining(", "));
-        return place.shared() + type.getSimpleName() + "(" + unit.fixed() + builder + arguments + " " + from + ")" + thrown + " " + unit.bare(code, unit.indentAt(workspace.from(path)));
+        return head + unit.bare(code, unit.indentAt(workspace.from(path)));
     }
 
     /** Writes the way in and the builder in the stage that is being written. @param open how far they are */

@@ -177,26 +177,25 @@ public final class BuilderForLadder implements Recipe {
             String open = ladder.stream().map(Drafting::visibility).filter(each -> !each.equals("private ")).max(Comparator.comparing(List.of("", "protected ", "public ")::indexOf)).orElse("");
             BuilderCode code = new BuilderCode(drafting, longest, new BuilderCode.Parts(defaults, told), place);
             boolean record = type.getKind() == ElementKind.RECORD;
+            boolean stays = record || chained.silent().isPresent() || calls.stream().anyMatch(each -> !isPlain(each));
             if (!record) {
-                drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
+                drafting.declarations().add(home, code.constructor(stays), Where.CONSTRUCTORS);
                 tellNothingApart();
             }
             code.add(open);
             script.stage("Let all who create a " + type.getSimpleName() + " say its parts by name", calls.stream().filter(this::isPlain).map(each -> workspace.place(each.path(), "uses the builder")).toList());
-            boolean kept = false;
             for (Call each : calls) {
                 drafting.callSite(each.path());
                 if (isPlain(each)) {
                     redirect(each);
                 } else {
                     chained.fill(each);
-                    kept = true;
                 }
             }
             Optional<ExecutableElement> silent = chained.keptSilently();
             List<ExecutableElement> going = new ArrayList<>(ladder);
             silent.ifPresent(going::remove);
-            if (kept || record || silent.isPresent()) {
+            if (stays) {
                 going.remove(longest);
             }
             script.stage("Remove the constructors that nobody calls any more" + silent.map(each -> "; " + Constructors.told(each) + " stays for its subclasses").orElse(""), going.stream().map(each -> workspace.place(workspace.path(each).orElseThrow(), "goes")).toList());

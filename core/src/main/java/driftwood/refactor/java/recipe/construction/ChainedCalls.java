@@ -44,11 +44,16 @@ record ChainedCalls(Drafting drafting, List<ExecutableElement> ladder, Executabl
 
     /** The shortest, where subclasses call it without saying so: it stays for them, and calls the longest by itself. */
     Optional<ExecutableElement> keptSilently() {
-        Optional<ExecutableElement> shortest = ladder.stream().filter(each -> each.getParameters().isEmpty() && !each.equals(longest)
-                && new Calls(drafting.workspace()).types().stream().anyMatch(this::callsSilently)).findFirst();
+        Optional<ExecutableElement> shortest = silent();
         shortest.ifPresent(kept -> new Calls(drafting.workspace()).of(new LinkedHashSet<>(ladder)).stream().filter(each -> each.isChained()
                 && Uses.isWithin(each.path(), drafting.workspace().path(kept).orElseThrow())).forEach(this::fill));
         return shortest;
+    }
+
+    /** The one that subclasses call without a word. */
+    Optional<ExecutableElement> silent() {
+        return ladder.stream().filter(each -> each.getParameters().isEmpty() && !each.equals(longest)
+                && new Calls(drafting.workspace()).types().stream().anyMatch(this::callsSilently)).findFirst();
     }
 
     /** Whether some constructor of a direct subclass begins with no other. */

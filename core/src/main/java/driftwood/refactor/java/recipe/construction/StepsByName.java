@@ -105,7 +105,7 @@ public final class StepsByName implements CrossedRecipe {
             boolean record = type.getKind() == ElementKind.RECORD;
             if (!record) {
                 refuseAmbiguous();
-                drafting.declarations().add(home, code.constructor(), Where.CONSTRUCTORS);
+                drafting.declarations().add(home, code.constructor(!calls.stream().allMatch(Naming::isBuilt)), Where.CONSTRUCTORS);
             }
             code.add(open);
             List<Call> building = calls.stream().filter(Naming::isBuilt).toList();
