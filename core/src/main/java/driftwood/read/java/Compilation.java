@@ -45,8 +45,9 @@ public final class Compilation {
     private static final Set<String> UNKNOWN = Set.of("compiler.err.doesnt.exist", "compiler.err.cant.resolve", "compiler.err.cant.resolve.location",
             "compiler.err.cant.resolve.location.args", "compiler.err.static.imp.only.classes.and.interfaces");
     /** Knows what is in libraries and in the platform: one plan asks for many compilations. */
+    /** What it says of files that it only looks into, such as bytes that are no UTF-8, is for nobody: without a listener it would go to the terminal. */
     private static final ThreadLocal<StandardJavaFileManager> FILES = ThreadLocal.withInitial(() ->
-            ToolProvider.getSystemJavaCompiler().getStandardFileManager(null, Locale.ROOT, StandardCharsets.UTF_8));
+            ToolProvider.getSystemJavaCompiler().getStandardFileManager(said -> { }, Locale.ROOT, StandardCharsets.UTF_8));
     private final JavacTask task;
     private final DiagnosticCollector<JavaFileObject> told;
     private final List<CompilationUnitTree> units = new ArrayList<>();

@@ -6,17 +6,14 @@ import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberReferenceTree.ReferenceMode;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
+import driftwood.refactor.java.decision.Labels;
 import driftwood.refactor.java.ground.Calls.HandedOn;
 import driftwood.refactor.java.ground.Drafting;
 import driftwood.refactor.java.ground.Unit;
 import driftwood.refactor.java.ground.Workspace;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.SourceVersion;
@@ -42,7 +39,7 @@ final class CallsWrittenOut {
     void of(HandedOn handed) {
         List<ExecutableElement> routines = handed.routines().stream().filter(each -> !references(each).isEmpty()).toList();
         String names = String.join(", ", routines.stream().map(CallsWrittenOut::called).distinct().sorted().toList());
-        drafting.script().stage("Write the calls of " + names + " out where it is handed on as a function",
+        drafting.script().stage("Write out the calls of " + names + ", which is handed on as a function",
                 routines.stream().flatMap(each -> references(each).stream()).map(each -> workspace.place(each, "calls it")).toList());
         for (ExecutableElement routine : routines) {
             for (TreePath each : references(routine)) {
@@ -110,11 +107,8 @@ final class CallsWrittenOut {
         for (int i = 0; i < values; i++) {
             int at = Math.min(first ? i - 1 : i, routine.getParameters().size() - 1);
             String wanted = at < 0 ? decapitalised(routine.getEnclosingElement().getSimpleName().toString()) : routine.getParameters().get(at).getSimpleName().toString();
-            String name = wanted;
-            for (int number = 2; !taken.add(name); number++) {
-                name = wanted + number;
-            }
-            names.add(name);
+            names.add(Labels.free(taken, wanted));
+            taken.add(names.get(i));
         }
         return names;
     }
@@ -127,23 +121,11 @@ final class CallsWrittenOut {
     /** Locals of the member around, and what the reference itself names. */
     private Set<String> taken(TreePath reference) {
         TreePath member = reference;
-        while (member.getParentPath() != null && !(workspace.element(member.getParentPath()) instanceof TypeElement && member.getParentPath().getLeaf() instanceof ClassTree)) {
+        while (member.getParentPath() != null && !(member.getParentPath().getLeaf() instanceof ClassTree)) {
             member = member.getParentPath();
         }
-        Set<String> taken = new HashSet<>();
-        new TreePathScanner<Void, Void>() {
-            @Override
-            public Void visitVariable(VariableTree tree, Void nothing) {
-                taken.add(tree.getName().toString());
-                return super.visitVariable(tree, nothing);
-            }
-
-            @Override
-            public Void visitMemberReference(MemberReferenceTree tree, Void nothing) {
-                taken.add(Objects.toString(tree.getQualifierExpression()));
-                return super.visitMemberReference(tree, nothing);
-            }
-        }.scan(member, null);
+        Set<String> taken = Labels.locals(member);
+        taken.add(((MemberReferenceTree) reference.getLeaf()).getQualifierExpression().toString());
         return taken;
     }
 }

@@ -58,8 +58,8 @@ public final class Labels {
         return !root && (own || element.getSuperclass() instanceof DeclaredType parent && hasOwnEquals(parent));
     }
 
-    /** A name that no local of a routine has. */
-    public static String freeLocal(Workspace workspace, TreePath routine, String wanted) {
+    /** Names of the parameters and locals that stand in some code. */
+    public static Set<String> locals(TreePath code) {
         Set<String> taken = new HashSet<>();
         new TreePathScanner<Void, Void>() {
             @Override
@@ -67,7 +67,17 @@ public final class Labels {
                 taken.add(tree.getName().toString());
                 return super.visitVariable(tree, nothing);
             }
-        }.scan(routine, null);
+        }.scan(code, null);
+        return taken;
+    }
+
+    /** A name that no local of a routine has. */
+    public static String freeLocal(TreePath routine, String wanted) {
+        return free(locals(routine), wanted);
+    }
+
+    /** A name that is not taken: the wanted one, or that with a number. */
+    public static String free(Set<String> taken, String wanted) {
         String name = wanted;
         for (int i = 2; taken.contains(name); i++) {
             name = wanted + i;

@@ -262,7 +262,7 @@ final class Tabling {
             drafting.script().replace(unit.file(), decision.from(), decision.to(), found + apply);
             return;
         }
-        String local = Labels.freeLocal(workspace, workspace.path(place.around()).orElseThrow(), handler.endsWith("Maker") ? "maker" : ofObjects ? "rule" : type.declaration().isPresent() ? "handler" : "found");
+        String local = Labels.freeLocal(workspace.path(place.around()).orElseThrow(), handler.endsWith("Maker") ? "maker" : ofObjects ? "rule" : type.declaration().isPresent() ? "handler" : "found");
         String today = decision.otherwise().filter(arm -> !arm.body().isEmpty()).map(arm -> arm.remark() + unit.bare(arm.whole()[0], arm.whole()[1])).orElse("");
         StringBuilder text = new StringBuilder(type.name() + " " + local + " = " + (guarded ? subject + " == null ? null : " : "") + table + ".get(" + asked + ");\n");
         int from = decision.from();
